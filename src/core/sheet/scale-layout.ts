@@ -1,0 +1,59 @@
+/** Where the cells and test dabs of a scale stand on a sheet. */
+import { MAX_STEPS, MIN_STEPS } from '../exercise/scale';
+import { sheetFrame, type SheetFrame } from './frame';
+import { type BoxMm, boxMm, type PaperId } from './paper';
+
+export interface IndexedBoxMm extends BoxMm {
+  /** From 1, left to right, top to bottom. */
+  readonly index: number;
+}
+
+export interface ScaleLayout extends SheetFrame {
+  readonly kind: 'scale';
+  readonly steps: number;
+  readonly cells: readonly IndexedBoxMm[];
+  readonly dabs: readonly IndexedBoxMm[];
+  /** Top of the lines of words below the dabs. */
+  readonly wordsTopMm: number;
+}
+
+export const CELL_HEIGHT_MM = 30;
+const CELL_GAP_MM = 2;
+const CELL_MAX_WIDTH_MM = 36;
+const MAX_IN_ROW = 9;
+const CELLS_TOP_MM = 58;
+const ROW_PITCH_MM = CELL_HEIGHT_MM + 10;
+const DABS_TOP_MM = 140;
+const DAB_MM = 10;
+
+function row(indexes: readonly number[], across: number, inside: BoxMm, yMm: number): IndexedBoxMm[] {
+  const free = inside.widthMm - (across - 1) * CELL_GAP_MM;
+  const width = Math.min(CELL_MAX_WIDTH_MM, free / across);
+  return indexes.map((index, i) => ({
+    index,
+    ...boxMm(inside.xMm + i * (width + CELL_GAP_MM), yMm, width, CELL_HEIGHT_MM),
+  }));
+}
+
+/**
+ * The layout of a scale of 3 to 15 steps. Up to nine cells stand in one row; more fill two rows
+ * evenly, the first taking the odd one. Throws RangeError outside that range.
+ */
+export function scaleLayout(steps: number, paper: PaperId): ScaleLayout {
+  if (!Number.isInteger(steps) || steps < MIN_STEPS || steps > MAX_STEPS)
+    throw new RangeError(`A scale needs ${MIN_STEPS} to ${MAX_STEPS} steps, got ${steps}.`);
+  const frame = sheetFrame(paper);
+  const rows = steps > MAX_IN_ROW ? 2 : 1;
+  const across = Math.ceil(steps / rows);
+  const indexes = Array.from({ length: steps }, (_, i) => i + 1);
+  const cells = Array.from({ length: rows }, (_, r) =>
+    row(indexes.slice(r * across, (r + 1) * across), across, frame.inside, CELLS_TOP_MM + r * ROW_PITCH_MM),
+  ).flat();
+  const dabsTop = rows === 1 ? DABS_TOP_MM - ROW_PITCH_MM : DABS_TOP_MM;
+  const pitch = Math.min(16, (frame.inside.widthMm - DAB_MM) / (steps - 1));
+  const dabs = indexes.map((index, i) => ({
+    index,
+    ...boxMm(frame.inside.xMm + i * pitch, dabsTop, DAB_MM, DAB_MM),
+  }));
+  return { ...frame, kind: 'scale', steps, cells, dabs, wordsTopMm: dabsTop + DAB_MM + 6 };
+}

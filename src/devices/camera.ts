@@ -1,0 +1,249 @@
+/**
+ * The simulated phone camera: perspective, lens, lamps, stray light, blur, grain, tone curve,
+ * sharpening and JPEG. Written apart from the reader of photographs, with which it shares nothing but
+ * the sRGB curve; its lens term runs the other way round and its tone curve is of another family.
+ */
+import sharp from 'sharp';
+import { linearToSrgb } from '@/core/colour/srgb';
+import type { CameraCondition, Shot } from './camera-conditions';
+import { irradiance } from './light';
+import { project } from './optics';
+import { chance, smoothNoise } from './random';
+import type { Surface } from './reflectance';
+
+export interface CameraTruth {
+  readonly device: 'camera';
+  readonly seed: number;
+  readonly condition: CameraCondition | 'custom';
+  readonly shot: Shot;
+}
+
+const GRID = 16;
+
+/** Sensor level to code: a soft shoulder, an S about middle grey, lifted shadows, then sRGB. */
+function toneCurve({ contrast, lift, gamma }: Shot['curve']): (level: number) => number {
+  return (level) => {
+    const t = Math.min(1, Math.max(0, level));
+    const v = linearToSrgb(t) ** gamma;
+    const s = v * v * (3 - 2 * v);
+    const shaped = v + contrast * 0.6 * (s - v);
+    return 255 * (shaped + lift * 0.25 * shaped * (1 - shaped) ** 3);
+  };
+}
+
+/** Box blur thrice, along rows then columns, in place: close to a Gaussian of that sigma. */
+function blurInPlace(plane: Float32Array, width: number, height: number, sigma: number): void {
+  if (sigma < 0.3) return;
+  const ideal = Math.sqrt((12 * sigma * sigma) / 3 + 1);
+  const radius = Math.max(0, Math.round((ideal - 1) / 2));
+  if (radius === 0) return smallBlur(plane, width, height, sigma);
+  const line = new Float32Array(Math.max(width, height));
+  const run = (start: number, stride: number, count: number) => {
+    for (let pass = 0; pass < 3; pass++) {
+      for (let i = 0; i < count; i++) line[i] = plane[start + i * stride] as number;
+      let sum = 0;
+      for (let i = -radius; i <= radius; i++) sum += line[Math.min(count - 1, Math.max(0, i))] as number;
+      for (let i = 0; i < count; i++) {
+        plane[start + i * stride] = sum / (2 * radius + 1);
+        sum += (line[Math.min(count - 1, i + radius + 1)] as number) - (line[Math.max(0, i - radius)] as number);
+      }
+    }
+  };
+  for (let y = 0; y < height; y++) run(y * width, 1, width);
+  for (let x = 0; x < width; x++) run(x, width, height);
+}
+
+function smallBlur(plane: Float32Array, width: number, height: number, sigma: number): void {
+  const side = Math.exp(-1 / (2 * sigma * sigma));
+  const w0 = 1 / (1 + 2 * side);
+  const w1 = side * w0;
+  for (let y = 0; y < height; y++) {
+    let left = plane[y * width] as number;
+    for (let x = 0; x < width; x++) {
+      const i = y * width + x;
+      const here = plane[i] as number;
+      const right = plane[x + 1 < width ? i + 1 : i] as number;
+      plane[i] = w0 * here + w1 * (left + right);
+      left = here;
+    }
+  }
+  const above = new Float32Array(width);
+  above.set(plane.subarray(0, width));
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const i = y * width + x;
+      const here = plane[i] as number;
+      const below = plane[y + 1 < height ? i + width : i] as number;
+      plane[i] = w0 * here + w1 * ((above[x] as number) + below);
+      above[x] = here;
+    }
+}
+
+interface Scene {
+  readonly u: Float32Array;
+  readonly v: Float32Array;
+}
+
+/** Where on the surface (pixels) each photo pixel looks; NaN on the table. */
+function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm: number }): Scene {
+  const { width, height } = shot;
+  const perMm = surface.dpi / 25.4;
+  const twice = shot.sheets === 2;
+  const place = twice ? { widthMm: 2 * stage.widthMm + 20, heightMm: stage.heightMm } : stage;
+  const projection = project(shot.pose, { width, height }, place);
+  const u = new Float32Array(width * height).fill(Number.NaN);
+  const v = new Float32Array(width * height);
+  if (shot.sheets === 0) return { u, v };
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const mm = projection.toMm(x + 0.5, y + 0.5);
+      let xMm = mm[0];
+      if (twice && xMm > stage.widthMm + 10) xMm -= stage.widthMm + 20;
+      if (xMm < 0 || xMm >= stage.widthMm || mm[1] < 0 || mm[1] >= stage.heightMm) continue;
+      u[y * width + x] = xMm * perMm - 0.5;
+      v[y * width + x] = mm[1] * perMm - 0.5;
+    }
+  return { u, v };
+}
+
+/** Light times exposure, and glare, per channel on a coarse grid; everything there is smooth. */
+function coarseLight(shot: Shot, stage: { widthMm: number; heightMm: number }) {
+  const columns = Math.ceil(shot.width / GRID) + 2;
+  const rows = Math.ceil(shot.height / GRID) + 2;
+  const projection = project(shot.pose, shot, stage);
+  const gain = [0, 1, 2].map(() => new Float32Array(columns * rows));
+  const glare = new Float32Array(columns * rows);
+  let peak = 0;
+  const half = Math.hypot(shot.width, shot.height) / 2;
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const [x, y] = projection.toMm(c * GRID, r * GRID);
+      const e = irradiance(shot.light, x, y);
+      const r2 = ((c * GRID - shot.width / 2) ** 2 + (r * GRID - shot.height / 2) ** 2) / half ** 2;
+      const fall = 1 - shot.vignette * r2;
+      const onSheet = x >= 0 && y >= 0 && x <= stage.widthMm && y <= stage.heightMm;
+      for (let k = 0; k < 3; k++) {
+        const level = (e[k] ?? 0) * fall;
+        (gain[k] as Float32Array)[r * columns + c] = level;
+        if (onSheet || shot.sheets !== 1) peak = Math.max(peak, level);
+      }
+      if (shot.glare) {
+        const d2 = (x - shot.glare.atMm[0]) ** 2 + (y - shot.glare.atMm[1]) ** 2;
+        glare[r * columns + c] = shot.glare.strength * shot.exposure * Math.exp(-d2 / (2 * (shot.glare.radiusMm / 1.7) ** 2));
+      }
+    }
+  for (const plane of gain) for (let i = 0; i < plane.length; i++) plane[i] = ((plane[i] as number) * shot.exposure) / peak;
+  return { columns, gain, glare };
+}
+
+/** One photo row of a coarse plane, interpolated between its two rows of the grid. */
+function rowOf(coarse: Float32Array, columns: number, y: number, out: Float32Array): void {
+  const r0 = Math.floor(y / GRID);
+  const f = y / GRID - r0;
+  for (let c = 0; c < columns; c++)
+    out[c] = (coarse[r0 * columns + c] as number) * (1 - f) + (coarse[(r0 + 1) * columns + c] as number) * f;
+}
+
+/** 8-bit RGB of the photograph, upright. */
+export function expose(
+  surface: Surface,
+  stage: { widthMm: number; heightMm: number },
+  shot: Shot,
+  seed: number,
+): Uint8Array {
+  const { width, height } = shot;
+  const { u, v } = trace(shot, surface, stage);
+  const { columns, gain, glare } = coarseLight(shot, stage);
+  const sheet = surface.reflectance;
+  const codes = new Uint8Array(width * height * 3);
+  const curve = toneCurve(shot.curve);
+  const table = Float32Array.from({ length: 4097 }, (_, i) => curve(i / 4096));
+  const grain = chance(seed).fork('grain');
+  const normals = Float32Array.from({ length: 65536 }, () => grain.gauss());
+  const tableSeed = grain.whole(1, 1e9);
+  const plane = new Float32Array(width * height);
+  const lightRow = new Float32Array(columns);
+  const glareRow = new Float32Array(columns);
+  for (let c = 0; c < 3; c++) {
+    const light = gain[c] as Float32Array;
+    const tableTone = [0.16, 0.14, 0.12][c] as number;
+    for (let y = 0; y < height; y++) {
+      rowOf(light, columns, y, lightRow);
+      if (shot.glare) rowOf(glare, columns, y, glareRow);
+      for (let x = 0; x < width; x++) {
+        const i = y * width + x;
+        const gx = x / GRID;
+        const c0 = Math.floor(gx);
+        const fx = gx - c0;
+        let reflectance: number;
+        const su = u[i] as number;
+        if (su === su) {
+          const sv = v[i] as number;
+          const x0 = Math.min(sheet.width - 2, Math.max(0, Math.floor(su)));
+          const y0 = Math.min(sheet.height - 2, Math.max(0, Math.floor(sv)));
+          const ax = Math.min(1, Math.max(0, su - x0));
+          const ay = Math.min(1, Math.max(0, sv - y0));
+          const p = (y0 * sheet.width + x0) * 3 + c;
+          const q = p + sheet.width * 3;
+          reflectance =
+            ((sheet.data[p] as number) * (1 - ax) + (sheet.data[p + 3] as number) * ax) * (1 - ay) +
+            ((sheet.data[q] as number) * (1 - ax) + (sheet.data[q + 3] as number) * ax) * ay;
+        } else {
+          const band = Math.floor(x / (width / 5)) % 2 === 0 ? 1 : 0.8;
+          reflectance = tableTone * band * (1 + 0.25 * smoothNoise(x / 90, y / 14, tableSeed));
+        }
+        const lit = (lightRow[c0] as number) * (1 - fx) + (lightRow[c0 + 1] as number) * fx;
+        const shine = (glareRow[c0] as number) * (1 - fx) + (glareRow[c0 + 1] as number) * fx;
+        plane[i] = lit * reflectance + shot.stray * shot.exposure + shine;
+      }
+    }
+    blurInPlace(plane, width, height, shot.blurPx);
+    let n = grain.whole(0, 65535);
+    for (let i = 0; i < plane.length; i++) {
+      const level = plane[i] as number;
+      n = (n * 1664525 + 1013904223) & 0xffff;
+      const noisy = level + shot.noise * Math.sqrt(0.04 + level) * (normals[n ^ ((i * 40503) & 0xffff)] as number);
+      plane[i] = table[Math.min(4096, Math.max(0, Math.round(noisy * 4096)))] as number;
+    }
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++) {
+        const i = y * width + x;
+        const here = plane[i] as number;
+        let value = here;
+        if (x > 0 && y > 0 && x < width - 1 && y < height - 1) {
+          const around =
+            ((plane[i - 1] as number) + (plane[i + 1] as number) + (plane[i - width] as number) + (plane[i + width] as number)) / 4;
+          value += shot.sharpen * (here - around);
+        }
+        codes[i * 3 + c] = Math.min(255, Math.max(0, Math.round(value)));
+      }
+  }
+  return codes;
+}
+
+export interface FileOptions {
+  /** EXIF orientation: 1 upright, 6 a phone held upright whose sensor lies on its side. */
+  readonly orientation: 1 | 6;
+  /** Whether the phone writes where it was. */
+  readonly location: boolean;
+}
+
+/** JPEG bytes of a shot. */
+export async function photograph(
+  surface: Surface,
+  stage: { widthMm: number; heightMm: number },
+  shot: Shot,
+  seed: number,
+  file: FileOptions = { orientation: 1, location: false },
+): Promise<Buffer> {
+  const codes = expose(surface, stage, shot, seed);
+  let image = sharp(codes, { raw: { width: shot.width, height: shot.height, channels: 3 } });
+  if (file.orientation === 6) image = image.rotate(270);
+  image = image.withMetadata({ orientation: file.orientation });
+  if (file.location)
+    image = image.withExifMerge({
+      IFD0: { Make: 'Practice camera' },
+      IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '11/1 22/1 33/1', GPSLongitudeRef: 'W', GPSLongitude: '44/1 5/1 6/1' },
+    });
+  return image.jpeg({ quality: shot.quality, chromaSubsampling: '4:2:0' }).toBuffer();
+}

@@ -1,0 +1,93 @@
+/**
+ * The shipped fonts. Sheets are set in these alone: in the PDF as embedded fonts, in the PNG as glyph
+ * outlines, so that no machine's own fonts can change a sheet.
+ */
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { create, type Font } from 'fontkit';
+
+const SUBSETS = ['latin', 'latin-ext', 'greek', 'cyrillic'] as const;
+const WEIGHTS = { regular: 400, strong: 600 } as const;
+export type Weight = keyof typeof WEIGHTS;
+
+export interface ShippedFont {
+  readonly key: string;
+  readonly bytes: Buffer;
+  readonly font: Font;
+}
+
+const require = createRequire(import.meta.url);
+const loaded = new Map<Weight, ShippedFont[]>();
+
+/** The subsets of a weight, in the order in which a character is looked for. */
+export function shippedFonts(weight: Weight): ShippedFont[] {
+  let fonts = loaded.get(weight);
+  if (!fonts) {
+    fonts = SUBSETS.map((subset) => {
+      const file = `@fontsource/source-sans-3/files/source-sans-3-${subset}-${WEIGHTS[weight]}-normal.woff`;
+      const bytes = readFileSync(require.resolve(file));
+      return { key: `${subset}-${WEIGHTS[weight]}`, bytes, font: create(bytes) as Font };
+    });
+    loaded.set(weight, fonts);
+  }
+  return fonts;
+}
+
+export interface TextRun {
+  readonly font: ShippedFont;
+  readonly text: string;
+  /** Width for a type size of 1. */
+  readonly advance: number;
+}
+
+function fontFor(character: string, weight: Weight): ShippedFont | undefined {
+  const code = character.codePointAt(0) ?? 0;
+  return shippedFonts(weight).find((f) => f.font.hasGlyphForCodePoint(code));
+}
+
+/** Whether every character of the text can be printed. */
+export function canPrint(text: string, weight: Weight = 'regular'): boolean {
+  return [...text].every((c) => fontFor(c, weight) !== undefined);
+}
+
+/** The text cut into runs of one font each; characters that no font has become "?". */
+export function textRuns(text: string, weight: Weight): TextRun[] {
+  const runs: { font: ShippedFont; text: string }[] = [];
+  for (const character of text) {
+    const own = fontFor(character, weight);
+    const font = own ?? shippedFonts(weight)[0];
+    if (!font) continue;
+    const glyph = own ? character : '?';
+    const last = runs.at(-1);
+    if (last?.font === font) last.text += glyph;
+    else runs.push({ font, text: glyph });
+  }
+  return runs.map((run) => ({
+    ...run,
+    advance: run.font.font.layout(run.text).advanceWidth / run.font.font.unitsPerEm,
+  }));
+}
+
+export function textWidth(text: string, weight: Weight, size: number): number {
+  return size * textRuns(text, weight).reduce((sum, run) => sum + run.advance, 0);
+}
+
+/** Lines broken at spaces to the given width; line feeds are kept. */
+export function breakLines(text: string, weight: Weight, size: number, width: number | null): string[] {
+  return text.split('\n').flatMap((paragraph) => {
+    if (width === null) return [paragraph];
+    const lines: string[] = [];
+    let line = '';
+    for (const word of paragraph.split(' ')) {
+      const longer = line === '' ? word : `${line} ${word}`;
+      if (line !== '' && textWidth(longer, weight, size) > width) {
+        lines.push(line);
+        line = word;
+      } else line = longer;
+    }
+    return [...lines, line];
+  });
+}
+
+/** Distance of baselines as a multiple of the type size. */
+export const LEADING = 1.35;

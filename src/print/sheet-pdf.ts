@@ -1,0 +1,78 @@
+/** Sheets as vector PDF, one page each. Greys are written as RGB, which keeps every code exact. */
+import PDFDocument from 'pdfkit';
+import type { Mark, SheetDrawing } from '@/core/sheet/drawing';
+import { breakLines, LEADING, shippedFonts, textRuns, textWidth } from './fonts';
+import { qrBoxes } from './qr';
+
+const POINTS_PER_MM = 72 / 25.4;
+
+function grey(code: number): [number, number, number] {
+  return [code, code, code];
+}
+
+function drawText(doc: PDFKit.PDFDocument, mark: Extract<Mark, { kind: 'text' }>): void {
+  breakLines(mark.text, mark.weight, mark.sizeMm, mark.wrapMm).forEach((line, i) => {
+    const width = textWidth(line, mark.weight, mark.sizeMm);
+    const shift = mark.align === 'left' ? 0 : mark.align === 'centre' ? width / 2 : width;
+    let x = mark.xMm - shift;
+    const y = mark.yMm + i * mark.sizeMm * LEADING;
+    for (const run of textRuns(line, mark.weight)) {
+      doc
+        .font(run.font.key)
+        .fontSize(mark.sizeMm * POINTS_PER_MM)
+        .fillColor(grey(0))
+        .text(run.text, x * POINTS_PER_MM, y * POINTS_PER_MM, { lineBreak: false, baseline: 'alphabetic' });
+      x += run.advance * mark.sizeMm;
+    }
+  });
+}
+
+function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
+  const p = POINTS_PER_MM;
+  switch (mark.kind) {
+    case 'fill': {
+      const { xMm, yMm, widthMm, heightMm } = mark.box;
+      doc.rect(xMm * p, yMm * p, widthMm * p, heightMm * p).fill(grey(mark.code));
+      return;
+    }
+    case 'outline': {
+      const { xMm, yMm, widthMm, heightMm } = mark.box;
+      doc
+        .lineWidth(mark.lineMm * p)
+        .rect(xMm * p, yMm * p, widthMm * p, heightMm * p)
+        .stroke(grey(mark.code));
+      return;
+    }
+    case 'qr':
+      for (const b of qrBoxes(mark.text, mark.box))
+        doc.rect(b.xMm * p, b.yMm * p, b.widthMm * p, b.heightMm * p);
+      doc.fill(grey(0));
+      return;
+    case 'text':
+      drawText(doc, mark);
+  }
+}
+
+/** PDF bytes of one or more sheets. Throws RangeError when there is none. */
+export async function sheetsToPdf(sheets: readonly SheetDrawing[]): Promise<Buffer> {
+  const first = sheets[0];
+  if (!first) throw new RangeError('A PDF needs at least one sheet, got none.');
+  const doc = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: first.title } });
+  for (const weight of ['regular', 'strong'] as const)
+    for (const font of shippedFonts(weight)) doc.registerFont(font.key, font.bytes);
+  const chunks: Buffer[] = [];
+  const done = new Promise<Buffer>((resolve, reject) => {
+    doc.on('data', (chunk: Buffer) => chunks.push(chunk));
+    doc.on('end', () => resolve(Buffer.concat(chunks)));
+    doc.on('error', reject);
+  });
+  for (const sheet of sheets) {
+    doc.addPage({
+      size: [sheet.widthMm * POINTS_PER_MM, sheet.heightMm * POINTS_PER_MM],
+      margin: 0,
+    });
+    for (const mark of sheet.marks) drawMark(doc, mark);
+  }
+  doc.end();
+  return done;
+}

@@ -1,0 +1,55 @@
+/** A sheet as SVG with all text as glyph outlines: the live picture in Plan and the source of the PNG. */
+import type { Mark, SheetDrawing } from '@/core/sheet/drawing';
+import type { BoxMm } from '@/core/sheet/paper';
+import { breakLines, LEADING, textRuns, textWidth } from './fonts';
+import { qrBoxes } from './qr';
+
+function n(v: number): string {
+  return String(Math.round(v * 1e4) / 1e4);
+}
+
+function rectPath(b: BoxMm): string {
+  return `M${n(b.xMm)} ${n(b.yMm)}h${n(b.widthMm)}v${n(b.heightMm)}h${n(-b.widthMm)}z`;
+}
+
+function textPaths(mark: Extract<Mark, { kind: 'text' }>): string {
+  const parts: string[] = [];
+  breakLines(mark.text, mark.weight, mark.sizeMm, mark.wrapMm).forEach((line, i) => {
+    const width = textWidth(line, mark.weight, mark.sizeMm);
+    let x = mark.xMm - (mark.align === 'left' ? 0 : mark.align === 'centre' ? width / 2 : width);
+    const y = mark.yMm + i * mark.sizeMm * LEADING;
+    for (const run of textRuns(line, mark.weight)) {
+      const scale = mark.sizeMm / run.font.font.unitsPerEm;
+      const { glyphs, positions } = run.font.font.layout(run.text);
+      glyphs.forEach((glyph, g) => {
+        const d = glyph.path.toSVG();
+        if (d)
+          parts.push(`<path transform="translate(${n(x)} ${n(y)}) scale(${scale} ${-scale})" d="${d}"/>`);
+        x += (positions[g]?.xAdvance ?? 0) * scale;
+      });
+    }
+  });
+  return parts.join('');
+}
+
+function markSvg(mark: Mark): string {
+  switch (mark.kind) {
+    case 'fill':
+      return `<path fill="rgb(${mark.code},${mark.code},${mark.code})" d="${rectPath(mark.box)}"/>`;
+    case 'outline':
+      return `<path fill="none" stroke="rgb(${mark.code},${mark.code},${mark.code})" stroke-width="${mark.lineMm}" d="${rectPath(mark.box)}"/>`;
+    case 'qr':
+      return `<path d="${qrBoxes(mark.text, mark.box).map(rectPath).join('')}"/>`;
+    case 'text':
+      return textPaths(mark);
+  }
+}
+
+/** SVG of a sheet, one user unit a millimetre, on white. */
+export function sheetToSvg(sheet: SheetDrawing): string {
+  const { widthMm, heightMm } = sheet;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}">` +
+    `<rect width="${widthMm}" height="${heightMm}" fill="#fff"/>${sheet.marks.map(markSvg).join('')}</svg>`
+  );
+}
