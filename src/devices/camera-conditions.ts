@@ -125,7 +125,7 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     case 'steep':
       return { ...base, pose: { ...base.pose, tiltDegrees: own.between(42, 50) } };
     case 'far':
-      return { ...base, pose: { ...base.pose, fill: own.between(0.09, 0.13) } };
+      return { ...base, pose: { ...base.pose, fill: own.between(0.17, 0.22) } };
     case 'close-lamp':
       return { ...base, light: sideLight(own, stage, own.between(5, 7), cast, false) };
     case 'two-sheets':

@@ -62,7 +62,7 @@ export function sideLight(
         at: [
           sheet.widthMm / 2 + Math.cos(angle) * distance - Math.sin(angle) * along,
           sheet.heightMm / 2 + Math.sin(angle) * distance + Math.cos(angle) * along,
-          0.75 * distance + 120,
+          0.6 * distance + 40,
         ],
         colour: cast,
       };

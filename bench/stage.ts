@@ -1,0 +1,65 @@
+/** A sheet from print to photograph by the simulated devices, for benches and tests. */
+import type { PaperId } from '@/core/sheet/paper';
+import { drawScaleSheet } from '@/core/sheet/drawing';
+import { scaleLayout, type ScaleLayout } from '@/core/sheet/scale-layout';
+import { orderOfWork } from '@/core/exercise/order-of-work';
+import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
+import { expose, photograph } from '@/devices/camera';
+import { paint, type PainterTruth, type PaintPlan } from '@/devices/painter';
+import { print, type PrinterCondition } from '@/devices/printer';
+import type { Surface } from '@/devices/reflectance';
+import { raster, type Raster } from '@/core/raster/raster';
+import { sheetToPng } from '@/print/sheet-png';
+
+export interface PaintedSheet {
+  readonly layout: ScaleLayout;
+  readonly surface: Surface;
+  readonly truth: PainterTruth;
+}
+
+const pngs = new Map<string, Buffer>();
+
+async function sheetPng(layout: ScaleLayout, dpi: number): Promise<Buffer> {
+  const key = `${layout.steps}-${layout.paper}-${dpi}`;
+  let png = pngs.get(key);
+  if (!png) {
+    const labels = layout.cells.map((c) => String(c.index));
+    const words = {
+      title: `${layout.steps} greys from white to black`,
+      subtitle: 'Tidewell Evening Studio',
+      name: 'Sample',
+      labels,
+      work: orderOfWork(layout.steps, 'light-first', 'ends-first', labels),
+      medium: 'gouache' as const,
+      exercise: 'ex1',
+      student: 'st1',
+    };
+    png = await sheetToPng(drawScaleSheet(layout, words), dpi);
+    pngs.set(key, png);
+  }
+  return png;
+}
+
+export async function paintedSheet(
+  steps: number,
+  paper: PaperId,
+  plan: PaintPlan,
+  seed: number,
+  printer: PrinterCondition = 'nominal',
+  dpi = 300,
+): Promise<PaintedSheet> {
+  const layout = scaleLayout(steps, paper);
+  const printed = await print(await sheetPng(layout, dpi), printer, seed);
+  const { surface, truth } = paint(printed.surface, layout.cells, plan, seed);
+  return { layout, surface, truth };
+}
+
+export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12): Promise<Buffer> {
+  return photograph(sheet.surface, sheet.layout, shotFor(condition, sheet.layout, seed, megapixels), seed);
+}
+
+/** The same without the file: for tests that need no JPEG. */
+export function pixelsOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12): Raster<'srgb8', 3> {
+  const shot = shotFor(condition, sheet.layout, seed, megapixels);
+  return raster('srgb8', shot.width, shot.height, 3, expose(sheet.surface, sheet.layout, shot, seed));
+}

@@ -1,0 +1,32 @@
+import { loadOpenCv } from '@/workers/opencv';
+import { readQr } from '@/workers/read-qr';
+import { decodePhoto } from '@/workers/decode';
+import { measureScale } from '@/core/scale/measure';
+import { defaultScale } from '@/core/exercise/scale';
+import { planFor } from '@/devices/paint-conditions';
+import { jpegOf, paintedSheet } from './stage';
+import { CAMERA_CONDITIONS } from '@/devices/camera-conditions';
+import sharp from 'sharp';
+const { cv } = await loadOpenCv();
+const conds = process.argv[2] ? process.argv[2].split(',') as any : CAMERA_CONDITIONS;
+const seed0 = Number(process.argv[3] ?? 7), n = Number(process.argv[4] ?? 1), mp = Number(process.argv[5] ?? 12), plan = (process.argv[6] ?? 'random') as any;
+const all: number[] = [];
+for (let k = 0; k < n; k++) for (const c of conds) {
+  const seed = seed0 + 101 * k; const steps = [5,7,9,12][k % 4]!;
+  const sheet = await paintedSheet(steps, k % 2 ? 'letter' : 'a4', planFor(plan, steps, seed), seed);
+  const jpg = await jpegOf(sheet, c, seed, mp);
+  let t0 = performance.now(); await sharp(jpg).removeAlpha().raw().toBuffer(); const tDec = performance.now() - t0;
+  t0 = performance.now();
+  const photo = await decodePhoto(jpg);
+  const t1 = performance.now();
+  const stages: string[] = []; let last = t1;
+  const r = await measureScale(photo, { terms: { ...defaultScale('gouache', steps), ends: {light:96,dark:20} }, expected: { exercise: 'ex1', student: 'st1' } }, { cv, readQr, onStage: s => { const n = performance.now(); stages.push((n-last).toFixed(0)); last = n; } });
+  const t2 = performance.now(); stages.push((t2-last).toFixed(0));
+  const errs = r.steps.map((s, i) => s.lightness - sheet.truth.steps[i]!.lightness);
+  all.push(...errs.filter((_, i) => r.capture.accepted && sheet.truth.steps[i]!.lightness >= 18 && sheet.truth.steps[i]!.lightness <= 97));
+  const a = errs.map(Math.abs).sort((p, q) => p - q);
+  console.log(c.padEnd(11), steps, r.capture.accepted ? 'ok ' : 'REF', r.capture.issues.map(i => `${i.code}=${i.value}`).join(' '), '| tag', r.capture.tag ? 'y' : 'n', '| err med', a[a.length >> 1]?.toFixed(2), 'max', a.at(-1)?.toFixed(2), '| dec', tDec.toFixed(0), 'dec2', (t1-t0).toFixed(0), 'meas', (t2 - t1).toFixed(0), stages.join('/'), '| mb', (jpg.length/1e6).toFixed(1));
+  if (process.env.V) console.log(r.steps.map((s,i) => `${s.lightness.toFixed(1)}(${(errs[i]!).toFixed(1)}) u${s.uncertainty.toFixed(1)} sp${s.spread.toFixed(2)} b${s.bareGround?.toFixed(3)} o${s.overflow?.toFixed(3)} ${s.flags}`).join('\n'), r.gaps.map(g=>g.gap.toFixed(1)+g.flags).join(' '));
+}
+all.sort((a,b)=>Math.abs(a)-Math.abs(b)); 
+console.log('n', all.length, 'median', Math.abs(all[all.length>>1]!).toFixed(3), 'p95', Math.abs(all[Math.floor(.95*all.length)]!).toFixed(3), 'max', all.at(-1)?.toFixed(2));

@@ -1,0 +1,98 @@
+/** Gate checks that need no calibration: what is seen before, or instead of, a located sheet. */
+import type { Raster } from '../raster/raster';
+import { reduceToGrey } from '../raster/reduce';
+import type { SheetFrame } from '../sheet/frame';
+import { boxMm, type BoxMm } from '../sheet/paper';
+import { GATE, type CaptureIssue, issue, type PhotoBox } from './gate';
+import type { NotLocated } from './locate';
+import type { FoundEdge } from './edges';
+import { type Plane, resolutionAt, tiltDegrees, toPhoto } from './plane';
+
+/** Bounding box of a sheet box in fractions of the photograph, clipped to it. */
+export function photoBox(plane: Plane, box: BoxMm): PhotoBox {
+  const corners = [
+    toPhoto(plane, box.xMm, box.yMm),
+    toPhoto(plane, box.xMm + box.widthMm, box.yMm),
+    toPhoto(plane, box.xMm + box.widthMm, box.yMm + box.heightMm),
+    toPhoto(plane, box.xMm, box.yMm + box.heightMm),
+  ];
+  const clip = (v: number) => Math.min(1, Math.max(0, v));
+  const x0 = clip(Math.min(...corners.map((c) => c.x)) / plane.photoWidth);
+  const x1 = clip(Math.max(...corners.map((c) => c.x)) / plane.photoWidth);
+  const y0 = clip(Math.min(...corners.map((c) => c.y)) / plane.photoHeight);
+  const y1 = clip(Math.max(...corners.map((c) => c.y)) / plane.photoHeight);
+  return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
+}
+
+/** Pixels of a reduced copy over which its hardest edges rise; more means the whole picture is soft. */
+const SOFT_PICTURE = 9;
+const DARK_PICTURE = 60;
+
+function softness(photo: Raster<'srgb8', 3>): { edge: number; bright: number } {
+  const grey = reduceToGrey(photo, 1400);
+  const values = Float64Array.from(grey.data).sort();
+  const at = (q: number) => values[Math.floor(q * (values.length - 1))] as number;
+  const slopes: number[] = [];
+  for (let y = 1; y < grey.height - 1; y += 2)
+    for (let x = 1; x < grey.width - 1; x += 2) {
+      const i = y * grey.width + x;
+      slopes.push(
+        Math.hypot(
+          ((grey.data[i + 1] as number) - (grey.data[i - 1] as number)) / 2,
+          ((grey.data[i + grey.width] as number) - (grey.data[i - grey.width] as number)) / 2,
+        ),
+      );
+    }
+  slopes.sort((a, b) => a - b);
+  const steep = slopes[Math.floor(0.998 * slopes.length)] as number;
+  return { edge: (at(0.99) - at(0.01)) / Math.max(0.5, steep), bright: at(0.99) };
+}
+
+/** What to say about a photograph in which no whole sheet was found. */
+export function explainNotLocated(photo: Raster<'srgb8', 3>, found: NotLocated): CaptureIssue[] {
+  if (found.kind === 'two-sheets')
+    return [issue('two_sheets', 2, 'Two sheets are in the picture: photograph one sheet at a time, with nothing else printed beside it.')];
+  const { edge, bright } = softness(photo);
+  const issues: CaptureIssue[] = [];
+  if (bright < DARK_PICTURE)
+    issues.push(issue('too_dark', bright, 'The picture is too dark to find the sheet: go nearer to the window or put the lamp on.'));
+  else if (edge > SOFT_PICTURE)
+    issues.push(issue('blur', edge, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.'));
+  if (found.kind === 'some-markers') {
+    const seen = found.markers.length;
+    issues.push(
+      issue('cut_off', seen, 'Part of the sheet is outside the picture or covered: step back until all four black corner squares show.'),
+    );
+  } else if (issues.length === 0) {
+    issues.push(issue('no_target', 0, 'No worksheet was found: lay the sheet flat and get all four black corner squares into the picture.'));
+  }
+  return issues;
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)] ?? 0;
+}
+
+/** Checks of focus, tilt and resolution on a located sheet. */
+export function checkGeometry(plane: Plane, frame: SheetFrame, edges: readonly FoundEdge[]): CaptureIssue[] {
+  const issues: CaptureIssue[] = [];
+  const across = median(edges.filter((e) => e.probe.nx !== 0).map((e) => e.widthMm));
+  const down = median(edges.filter((e) => e.probe.ny !== 0).map((e) => e.widthMm));
+  const width = Math.max(across, down);
+  const resolution = Math.min(
+    ...frame.markers.map((m) => resolutionAt(plane, m.xMm + m.sizeMm / 2, m.yMm + m.sizeMm / 2)),
+  );
+  if (resolution < GATE.low_resolution.limit)
+    issues.push(issue('low_resolution', resolution, 'The sheet is too small in the picture: go closer until it fills the frame.'));
+  else if (width > GATE.blur.limit || edges.length < 24)
+    issues.push(issue('blur', width, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.'));
+  const tilt = tiltDegrees(plane, frame.widthMm / 2, frame.heightMm / 2);
+  if (tilt > GATE.tilt.limit)
+    issues.push(issue('tilt', tilt, 'The sheet is seen too much from the side: hold the phone straight above it.'));
+  const page = boxMm(0, 0, frame.widthMm, frame.heightMm);
+  const inset = photoBox(plane, page);
+  if (inset.width <= 0 || inset.height <= 0)
+    issues.push(issue('cut_off', 0, 'Part of the sheet is outside the picture: step back until all four corners show.'));
+  return issues;
+}

@@ -1,0 +1,119 @@
+/**
+ * Printed edges found to a fraction of a pixel: a profile of green codes is taken across where the
+ * edge should be, and the edge is the centroid of its steepest rise. The ratio of its height to its
+ * steepest slope is its width (for a Gaussian blur within 2 % of the distance from 10 to 90 %).
+ */
+import type { Raster } from '../raster/raster';
+import type { BoxMm } from '../sheet/paper';
+import type { EdgeFix, Plane } from './plane';
+import { toPhoto } from './plane';
+
+export interface EdgeProbe {
+  readonly xMm: number;
+  readonly yMm: number;
+  /** Unit vector on the sheet from dark to light. */
+  readonly nx: number;
+  readonly ny: number;
+  /** How far a profile may reach before it meets another edge of the same sense. */
+  readonly reachMm: number;
+}
+
+export interface FoundEdge extends EdgeFix {
+  readonly probe: EdgeProbe;
+  readonly widthMm: number;
+}
+
+const STEPS = 48;
+
+/** Probes along the sides of a dark box that stands on white; `each` to a side. */
+export function boxProbes(box: BoxMm, each: number, reachMm: number, insetMm = 1): EdgeProbe[] {
+  const probes: EdgeProbe[] = [];
+  const { xMm, yMm, widthMm, heightMm } = box;
+  for (let i = 0; i < each; i++) {
+    const t = (i + 0.5) / each;
+    if (widthMm > 2 * insetMm) {
+      const x = xMm + insetMm + t * (widthMm - 2 * insetMm);
+      probes.push({ xMm: x, yMm, nx: 0, ny: -1, reachMm });
+      probes.push({ xMm: x, yMm: yMm + heightMm, nx: 0, ny: 1, reachMm });
+    }
+    if (heightMm > 2 * insetMm) {
+      const y = yMm + insetMm + t * (heightMm - 2 * insetMm);
+      probes.push({ xMm, yMm: y, nx: -1, ny: 0, reachMm });
+      probes.push({ xMm: xMm + widthMm, yMm: y, nx: 1, ny: 0, reachMm });
+    }
+  }
+  return probes;
+}
+
+/** Bilinear green code at a photo position, or NaN outside. */
+function greenAt(photo: Raster<'srgb8', 3>, x: number, y: number): number {
+  const px = x - 0.5;
+  const py = y - 0.5;
+  const x0 = Math.floor(px);
+  const y0 = Math.floor(py);
+  if (x0 < 0 || y0 < 0 || x0 + 1 >= photo.width || y0 + 1 >= photo.height) return Number.NaN;
+  const fx = px - x0;
+  const fy = py - y0;
+  const d = photo.data;
+  const p = (y0 * photo.width + x0) * 3 + 1;
+  const q = p + photo.width * 3;
+  return (
+    ((d[p] as number) * (1 - fx) + (d[p + 3] as number) * fx) * (1 - fy) +
+    ((d[q] as number) * (1 - fx) + (d[q + 3] as number) * fx) * fy
+  );
+}
+
+/** The edge near a probe, or null where the contrast is too small or the picture ends. */
+export function findEdge(
+  photo: Raster<'srgb8', 3>,
+  plane: Plane,
+  probe: EdgeProbe,
+  windowMm: number,
+  minContrast = 24,
+): FoundEdge | null {
+  const reach = Math.min(windowMm, probe.reachMm);
+  const from = toPhoto(plane, probe.xMm - probe.nx * reach, probe.yMm - probe.ny * reach);
+  const to = toPhoto(plane, probe.xMm + probe.nx * reach, probe.yMm + probe.ny * reach);
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  if (!(length > 3)) return null;
+  const profile = new Float64Array(STEPS + 1);
+  for (let i = 0; i <= STEPS; i++) {
+    const t = i / STEPS;
+    const v = greenAt(photo, from.x + t * (to.x - from.x), from.y + t * (to.y - from.y));
+    if (Number.isNaN(v)) return null;
+    profile[i] = v;
+  }
+  const span = Math.max(1, Math.round((1.2 * STEPS) / length));
+  let peak = 0;
+  let at = -1;
+  const slope = new Float64Array(STEPS + 1);
+  for (let i = span; i <= STEPS - span; i++) {
+    const s = ((profile[i + span] as number) - (profile[i - span] as number)) / (2 * span);
+    slope[i] = s;
+    if (s > peak) {
+      peak = s;
+      at = i;
+    }
+  }
+  if (at < 0) return null;
+  let lo = at;
+  let hi = at;
+  while (lo > span && (slope[lo - 1] as number) > 0.1 * peak) lo--;
+  while (hi < STEPS - span && (slope[hi + 1] as number) > 0.1 * peak) hi++;
+  const rise = (profile[Math.min(STEPS, hi + span)] as number) - (profile[Math.max(0, lo - span)] as number);
+  if (rise < minContrast) return null;
+  let sum = 0;
+  let moment = 0;
+  for (let i = lo; i <= hi; i++) {
+    sum += slope[i] as number;
+    moment += i * (slope[i] as number);
+  }
+  const t = moment / sum / STEPS;
+  return {
+    probe,
+    mm: { x: probe.xMm, y: probe.yMm },
+    photo: { x: from.x + t * (to.x - from.x), y: from.y + t * (to.y - from.y) },
+    normal: { x: (to.x - from.x) / length, y: (to.y - from.y) / length },
+    widthMm: ((rise / peak) * 2 * reach) / STEPS,
+  };
+}

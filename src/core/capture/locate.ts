@@ -1,0 +1,89 @@
+/** Finds the sheet in a photograph: which paper it is, and exactly where it lies. */
+import type { Raster } from '../raster/raster';
+import { reduceToGrey } from '../raster/reduce';
+import { sheetFrame, type SheetFrame } from '../sheet/frame';
+import { PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
+import { findMarkers, type FoundMarker } from '../vision/markers';
+import type { OpenCv } from '../vision/opencv';
+import { boxProbes, findEdge, type FoundEdge } from './edges';
+import { type Correspondence, type Plane, planeFromPoints, refinePlane } from './plane';
+
+/** Long sides at which markers are looked for; the later ones only if the first finds too few. */
+const SEARCH_SIZES = [1100, 2100, 4200, 700] as const;
+
+export interface Located {
+  readonly kind: 'located';
+  readonly frame: SheetFrame;
+  readonly plane: Plane;
+  readonly edges: readonly FoundEdge[];
+}
+
+export interface NotLocated {
+  readonly kind: 'no-markers' | 'some-markers' | 'two-sheets';
+  /** Markers that were seen, in photo pixels. */
+  readonly markers: readonly FoundMarker[];
+}
+
+function markersIn(cv: OpenCv, photo: Raster<'srgb8', 3>, longSide: number): FoundMarker[] {
+  const grey = reduceToGrey(photo, longSide);
+  return findMarkers(cv, grey.data, grey.width, grey.height).map((m) => ({
+    id: m.id,
+    corners: m.corners.map((c) => ({ x: c.x * grey.factor, y: c.y * grey.factor })),
+  }));
+}
+
+function paperOf(markers: readonly FoundMarker[]): PaperId | null {
+  for (const paper of PAPER_IDS)
+    if (PAPERS[paper].markerIds.every((id) => markers.some((m) => m.id === id))) return paper;
+  return null;
+}
+
+const OURS = new Set<number>(PAPER_IDS.flatMap((p) => [...PAPERS[p].markerIds]));
+
+function refine(photo: Raster<'srgb8', 3>, start: Plane, frame: SheetFrame): { plane: Plane; edges: FoundEdge[] } {
+  const markerProbes = frame.markers.flatMap((m) =>
+    boxProbes({ xMm: m.xMm, yMm: m.yMm, widthMm: m.sizeMm, heightMm: m.sizeMm }, 6, 2),
+  );
+  // The lightest patches are left out: their edges drown in grain.
+  const patchProbes = frame.patches.filter((p) => p.code < 170).flatMap((p) => boxProbes(p, 3, 1.4, 2));
+  const tickProbes = frame.ticks.flatMap((t) => boxProbes(t, 1, 1.4, 0.5));
+  const everything = [...markerProbes, ...patchProbes, ...tickProbes];
+  const find = (plane: Plane, probes: typeof everything, windowMm: number) =>
+    probes.map((p) => findEdge(photo, plane, p, windowMm)).filter((e) => e !== null);
+  let plane = refinePlane(start, find(start, markerProbes, 1.2), false);
+  plane = refinePlane(plane, find(plane, everything, 1.4), true);
+  plane = refinePlane(plane, find(plane, everything, 0.8), true);
+  return { plane, edges: find(plane, markerProbes, 2) };
+}
+
+/** Locates a worksheet. Two of one marker, or markers of both papers, mean two sheets. */
+export function locateSheet(cv: OpenCv, photo: Raster<'srgb8', 3>): Located | NotLocated {
+  let markers: FoundMarker[] = [];
+  for (const size of SEARCH_SIZES) {
+    const found = markersIn(cv, photo, size).filter((m) => OURS.has(m.id));
+    if (found.length > markers.length) markers = found;
+    if (markers.length >= 4) break;
+  }
+  if (markers.length === 0) return { kind: 'no-markers', markers };
+  const ids = markers.map((m) => m.id);
+  const sets = PAPER_IDS.filter((p) => ids.some((id) => (PAPERS[p].markerIds as readonly number[]).includes(id)));
+  if (new Set(ids).size < ids.length || sets.length > 1) return { kind: 'two-sheets', markers };
+  const paper = paperOf(markers);
+  if (!paper) return { kind: 'some-markers', markers };
+  const frame = sheetFrame(paper);
+  const points: Correspondence[] = frame.markers.flatMap(({ id, xMm, yMm, sizeMm }) => {
+    const found = markers.find((m) => m.id === id);
+    const corners = [
+      [xMm, yMm],
+      [xMm + sizeMm, yMm],
+      [xMm + sizeMm, yMm + sizeMm],
+      [xMm, yMm + sizeMm],
+    ] as const;
+    return corners.flatMap(([x, y], i) => {
+      const photoCorner = found?.corners[i];
+      return photoCorner ? [{ mm: { x, y }, photo: photoCorner }] : [];
+    });
+  });
+  const start = planeFromPoints(points, photo.width, photo.height);
+  return { kind: 'located', frame, ...refine(photo, start, frame) };
+}

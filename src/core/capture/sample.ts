@@ -1,0 +1,82 @@
+/** Samples of a photograph on a regular grid of the sheet, taken from its own pixels. */
+import type { Raster } from '../raster/raster';
+import type { BoxMm } from '../sheet/paper';
+import { type Plane, toPhoto } from './plane';
+
+export interface SheetSamples {
+  readonly columns: number;
+  readonly rows: number;
+  readonly stepXMm: number;
+  readonly stepYMm: number;
+  readonly xMm: number;
+  readonly yMm: number;
+  /** Bilinear codes (0 to 255), three a place; NaN outside the photograph. */
+  readonly codes: Float32Array;
+  /** Whether any of the four pixels met the top code in some channel. */
+  readonly clipped: Uint8Array;
+}
+
+const TOP_CODE = 254;
+
+/** Samples a box about every `stepMm`, at the centres of equal parts of it. */
+export function sampleBox(
+  photo: Raster<'srgb8', 3>,
+  plane: Plane,
+  box: BoxMm,
+  stepMm: number,
+): SheetSamples {
+  const columns = Math.max(1, Math.round(box.widthMm / stepMm));
+  const rows = Math.max(1, Math.round(box.heightMm / stepMm));
+  const stepXMm = box.widthMm / columns;
+  const stepYMm = box.heightMm / rows;
+  const codes = new Float32Array(columns * rows * 3);
+  const clipped = new Uint8Array(columns * rows);
+  const { data, width, height } = photo;
+  for (let r = 0; r < rows; r++) {
+    const y = box.yMm + (r + 0.5) * stepYMm;
+    for (let c = 0; c < columns; c++) {
+      const at = toPhoto(plane, box.xMm + (c + 0.5) * stepXMm, y);
+      const px = at.x - 0.5;
+      const py = at.y - 0.5;
+      const x0 = Math.floor(px);
+      const y0 = Math.floor(py);
+      const o = (r * columns + c) * 3;
+      if (x0 < 0 || y0 < 0 || x0 + 1 >= width || y0 + 1 >= height) {
+        codes[o] = codes[o + 1] = codes[o + 2] = Number.NaN;
+        continue;
+      }
+      const fx = px - x0;
+      const fy = py - y0;
+      const a = (1 - fx) * (1 - fy);
+      const b = fx * (1 - fy);
+      const d = (1 - fx) * fy;
+      const e = fx * fy;
+      const p = (y0 * width + x0) * 3;
+      const q = p + width * 3;
+      let top = 0;
+      for (let k = 0; k < 3; k++) {
+        const v0 = data[p + k] as number;
+        const v1 = data[p + 3 + k] as number;
+        const v2 = data[q + k] as number;
+        const v3 = data[q + 3 + k] as number;
+        codes[o + k] = a * v0 + b * v1 + d * v2 + e * v3;
+        if (v0 >= TOP_CODE || v1 >= TOP_CODE || v2 >= TOP_CODE || v3 >= TOP_CODE) top = 1;
+      }
+      clipped[r * columns + c] = top;
+    }
+  }
+  return { columns, rows, stepXMm, stepYMm, xMm: box.xMm, yMm: box.yMm, codes, clipped };
+}
+
+/** Mean code per channel and the share of clipped places; null when any place is outside. */
+export function meanCodes(s: SheetSamples): { codes: [number, number, number]; clipped: number } | null {
+  const n = s.columns * s.rows;
+  const sum: [number, number, number] = [0, 0, 0];
+  let top = 0;
+  for (let i = 0; i < n; i++) {
+    for (let k = 0; k < 3; k++) sum[k] = (sum[k] as number) + (s.codes[i * 3 + k] as number);
+    top += s.clipped[i] as number;
+  }
+  if (Number.isNaN(sum[0])) return null;
+  return { codes: [sum[0] / n, sum[1] / n, sum[2] / n], clipped: top / n };
+}

@@ -1,0 +1,310 @@
+/**
+ * How the camera turned reflectance into codes on this sheet: per channel
+ *
+ *     g(code) = E(x, y) R + F
+ *
+ * with a monotone inverse tone curve g, light E over the sheet and stray light F, all estimated
+ * together from white paper and printed greys. Dividing by the white first is right only if the camera
+ * curve is a pure power; with a phone's curve and light falling off 2 : 1 the same grey then reads more
+ * than ten L* apart in two places.
+ *
+ * g is the 2.2th power of a curve whose slope is the exponential of a piecewise-linear function over
+ * knots in u = (sRGB-linear code)^(1/2.2): monotone whatever the parameters, and the identity for a camera
+ * that follows sRGB. ln E is a cubic polynomial in x and y. Residuals are differences of L*.
+ */
+import { luminanceToLightness } from '../colour/lab';
+import { srgbToLinear } from '../colour/srgb';
+import { inverse, Matrix, solve } from 'ml-matrix';
+import { leastSquares, type LeastSquaresFit } from './least-squares';
+
+/** A place of known reflectance in one channel. */
+export interface ToneSample {
+  /** Position over the sheet, -1 to 1 across each way. */
+  readonly x: number;
+  readonly y: number;
+  /** Mean code, 0 to 255. */
+  readonly code: number;
+  /** Known reflectance, 0 to 1. */
+  readonly reflectance: number;
+  /** Patch this sample is part of; 0 is bare paper. */
+  readonly patch: number;
+}
+
+export interface ToneCurve {
+  /** Light times reflectance plus stray light for each code 0 to 255. */
+  readonly table: Float64Array;
+  /** Coefficients of ln E. */
+  readonly light: readonly number[];
+  readonly stray: number;
+  /** Largest over smallest light of the dark patches. */
+  readonly darkLightRatio: number;
+}
+
+const KNOTS = [0, 0.12, 0.26, 0.42, 0.6, 0.8, 1] as const;
+const GAMMA = 2.2;
+const LIGHT_TERMS = 9;
+/** Below this ratio of light on the dark patches stray light can't be told from the toe of the curve. */
+const STRAY_NEEDS_RATIO = 1.3;
+const SUBSTEPS = 8;
+
+function lightTerms(x: number, y: number, out: Float64Array, at: number): void {
+  out[at] = x;
+  out[at + 1] = y;
+  out[at + 2] = x * x;
+  out[at + 3] = x * y;
+  out[at + 4] = y * y;
+  out[at + 5] = x * x * x;
+  out[at + 6] = x * x * y;
+  out[at + 7] = x * y * y;
+  out[at + 8] = y * y * y;
+}
+
+/** ln E at a place. */
+export function logLight(light: readonly number[], x: number, y: number): number {
+  const c = light as number[];
+  return (
+    (c[0] as number) * x +
+    (c[1] as number) * y +
+    (c[2] as number) * x * x +
+    (c[3] as number) * x * y +
+    (c[4] as number) * y * y +
+    (c[5] as number) * x * x * x +
+    (c[6] as number) * x * x * y +
+    (c[7] as number) * x * y * y +
+    (c[8] as number) * y * y * y
+  );
+}
+
+const codeToU = (code: number): number => srgbToLinear(code / 255) ** (1 / GAMMA);
+
+/** h(u) at fine steps of u, from log slopes at the knots (trapezoid rule on each substep). */
+function curveTable(slopes: ArrayLike<number>): Float64Array {
+  const spans = KNOTS.length - 1;
+  const out = new Float64Array(spans * SUBSTEPS + 1);
+  let sum = 0;
+  for (let k = 0; k < spans; k++) {
+    const width = ((KNOTS[k + 1] as number) - (KNOTS[k] as number)) / SUBSTEPS;
+    const s0 = slopes[k] as number;
+    const s1 = slopes[k + 1] as number;
+    for (let j = 0; j < SUBSTEPS; j++) {
+      const middle = (j + 0.5) / SUBSTEPS;
+      sum += width * Math.exp(s0 + (s1 - s0) * middle);
+      out[k * SUBSTEPS + j + 1] = sum;
+    }
+  }
+  return out;
+}
+
+/** Index into the fine table and the fraction there, for a u. */
+function tablePlace(u: number): number {
+  let k = 0;
+  while (k < KNOTS.length - 2 && u > (KNOTS[k + 1] as number)) k++;
+  const from = KNOTS[k] as number;
+  return (k + (u - from) / ((KNOTS[k + 1] as number) - from)) * SUBSTEPS;
+}
+
+function curveAt(table: Float64Array, place: number): number {
+  const i = Math.min(table.length - 2, Math.floor(place));
+  const a = table[i] as number;
+  return a + ((table[i + 1] as number) - a) * (place - i);
+}
+
+interface Prepared {
+  readonly samples: readonly ToneSample[];
+  readonly terms: Float64Array;
+  readonly places: Float64Array;
+  readonly wanted: Float64Array;
+}
+
+function prepare(samples: readonly ToneSample[]): Prepared {
+  const terms = new Float64Array(samples.length * LIGHT_TERMS);
+  const places = new Float64Array(samples.length);
+  const wanted = new Float64Array(samples.length);
+  samples.forEach((s, i) => {
+    lightTerms(s.x, s.y, terms, i * LIGHT_TERMS);
+    places[i] = tablePlace(codeToU(s.code));
+    wanted[i] = luminanceToLightness(s.reflectance);
+  });
+  return { samples, terms, places, wanted };
+}
+
+const P_LIGHT = KNOTS.length;
+const P_STRAY = P_LIGHT + LIGHT_TERMS;
+const PARAMETERS = P_STRAY + 1;
+const PRIORS = KNOTS.length - 2 + LIGHT_TERMS + 1;
+
+/** Weight of the prior on each term of the light: slopes and curvature nearly free, cubic terms less so. */
+const lightPrior = (term: number): number => (term < 5 ? 0.05 : 0.4);
+const BEND_PRIOR = 0.5;
+/** Stray light is never negative and seldom more than a few percent. */
+const strayPrior = (stray: number): number => (stray < 0 ? 2000 : 8);
+
+function lightAt(q: Float64Array, terms: Float64Array, i: number): number {
+  let e = 0;
+  for (let t = 0; t < LIGHT_TERMS; t++) e += (q[P_LIGHT + t] as number) * (terms[i * LIGHT_TERMS + t] as number);
+  return e;
+}
+
+function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
+  const n = p.samples.length;
+  return leastSquares({
+    start,
+    residuals: n + PRIORS,
+    robustCount: n,
+    softScale: 0.8,
+    maxIterations: 25,
+    evaluate(q, out) {
+      const table = curveTable(q);
+      const stray = withStray ? (q[P_STRAY] as number) : 0;
+      for (let i = 0; i < n; i++) {
+        const v = curveAt(table, p.places[i] as number) ** GAMMA;
+        out[i] = luminanceToLightness((v - stray) * Math.exp(-lightAt(q, p.terms, i))) - (p.wanted[i] as number);
+      }
+      let o = n;
+      for (let k = 1; k < KNOTS.length - 1; k++)
+        out[o++] = BEND_PRIOR * ((q[k - 1] as number) - 2 * (q[k] as number) + (q[k + 1] as number));
+      for (let t = 0; t < LIGHT_TERMS; t++) out[o++] = lightPrior(t) * (q[P_LIGHT + t] as number);
+      out[o] = strayPrior(q[P_STRAY] as number) * (q[P_STRAY] as number);
+    },
+    differentiate(q, columns) {
+      const table = curveTable(q);
+      const stray = withStray ? (q[P_STRAY] as number) : 0;
+      const step = 1e-5;
+      const moved = KNOTS.map((_, k) => {
+        const other = Float64Array.from(q);
+        other[k] = (other[k] as number) + step;
+        return curveTable(other);
+      });
+      for (const column of columns) column.fill(0);
+      for (let i = 0; i < n; i++) {
+        const place = p.places[i] as number;
+        const h = curveAt(table, place);
+        const dim = Math.exp(-lightAt(q, p.terms, i));
+        const reflectance = (h ** GAMMA - stray) * dim;
+        const slope = lightnessSlope(reflectance);
+        const byCurve = slope * dim * GAMMA * h ** (GAMMA - 1);
+        moved.forEach((other, k) => {
+          (columns[k] as Float64Array)[i] = (byCurve * (curveAt(other, place) - h)) / step;
+        });
+        for (let t = 0; t < LIGHT_TERMS; t++)
+          (columns[P_LIGHT + t] as Float64Array)[i] = -slope * reflectance * (p.terms[i * LIGHT_TERMS + t] as number);
+        if (withStray) (columns[P_STRAY] as Float64Array)[i] = -slope * dim;
+      }
+      let o = n;
+      for (let k = 1; k < KNOTS.length - 1; k++, o++) {
+        (columns[k - 1] as Float64Array)[o] = BEND_PRIOR;
+        (columns[k] as Float64Array)[o] = -2 * BEND_PRIOR;
+        (columns[k + 1] as Float64Array)[o] = BEND_PRIOR;
+      }
+      for (let t = 0; t < LIGHT_TERMS; t++) (columns[P_LIGHT + t] as Float64Array)[o++] = lightPrior(t);
+      (columns[P_STRAY] as Float64Array)[o] = strayPrior(q[P_STRAY] as number);
+    },
+  });
+}
+
+/** Derivative of L* by Y. */
+function lightnessSlope(y: number): number {
+  return y > 216 / 24389 ? 116 / (3 * Math.cbrt(y) ** 2) : 24389 / 27;
+}
+
+/**
+ * What each patch would read if the rest of the card alone had made the fit, less what it is. For a
+ * linearised fit this is (I - H)^-1 r over the patch's own samples, H being its block of the hat
+ * matrix (R. D. Cook, S. Weisberg, "Residuals and influence in regression", 1982, section 2.2).
+ */
+function leaveOnePatchOut(fit: LeastSquaresFit, samples: readonly ToneSample[]): ToneFit['leftOut'] {
+  const columns = fit.jacobian;
+  const normal = new Matrix(PARAMETERS, PARAMETERS);
+  columns.forEach((a, r) =>
+    columns.forEach((b, c) => {
+      let s = r === c ? 1e-9 : 0;
+      for (let i = 0; i < a.length; i++) s += (a[i] as number) * (b[i] as number);
+      normal.set(r, c, s);
+    }),
+  );
+  const covariance = inverse(normal);
+  const patches = [...new Set(samples.map((s) => s.patch))].filter((k) => k > 0);
+  return patches.map((patch) => {
+    const own = samples.flatMap((s, i) => (s.patch === patch ? [i] : []));
+    const j = new Matrix(own.map((i) => columns.map((c) => c[i] as number)));
+    const hat = j.mmul(covariance).mmul(j.transpose());
+    const r = Matrix.columnVector(own.map((i) => fit.residuals[i] as number));
+    const left = solve(Matrix.eye(own.length).mul(1 + 1e-9).sub(hat), r).to1DArray();
+    const mean = left.reduce((a, b) => a + b, 0) / left.length;
+    return { patch, lightness: luminanceToLightness(samples[own[0] as number]?.reflectance ?? 0), error: mean };
+  });
+}
+
+function darkRatio(samples: readonly ToneSample[], light: readonly number[]): number {
+  let [low, high] = [Infinity, -Infinity];
+  for (const s of samples) {
+    if (s.patch === 0 || s.reflectance > 0.12) continue;
+    const e = logLight(light, s.x, s.y);
+    low = Math.min(low, e);
+    high = Math.max(high, e);
+  }
+  return high > low ? Math.exp(high - low) : 1;
+}
+
+export interface ToneFit {
+  readonly curve: ToneCurve;
+  /** Residual (L*) of each sample, in the order given. */
+  readonly residuals: Float64Array;
+  readonly parameters: readonly number[];
+  readonly strayFitted: boolean;
+  /** Only of a fit that started by itself. Per patch (1 up): what the rest of the card predicts for it less what it is, L*. */
+  readonly leftOut: readonly { patch: number; lightness: number; error: number }[];
+}
+
+function toCurve(q: Float64Array, withStray: boolean, samples: readonly ToneSample[]): ToneCurve {
+  const fine = curveTable(q);
+  const light = Array.from(q.subarray(P_LIGHT, P_LIGHT + LIGHT_TERMS));
+  const table = Float64Array.from({ length: 256 }, (_, code) => curveAt(fine, tablePlace(codeToU(code))) ** GAMMA);
+  return {
+    table,
+    light,
+    stray: withStray ? (q[P_STRAY] as number) : 0,
+    darkLightRatio: darkRatio(samples, light),
+  };
+}
+
+/**
+ * Fits one channel; `like` is the fit of another channel to start from.
+ * Throws RangeError on fewer than 20 samples.
+ */
+export function fitTone(samples: readonly ToneSample[], like?: ToneFit): ToneFit {
+  if (samples.length < 20) throw new RangeError(`A tone fit needs at least 20 samples, got ${samples.length}.`);
+  const p = prepare(samples);
+  const whiteCode = samples.reduce((m, s) => Math.max(m, s.code), 0);
+  const paper = samples.reduce((m, s) => Math.max(m, s.reflectance), 0);
+  const slope = Math.log(paper ** (1 / GAMMA) / Math.max(0.05, codeToU(whiteCode)));
+  const start = [...KNOTS.map(() => slope), ...new Array<number>(LIGHT_TERMS).fill(0), 0];
+  like?.parameters.forEach((v, k) => {
+    if (k >= P_LIGHT) start[k] = v;
+  });
+  const plain = like ? null : fitOnce(p, start, false);
+  const withStray = like
+    ? like.strayFitted
+    : darkRatio(samples, Array.from((plain as LeastSquaresFit).parameters.subarray(P_LIGHT, P_STRAY))) >= STRAY_NEEDS_RATIO;
+  const fit = plain && !withStray ? plain : fitOnce(p, plain ? Array.from(plain.parameters) : start, withStray);
+  return {
+    curve: toCurve(fit.parameters, withStray, samples),
+    residuals: fit.residuals.slice(0, samples.length),
+    parameters: Array.from(fit.parameters),
+    strayFitted: withStray,
+    leftOut: like ? [] : leaveOnePatchOut(fit, samples),
+  };
+}
+
+/** g of a code that need not be whole. */
+export function exposureOfCode(curve: ToneCurve, code: number): number {
+  const c = Math.min(254.999, Math.max(0, code));
+  const i = Math.floor(c);
+  const a = curve.table[i] as number;
+  return a + ((curve.table[i + 1] as number) - a) * (c - i);
+}
+
+/** Reflectance of a code at a place; not clamped. */
+export function reflectanceAt(curve: ToneCurve, code: number, x: number, y: number): number {
+  return (exposureOfCode(curve, code) - curve.stray) * Math.exp(-logLight(curve.light, x, y));
+}

@@ -1,0 +1,14 @@
+/** One thing said about a hand-in, with what it rests on. */
+import { z } from 'zod';
+
+export const findingSchema = z.object({
+  code: z.string(),
+  kind: z.enum(['works', 'fix']),
+  /** Error beyond tolerance in steps times the square root of the area share; 0 for what works. */
+  weight: z.number(),
+  where: z.object({ steps: z.array(z.number().int()) }),
+  evidence: z.record(z.string(), z.union([z.number(), z.array(z.number())])),
+  say: z.string(),
+  do: z.string().nullable(),
+});
+export type Finding = z.infer<typeof findingSchema>;

@@ -1,0 +1,33 @@
+/**
+ * How much a flat tone varies in this photograph for no fault of the painter's: grain, the camera's
+ * sharpening and compression, the paper's tooth. Measured on the printed patches, which are flat, the
+ * same way as on the cells, and interpolated over lightness.
+ */
+import { type Calibration } from '../capture/calibrate';
+import { luminanceToLightness } from '../colour/lab';
+import { gaussianBlur } from '../raster/blur';
+import type { Raster } from '../raster/raster';
+import { cardLightness } from '../sheet/card';
+import { grow } from '../sheet/paper';
+import { deviation, patchwork, SAMPLE_MM, STREAK_BLUR_MM } from './read-cell';
+
+/** A function from lightness (L*) to the standard deviation (L*) of a flat tone. */
+export function backgroundSpread(photo: Raster<'srgb8', 3>, calibration: Calibration): (lightness: number) => number {
+  const ramp = calibration.layout.patches.slice(0, calibration.layout.patches.length / 2);
+  const points = ramp
+    .map((patch) => {
+      const p = patchwork(photo, calibration, grow(patch, -1.5));
+      const soft = gaussianBlur(p.y, p.samples.columns, p.samples.rows, STREAK_BLUR_MM / SAMPLE_MM);
+      return { lightness: cardLightness(patch.code, calibration.card), spread: deviation(Array.from(soft, luminanceToLightness)) };
+    })
+    .sort((a, b) => a.lightness - b.lightness);
+  return (lightness) => {
+    const above = points.findIndex((p) => p.lightness >= lightness);
+    if (above === 0) return points[0]?.spread ?? 0;
+    if (above < 0) return points.at(-1)?.spread ?? 0;
+    const [a, b] = [points[above - 1], points[above]];
+    if (!a || !b) return 0;
+    const t = (lightness - a.lightness) / (b.lightness - a.lightness);
+    return a.spread + (b.spread - a.spread) * t;
+  };
+}

@@ -1,0 +1,265 @@
+/** Measures a painted value scale in a photograph of its worksheet, from pixels to flags. */
+import { calibrate, type Calibration, paperLightness, surenessOf } from '../capture/calibrate';
+import { checkExposure, checkLight } from '../capture/check-light';
+import { checkGeometry, explainNotLocated, photoBox } from '../capture/check-photo';
+import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
+import { type Located, locateSheet } from '../capture/locate';
+import { type GreyPicture, qrCrop } from '../capture/qr-crop';
+import { lightnessToLuminance } from '../colour/lab';
+import { warmth } from '../colour/temperature';
+import type { Triple } from '../colour/srgb';
+import type { Raster } from '../raster/raster';
+import { boxMm } from '../sheet/paper';
+import { toPhoto } from '../capture/plane';
+import { NOMINAL_CARD, type CardEnds } from '../sheet/card';
+import { parseSheetTag } from '../sheet/qr';
+import { type ScaleLayout, scaleLayout } from '../sheet/scale-layout';
+import type { OpenCv } from '../vision/opencv';
+import { evenness, LIMITS, measureGaps, type ScaleTerms, stepSize, targetsFor, valueFlags } from './flags';
+import { type CellReading, meanLab, patchwork, readCell } from './read-cell';
+import { backgroundSpread } from './background-spread';
+import { type Capture, type MeasuredStep, SCALE_RESULT_VERSION, type ScaleResult } from './result';
+
+export interface ScaleRequest {
+  readonly terms: ScaleTerms;
+  /** Ids that the sheet's code should name; null expects nothing of them. */
+  readonly expected: { readonly exercise: string | null; readonly student: string | null };
+  readonly card?: CardEnds;
+}
+
+/** What the environment lends to the measurement: a loaded OpenCV, a QR decoder, and who listens. */
+export interface MeasureTools {
+  readonly cv: OpenCv;
+  readQr(picture: GreyPicture): Promise<string | null>;
+  onStage?(stage: MeasureStage): void;
+}
+
+export const MEASURE_STAGES = ['finding the sheet', 'reading its greys', 'reading the steps', 'comparing'] as const;
+export type MeasureStage = (typeof MEASURE_STAGES)[number];
+
+function refused(issues: CaptureIssue[], located: Located | null, tag: string | null): ScaleResult {
+  return {
+    version: SCALE_RESULT_VERSION,
+    kind: 'scale',
+    capture: {
+      target: located ? 'sheet' : null,
+      mode: 'calibrated',
+      whiteBasis: 'nominal',
+      accepted: false,
+      issues,
+      uncertainty: null,
+      tag,
+      corners: located ? cornersOf(located) : null,
+    },
+    steps: [],
+    gaps: [],
+    summary: null,
+    findings: [],
+  };
+}
+
+function cornersOf({ plane, frame }: Located): { x: number; y: number }[] {
+  return (
+    [
+      [0, 0],
+      [frame.widthMm, 0],
+      [frame.widthMm, frame.heightMm],
+      [0, frame.heightMm],
+    ] as const
+  ).map(([x, y]) => {
+    const p = toPhoto(plane, x, y);
+    return { x: p.x / plane.photoWidth, y: p.y / plane.photoHeight };
+  });
+}
+
+/** What contradicts the expected sheet, or null. */
+function checkTag(text: string, request: ScaleRequest): CaptureIssue | null {
+  const tag = parseSheetTag(text);
+  const steps = request.terms.steps;
+  if (!tag) return issue('wrong_sheet', 1, 'This sheet was not printed by Fair Grey: use the worksheet of this exercise.');
+  if (tag.kind !== 'scale' || tag.steps !== steps)
+    return issue('wrong_sheet', 1, `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`);
+  if (request.expected.exercise && tag.exercise && tag.exercise !== request.expected.exercise)
+    return issue('wrong_sheet', 1, 'This sheet belongs to another exercise: photograph the sheet of this one.');
+  if (request.expected.student && tag.student && tag.student !== request.expected.student)
+    return issue('wrong_sheet', 1, "This sheet carries another student's name: photograph your own.");
+  return null;
+}
+
+/**
+ * With the code unread the cells decide: between neighbours there must be a strip of bare paper. Only
+ * gaps beside clearly darker paint can tell.
+ */
+function gapsMissing(photo: Raster<'srgb8', 3>, calibration: Calibration, layout: ScaleLayout, readings: readonly CellReading[]): number {
+  const paper = paperLightness(calibration);
+  let [told, missing] = [0, 0];
+  layout.cells.forEach((cell, i) => {
+    const next = layout.cells[i + 1];
+    if (!next || next.yMm !== cell.yMm) return;
+    const [a, b] = [readings[i]?.lab[0] ?? 100, readings[i + 1]?.lab[0] ?? 100];
+    if (Math.min(a, b) > paper - 15) return;
+    told++;
+    const gap = boxMm(cell.xMm + cell.widthMm + 0.6, cell.yMm + 8, 0.8, cell.heightMm - 16);
+    const ys = [...patchwork(photo, calibration, gap).y].sort((p, q) => p - q);
+    const y = ys[Math.floor(ys.length / 2)] ?? 0;
+    if (y < 0.55 * lightnessToLuminance(paper)) missing++;
+  });
+  return told === 0 ? 0 : missing / told;
+}
+
+function glareIssues(readings: readonly CellReading[], layout: ScaleLayout, calibration: Calibration): CaptureIssue[] {
+  return readings.flatMap((reading, i) => {
+    const cell = layout.cells[i];
+    if (!cell) return [];
+    const strength = shineStrength(reading);
+    if (strength <= GATE.glare.limit) return [];
+    return [
+      issue('glare', strength, `Shine lies on step ${cell.index}: turn the sheet away from the lamp until it leaves the paint.`, photoBox(calibration.plane, cell)),
+    ];
+  });
+}
+
+/** Shine measured against the most that is harmless: a smooth rise, places brighter than paper, lost whites. */
+const HARMLESS = { riseLightness: 8, overPaper: 0.012, clipped: 0.01 } as const;
+
+function shineStrength(r: CellReading): number {
+  return Math.max(r.shine.rise / HARMLESS.riseLightness, r.shine.overPaper / HARMLESS.overPaper, r.clipped / HARMLESS.clipped);
+}
+
+function orderOf(gaps: ScaleResult['gaps']): 'kept' | 'reversed' | 'mixed' {
+  if (gaps.every((g) => g.gap < 0)) return 'reversed';
+  return gaps.some((g) => g.flags.includes('reversed')) ? 'mixed' : 'kept';
+}
+
+function driftOf(labs: readonly Triple[]): { warm: number[]; cool: number[] } {
+  const warm: number[] = [];
+  const cool: number[] = [];
+  labs.forEach((lab, i) => {
+    const beside = [labs[i - 1], labs[i + 1]].filter((l) => l !== undefined);
+    const mean = [0, 1, 2].map((k) => beside.reduce((s, l) => s + (l[k] ?? 0), 0) / beside.length);
+    const difference = warmth(lab, [mean[0] ?? 0, mean[1] ?? 0, mean[2] ?? 0]);
+    if (difference > LIMITS.drift) warm.push(i + 1);
+    if (difference < -LIMITS.drift) cool.push(i + 1);
+  });
+  return { warm, cool };
+}
+
+/**
+ * Reads a photograph against a scale exercise. A photograph that can't be used comes back with
+ * `accepted: false` and what to do; steps are given whenever the sheet was found and its greys could be fitted.
+ * Throws only on programmers' errors.
+ */
+export async function measureScale(
+  photo: Raster<'srgb8', 3>,
+  request: ScaleRequest,
+  tools: MeasureTools,
+): Promise<ScaleResult> {
+  const { terms } = request;
+  tools.onStage?.('finding the sheet');
+  const located = locateSheet(tools.cv, photo);
+  if (located.kind !== 'located') return refused(explainNotLocated(photo, located), null, null);
+  const { plane, frame } = located;
+  const layout = scaleLayout(terms.steps, frame.paper);
+  const tag = await tools.readQr(qrCrop(photo, plane, layout.qrBox));
+  const issues: CaptureIssue[] = [];
+  const wrong = tag === null ? null : checkTag(tag, request);
+  if (wrong) return refused([wrong], located, tag);
+  issues.push(...checkGeometry(plane, frame, located.edges));
+
+  tools.onStage?.('reading its greys');
+  const { calibration, whites } = calibrate(photo, plane, layout, request.card ?? NOMINAL_CARD);
+  issues.push(...checkExposure(whites));
+  if (!calibration) {
+    if (!refuses(issues))
+      issues.push(issue('clipped', 1, 'The greys of the sheet are lost in the light: tap on the paper to darken the picture.'));
+    return refused(issues, located, tag);
+  }
+  issues.push(...checkLight(calibration));
+
+  tools.onStage?.('reading the steps');
+  const ground: Triple = [paperLightness(calibration), 0, 0];
+  // Two passes would be needed to know the neighbours' paint; a coarse look at each cell's middle is enough.
+  const rough = layout.cells.map((cell) => middleLab(photo, calibration, cell));
+  const readings = layout.cells.map((cell, i) => {
+    const beside = [i - 1, i + 1].flatMap((k) => {
+      const other = layout.cells[k];
+      const lab = rough[k];
+      return other && lab && other.yMm === cell.yMm ? [lab] : [];
+    });
+    return readCell(photo, calibration, cell, ground, beside);
+  });
+  if (tag === null) {
+    const missing = gapsMissing(photo, calibration, layout, readings);
+    if (missing > GATE.wrong_sheet.limit)
+      return refused([issue('wrong_sheet', missing, `The cells are not where a sheet of ${terms.steps} steps has them: photograph the sheet of this exercise.`)], located, tag);
+  }
+  if (!issues.some((i) => i.code === 'clipped')) issues.push(...glareIssues(readings, layout, calibration));
+
+  tools.onStage?.('comparing');
+  const grain = backgroundSpread(photo, calibration);
+  const lightness = readings.map((r) => r.lab[0]);
+  const sureness = lightness.map((l) => surenessOf(calibration, l));
+  const outside = sureness.flatMap((s, i) => (s.extrapolated ? [i + 1] : []));
+  if (outside.length > 0)
+    issues.push(issue('outside_card', outside.length, `Darker or lighter than the printed greys, so less sure: step ${outside.join(', ')}.`));
+  const targets = targetsFor(terms, lightness);
+  const size = stepSize(targets);
+  const values = valueFlags(terms, lightness);
+  const whiteStep = terms.order === 'light-first' ? 1 : terms.steps;
+  const steps = readings.map((r, i): MeasuredStep => {
+    const target = targets[i] ?? 0;
+    const spread = Math.sqrt(Math.max(0, r.spread ** 2 - grain(r.lab[0]) ** 2));
+    const flags: MeasuredStep['flags'] = [...(values[i] ?? [])];
+    if (spread > LIMITS.streaky) flags.push('streaky');
+    const mayBeBare = terms.groundMayStand && i + 1 === whiteStep;
+    if (!mayBeBare && (r.bareGround ?? 0) > LIMITS.bareGround) flags.push('bare_ground');
+    if ((r.overflow ?? 0) > LIMITS.overTheLine) flags.push('over_the_line');
+    return {
+      index: i + 1,
+      lightness: r.lab[0],
+      a: r.lab[1],
+      b: r.lab[2],
+      target,
+      error: r.lab[0] - target,
+      errorSteps: (r.lab[0] - target) / size,
+      uncertainty: sureness[i]?.whole ?? 0,
+      extrapolated: sureness[i]?.extrapolated ?? false,
+      spread,
+      bareGround: r.bareGround,
+      overflow: r.overflow,
+      flags,
+    };
+  });
+  const gaps = measureGaps(terms, lightness, sureness.map((s) => s.own));
+  const halves = steps.map((s) => s.uncertainty).sort((a, b) => a - b);
+  const capture: Capture = {
+    target: 'sheet',
+    mode: 'calibrated',
+    whiteBasis: 'nominal',
+    accepted: !refuses(issues),
+    issues,
+    uncertainty: halves[Math.floor(halves.length / 2)] ?? null,
+    tag,
+    corners: cornersOf(located),
+  };
+  return {
+    version: SCALE_RESULT_VERSION,
+    kind: 'scale',
+    capture,
+    steps,
+    gaps,
+    summary: {
+      evenness: evenness(gaps),
+      order: orderOf(gaps),
+      ends: { lightest: Math.max(...lightness), darkest: Math.min(...lightness) },
+      drift: driftOf(readings.map((r) => r.lab)),
+    },
+    findings: [],
+  };
+}
+
+/** Median-like colour of a cell's middle third, for telling whose paint lies in a gap. */
+function middleLab(photo: Raster<'srgb8', 3>, calibration: Calibration, cell: ScaleLayout['cells'][number]): Triple {
+  const box = boxMm(cell.xMm + cell.widthMm / 3, cell.yMm + cell.heightMm / 3, cell.widthMm / 3, cell.heightMm / 3);
+  return meanLab(patchwork(photo, calibration, box));
+}

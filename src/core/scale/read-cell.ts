@@ -1,0 +1,213 @@
+/** Reads one painted cell: its lightness and colour, its spread, what stayed bare, what went past the line. */
+import { ciede2000 } from '../colour/ciede2000';
+import { lightnessToLuminance, linearRgbToLab, luminanceToLightness } from '../colour/lab';
+import type { Triple } from '../colour/srgb';
+import { LUMINANCE_WEIGHTS } from '../colour/xyz';
+import { type Calibration, reflectances } from '../capture/calibrate';
+import { sampleBox, type SheetSamples } from '../capture/sample';
+import type { Raster } from '../raster/raster';
+import { blockMeans, gaussianBlur } from '../raster/blur';
+import { type BoxMm, grow } from '../sheet/paper';
+
+/** Distance of samples on the sheet. */
+export const SAMPLE_MM = 0.25;
+/** Width of the ring round a cell in which paint past the line is looked for. */
+const RING_MM = 2;
+/** Beside the printed line nothing is judged: the line itself, blur and a steady hand's tenth. */
+const LINE_MM = 0.5;
+/** Paint nearer to the ground than this can't be told from it. */
+const GROUND_DIFFERENCE = 4;
+/** Inside the line, what counts as part of the cell for bare ground. */
+const BARE_INSET_MM = 0.7;
+const INNER = 0.7;
+const TRIM = 0.1;
+export const STREAK_BLUR_MM = 0.5;
+const SHINE_BLUR_MM = 1.6;
+/** Shine is looked for on means over this many samples each way (1 mm). */
+const SHINE_BLOCK = 4;
+/** Paint may be this much lighter (L*) than the paper; more is shine. */
+const OVER_PAPER = 6;
+
+/** Reflectance over a box of the sheet, on the sampling grid. */
+export interface Patchwork {
+  readonly samples: SheetSamples;
+  /** Linear RGB, three a place. */
+  readonly rgb: Float32Array;
+  /** Relative luminance Y. */
+  readonly y: Float32Array;
+}
+
+export function patchwork(photo: Raster<'srgb8', 3>, calibration: Calibration, box: BoxMm): Patchwork {
+  const samples = sampleBox(photo, calibration.plane, box, SAMPLE_MM);
+  const rgb = reflectances(calibration, samples);
+  const y = new Float32Array(rgb.length / 3);
+  const [wr, wg, wb] = LUMINANCE_WEIGHTS;
+  for (let i = 0; i < y.length; i++)
+    y[i] = wr * (rgb[3 * i] as number) + wg * (rgb[3 * i + 1] as number) + wb * (rgb[3 * i + 2] as number);
+  return { samples, rgb, y };
+}
+
+export interface CellReading {
+  readonly lab: Triple;
+  /** Standard deviation over the inner part, L*, after a small blur in linear light; grain still in it. */
+  readonly spread: number;
+  /** Share of the cell that stayed bare; null where paint and ground can't be told apart. */
+  readonly bareGround: number | null;
+  /** Share of the ring that is painted; null likewise. */
+  readonly overflow: number | null;
+  /** Share of the cell whose pixels met the camera's top code. */
+  readonly clipped: number;
+  /** Signs of shine: paint that rises smoothly above the cell's own lightness, places brighter than paper can be. */
+  readonly shine: { readonly rise: number; readonly overPaper: number };
+}
+
+function labOf(rgb: Float32Array, i: number): Triple {
+  return linearRgbToLab([rgb[3 * i] as number, rgb[3 * i + 1] as number, rgb[3 * i + 2] as number]);
+}
+
+/** Mean colour in linear light of the given places, the lightest and darkest tenth by Y left out. */
+function trimmedMean(p: Patchwork, places: readonly number[]): Triple {
+  const sorted = [...places].sort((a, b) => (p.y[a] as number) - (p.y[b] as number));
+  const cut = Math.floor(TRIM * sorted.length);
+  const kept = sorted.slice(cut, sorted.length - cut);
+  const sum: [number, number, number] = [0, 0, 0];
+  for (const i of kept) for (let c = 0; c < 3; c++) sum[c] = (sum[c] as number) + (p.rgb[3 * i + c] as number);
+  return linearRgbToLab([sum[0] / kept.length, sum[1] / kept.length, sum[2] / kept.length]);
+}
+
+/** Plain mean colour of a patchwork, in linear light. */
+export function meanLab(p: Patchwork): Triple {
+  const n = p.y.length;
+  const sum: [number, number, number] = [0, 0, 0];
+  for (let i = 0; i < n; i++) for (let c = 0; c < 3; c++) sum[c] = (sum[c] as number) + (p.rgb[3 * i + c] as number);
+  return linearRgbToLab([sum[0] / n, sum[1] / n, sum[2] / n]);
+}
+
+/** A difference of this many L* is over the limit whatever the colour: its share alone is 10 / 1.75. */
+const SURELY_APART = 10;
+
+/** 1 where a place of the cell shows the ground. */
+function barePlaces(p: Patchwork, whole: readonly number[], ground: Triple): Uint8Array {
+  const bare = new Uint8Array(p.y.length);
+  const least = lightnessToLuminance(ground[0] - SURELY_APART);
+  for (const i of whole)
+    if ((p.y[i] as number) > least && ciede2000(labOf(p.rgb, i), ground) < GROUND_DIFFERENCE) bare[i] = 1;
+  return bare;
+}
+
+interface Region {
+  readonly inner: number[];
+  readonly whole: number[];
+  /** Ring places by side (left, right, top, bottom), each from the line outwards in rows of equal distance. */
+  readonly ring: number[];
+}
+
+function regions(p: Patchwork, cell: BoxMm): Region {
+  const { columns, rows, stepXMm, stepYMm, xMm, yMm } = p.samples;
+  const inner: number[] = [];
+  const whole: number[] = [];
+  const ring: number[] = [];
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const x = xMm + (c + 0.5) * stepXMm - cell.xMm;
+      const y = yMm + (r + 0.5) * stepYMm - cell.yMm;
+      const inside = Math.min(x, y, cell.widthMm - x, cell.heightMm - y);
+      const i = r * columns + c;
+      if (inside >= BARE_INSET_MM) whole.push(i);
+      else if (inside <= -LINE_MM && inside >= -RING_MM) ring.push(i);
+      if (
+        Math.abs(x - cell.widthMm / 2) <= (INNER / 2) * cell.widthMm &&
+        Math.abs(y - cell.heightMm / 2) <= (INNER / 2) * cell.heightMm
+      )
+        inner.push(i);
+    }
+  return { inner, whole, ring };
+}
+
+/** A ring place is this cell's paint when it is nearer to this cell's colour than the ground or its neighbours. */
+function ringShare(p: Patchwork, ring: readonly number[], own: Triple, ground: Triple, others: readonly Triple[]): number {
+  let painted = 0;
+  for (const i of ring) {
+    const lab = labOf(p.rgb, i);
+    const toGround = ciede2000(lab, ground);
+    if (toGround < GROUND_DIFFERENCE) continue;
+    const toOwn = ciede2000(lab, own);
+    // Half-covered places lie between paint and ground: they count once they are past the middle.
+    if (toOwn < toGround && others.every((o) => toOwn <= ciede2000(lab, o))) painted++;
+  }
+  return ring.length === 0 ? 0 : painted / ring.length;
+}
+
+/**
+ * Reads a cell. `ground` is the Lab of the paper beside it, `neighbours` are the boxes beside it, whose
+ * paint may have come over into the same ring.
+ */
+export function readCell(
+  photo: Raster<'srgb8', 3>,
+  calibration: Calibration,
+  cell: BoxMm,
+  ground: Triple,
+  neighbours: readonly Triple[],
+): CellReading {
+  const p = patchwork(photo, calibration, grow(cell, RING_MM));
+  const { inner, whole, ring } = regions(p, cell);
+  const centre = labOf(p.rgb, inner.sort((a, b) => (p.y[a] as number) - (p.y[b] as number))[inner.length >> 1] as number);
+  const apart = ciede2000(centre, ground) >= GROUND_DIFFERENCE;
+  const bareAt = apart ? barePlaces(p, whole, ground) : new Uint8Array(p.y.length);
+  const painted = inner.filter((i) => bareAt[i] === 0);
+  const lab = trimmedMean(p, painted.length > 0 ? painted : inner);
+  const bare = whole.filter((i) => bareAt[i] === 1).length / whole.length;
+
+  const { columns, rows } = p.samples;
+  const soft = gaussianBlur(p.y, columns, rows, STREAK_BLUR_MM / SAMPLE_MM);
+  // A bare place bleeds into what is blurred beside it; spread is told of paint alone.
+  const solid = painted.filter((i) => bareAt[i - 2] === 0 && bareAt[i + 2] === 0 && bareAt[i - 2 * columns] === 0 && bareAt[i + 2 * columns] === 0);
+  const spread = deviation((solid.length > 50 ? solid : painted).map((i) => luminanceToLightness(soft[i] as number)));
+  return {
+    lab,
+    spread,
+    bareGround: apart ? bare : null,
+    overflow: apart ? ringShare(p, ring, lab, ground, neighbours) : null,
+    clipped: inner.filter((i) => p.samples.clipped[i] === 1).length / inner.length,
+    shine: shineOf(p, whole, ring, bareAt, lab, ground),
+  };
+}
+
+/**
+ * Shine lifts light smoothly over several millimetres. Bare places are filled with the cell's own tone
+ * first, since they too are lighter than the paint, but for another reason.
+ */
+function shineOf(
+  p: Patchwork,
+  whole: readonly number[],
+  ring: readonly number[],
+  bareAt: Uint8Array,
+  own: Triple,
+  ground: Triple,
+): CellReading['shine'] {
+  const { columns, rows } = p.samples;
+  const fill = lightnessToLuminance(own[0]);
+  const filled = new Float32Array(p.y.length).fill(fill);
+  for (const i of whole) if (bareAt[i] === 0) filled[i] = p.y[i] as number;
+  const coarse = blockMeans(filled, columns, rows, SHINE_BLOCK);
+  const broad = gaussianBlur(coarse.data, coarse.width, coarse.height, SHINE_BLUR_MM / (SHINE_BLOCK * SAMPLE_MM));
+  const soft = gaussianBlur(p.y, columns, rows, 1);
+  // The outermost blocks hold the ring, where the fill stands; they are left out.
+  const edge = Math.ceil((RING_MM + 2) / (SHINE_BLOCK * SAMPLE_MM));
+  const lightness: number[] = [];
+  for (let r = edge; r < coarse.height - edge; r++)
+    for (let c = edge; c < coarse.width - edge; c++) lightness.push(luminanceToLightness(broad[r * coarse.width + c] as number));
+  lightness.sort((a, b) => a - b);
+  const limit = lightnessToLuminance(ground[0] + OVER_PAPER);
+  const places = [...whole, ...ring];
+  return {
+    rise: (lightness[Math.floor(0.99 * lightness.length)] ?? 0) - (lightness[Math.floor(0.3 * lightness.length)] ?? 0),
+    overPaper: places.filter((i) => (soft[i] as number) > limit).length / places.length,
+  };
+}
+
+/** Population standard deviation. */
+export function deviation(values: readonly number[]): number {
+  const mean = values.reduce((a, b) => a + b, 0) / values.length;
+  return Math.sqrt(values.reduce((a, v) => a + (v - mean) ** 2, 0) / values.length);
+}

@@ -1,0 +1,76 @@
+/** The measurement of a scale as JSON: what the command line prints and the database keeps. */
+import { z } from 'zod';
+import { GATE_CODES } from '../capture/gate';
+import { findingSchema } from '../critique/finding';
+
+/** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
+export const SCALE_RESULT_VERSION = 1;
+
+export const VALUE_FLAGS = ['off_target', 'weak_black', 'weak_white'] as const;
+export const CRAFT_FLAGS = ['streaky', 'bare_ground', 'over_the_line'] as const;
+export const STEP_FLAGS = [...VALUE_FLAGS, ...CRAFT_FLAGS] as const;
+export const GAP_FLAGS = ['too_close', 'too_wide', 'reversed'] as const;
+export type StepFlag = (typeof STEP_FLAGS)[number];
+export type GapFlag = (typeof GAP_FLAGS)[number];
+
+const box = z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() });
+
+export const captureSchema = z.object({
+  target: z.enum(['sheet', 'brackets', 'corners', 'scan']).nullable(),
+  mode: z.enum(['calibrated', 'relative']),
+  whiteBasis: z.enum(['nominal', 'measured', 'carried', 'ends']),
+  accepted: z.boolean(),
+  issues: z.array(
+    z.object({ code: z.enum(GATE_CODES), value: z.number(), limit: z.number(), box: box.nullable(), say: z.string() }),
+  ),
+  /** Median half-width of the 95 % interval over the steps, L*; null when nothing was read. */
+  uncertainty: z.number().nullable(),
+  /** What the sheet's own code said; null when it could not be read. */
+  tag: z.string().nullable(),
+  /** Photo corners of the sheet (fractions: top-left, top-right, bottom-right, bottom-left) when it was found. */
+  corners: z.array(z.object({ x: z.number(), y: z.number() })).nullable(),
+});
+export type Capture = z.infer<typeof captureSchema>;
+
+export const stepSchema = z.object({
+  index: z.number().int(),
+  lightness: z.number(),
+  a: z.number().nullable(),
+  b: z.number().nullable(),
+  target: z.number(),
+  error: z.number(),
+  errorSteps: z.number(),
+  uncertainty: z.number(),
+  extrapolated: z.boolean(),
+  spread: z.number(),
+  bareGround: z.number().nullable(),
+  overflow: z.number().nullable(),
+  flags: z.array(z.enum(STEP_FLAGS)),
+});
+export type MeasuredStep = z.infer<typeof stepSchema>;
+
+export const gapSchema = z.object({
+  between: z.tuple([z.number().int(), z.number().int()]),
+  gap: z.number(),
+  ideal: z.number(),
+  flags: z.array(z.enum(GAP_FLAGS)),
+});
+export type MeasuredGap = z.infer<typeof gapSchema>;
+
+export const scaleResultSchema = z.object({
+  version: z.literal(SCALE_RESULT_VERSION),
+  kind: z.literal('scale'),
+  capture: captureSchema,
+  steps: z.array(stepSchema),
+  gaps: z.array(gapSchema),
+  summary: z
+    .object({
+      evenness: z.number(),
+      order: z.enum(['kept', 'reversed', 'mixed']),
+      ends: z.object({ lightest: z.number(), darkest: z.number() }),
+      drift: z.object({ warm: z.array(z.number().int()), cool: z.array(z.number().int()) }),
+    })
+    .nullable(),
+  findings: z.array(findingSchema),
+});
+export type ScaleResult = z.infer<typeof scaleResultSchema>;

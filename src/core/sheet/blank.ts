@@ -1,0 +1,56 @@
+/** Places of a sheet where bare paper must show: the white that a photograph's light is judged from. */
+import { type BoxMm, boxMm, grow } from './paper';
+import type { ScaleLayout } from './scale-layout';
+
+const PLACE_MM = 2.4;
+const PITCH_MM = 13;
+
+function overlaps(a: BoxMm, b: BoxMm): boolean {
+  return (
+    a.xMm < b.xMm + b.widthMm && b.xMm < a.xMm + a.widthMm && a.yMm < b.yMm + b.heightMm && b.yMm < a.yMm + a.heightMm
+  );
+}
+
+/**
+ * Boxes that are printed with nothing and that paint should not reach. They lie on a grid over the
+ * whole sheet, moved a little where print is in the way.
+ */
+export function blankPlaces(layout: ScaleLayout): BoxMm[] {
+  const words = boxMm(layout.inside.xMm, layout.wordsTopMm, layout.inside.widthMm, 62);
+  const head = boxMm(layout.inside.xMm, 26, layout.inside.widthMm, 24);
+  const taken: BoxMm[] = [
+    ...layout.markers.map((m) => grow(boxMm(m.xMm, m.yMm, m.sizeMm, m.sizeMm), 1)),
+    ...layout.patches.map((p) => grow(p, 0.8)),
+    ...layout.ticks.map((t) => grow(t, 1)),
+    ...layout.cells.map((c) => grow(c, 3.2)),
+    ...layout.cells.map((c) => boxMm(c.xMm, c.yMm - 7.5, c.widthMm, 6)),
+    ...layout.dabs.map((d) => grow(d, 3.5)),
+    words,
+    head,
+  ];
+  const places: BoxMm[] = [];
+  for (let y = 5.5; y < layout.heightMm - 5; y += PITCH_MM)
+    for (let x = 5.5; x < layout.widthMm - 5; x += PITCH_MM) {
+      const spots = [
+        [0, 0],
+        [3, 0],
+        [-3, 0],
+        [0, 3],
+        [0, -3],
+        [5, 0],
+        [-5, 0],
+        [0, 5],
+        [0, -5],
+      ] as const;
+      for (const [dx, dy] of spots) {
+        const box = boxMm(x + dx - PLACE_MM / 2, y + dy - PLACE_MM / 2, PLACE_MM, PLACE_MM);
+        const onPage =
+          box.xMm >= 3 && box.yMm >= 3 && box.xMm + PLACE_MM <= layout.widthMm - 3 && box.yMm + PLACE_MM <= layout.heightMm - 3;
+        if (onPage && !taken.some((t) => overlaps(box, t)) && !places.some((p) => overlaps(box, p))) {
+          places.push(box);
+          break;
+        }
+      }
+    }
+  return places;
+}

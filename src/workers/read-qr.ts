@@ -1,0 +1,27 @@
+/** QR codes by zxing. */
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
+import type { GreyPicture } from '@/core/capture/qr-crop';
+
+let prepared = false;
+
+/** The package would fetch its WebAssembly from the network; it is read from the package instead. */
+function prepare(): void {
+  if (prepared) return;
+  const require = createRequire(import.meta.url);
+  const file = readFileSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm'));
+  const wasmBinary = file.buffer.slice(file.byteOffset, file.byteOffset + file.byteLength) as ArrayBuffer;
+  prepareZXingModule({ overrides: { wasmBinary } });
+  prepared = true;
+}
+
+/** The text of the one QR code in a grey picture, or null. */
+export async function readQr(picture: GreyPicture): Promise<string | null> {
+  prepare();
+  const rgba = new Uint8ClampedArray(picture.data.length * 4);
+  picture.data.forEach((v, i) => rgba.set([v, v, v, 255], 4 * i));
+  const image = { data: rgba, width: picture.width, height: picture.height, colorSpace: 'srgb' } as ImageData;
+  const found = await readBarcodes(image, { formats: ['QRCode'], tryHarder: true, maxNumberOfSymbols: 1 });
+  return found[0]?.text ?? null;
+}
