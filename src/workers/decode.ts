@@ -1,5 +1,5 @@
 /** Photographs into rasters. What is no photograph, or too much of one, gets one clear sentence. */
-import sharp, { type Metadata } from 'sharp';
+import sharp, { type Metadata, type Sharp } from 'sharp';
 import { raster, type Raster } from '@/core/raster/raster';
 
 export const MAX_PIXELS = 60_000_000;
@@ -35,14 +35,39 @@ function article(format: string): string {
   return /^[AEFHILMNORSX]/.test(name) ? `an ${name}` : `a ${name}`;
 }
 
+/** Turns stored pixels upright. Mirrors come before turns, as the numbers 5 and 7 of EXIF want it. */
+function upright(image: Sharp, orientation: number | null): Sharp {
+  switch (orientation) {
+    case null:
+      return image.autoOrient();
+    case 2:
+      return image.flop();
+    case 3:
+      return image.rotate(180);
+    case 4:
+      return image.flip();
+    case 5:
+      return image.flop().rotate(270);
+    case 6:
+      return image.rotate(90);
+    case 7:
+      return image.flop().rotate(90);
+    case 8:
+      return image.rotate(270);
+    default:
+      return image;
+  }
+}
+
 /**
- * Upright 8-bit sRGB pixels. Throws UnusablePicture on anything that is not a whole, plain photograph.
+ * Upright 8-bit sRGB pixels; `orientation` is given when the file no longer holds it. Throws
+ * UnusablePicture on anything that is not a whole, plain photograph.
  */
-export async function decodePhoto(file: string | Buffer): Promise<Raster<'srgb8', 3>> {
+export async function decodePhoto(file: string | Buffer, orientation: number | null = null): Promise<Raster<'srgb8', 3>> {
   await inspectPicture(file);
   try {
-    const { data, info } = await sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS })
-      .autoOrient()
+    const image = sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS });
+    const { data, info } = await upright(image, orientation)
       .flatten({ background: '#fff' })
       .toColourspace('srgb')
       .raw()

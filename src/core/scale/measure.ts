@@ -223,6 +223,7 @@ export async function measureScale(
       error: r.lab[0] - target,
       errorSteps: (r.lab[0] - target) / size,
       uncertainty: sureness[i]?.whole ?? 0,
+      ownUncertainty: sureness[i]?.own ?? 0,
       extrapolated: sureness[i]?.extrapolated ?? false,
       spread,
       bareGround: r.bareGround,

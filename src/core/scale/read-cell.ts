@@ -86,19 +86,26 @@ export function meanLab(p: Patchwork): Triple {
 /** A difference of this many L* is over the limit whatever the colour: its share alone is 10 / 1.75. */
 const SURELY_APART = 10;
 
-/** 1 where a place of the cell shows the ground. */
-function barePlaces(p: Patchwork, whole: readonly number[], ground: Triple): Uint8Array {
+/**
+ * 1 where a place of the cell shows the ground: near to its colour, and nearer than to the paint's. The
+ * second matters for light steps, whose own grain would else be taken for ground.
+ */
+function barePlaces(p: Patchwork, whole: readonly number[], ground: Triple, own: Triple): Uint8Array {
   const bare = new Uint8Array(p.y.length);
   const least = lightnessToLuminance(ground[0] - SURELY_APART);
-  for (const i of whole)
-    if ((p.y[i] as number) > least && ciede2000(labOf(p.rgb, i), ground) < GROUND_DIFFERENCE) bare[i] = 1;
+  for (const i of whole) {
+    if ((p.y[i] as number) <= least) continue;
+    const lab = labOf(p.rgb, i);
+    const toGround = ciede2000(lab, ground);
+    if (toGround < GROUND_DIFFERENCE && toGround < ciede2000(lab, own)) bare[i] = 1;
+  }
   return bare;
 }
 
 interface Region {
   readonly inner: number[];
   readonly whole: number[];
-  /** Ring places by side (left, right, top, bottom), each from the line outwards in rows of equal distance. */
+  /** Places round the cell, from beside the line outwards. */
   readonly ring: number[];
 }
 
@@ -124,18 +131,44 @@ function regions(p: Patchwork, cell: BoxMm): Region {
   return { inner, whole, ring };
 }
 
-/** A ring place is this cell's paint when it is nearer to this cell's colour than the ground or its neighbours. */
-function ringShare(p: Patchwork, ring: readonly number[], own: Triple, ground: Triple, others: readonly Triple[]): number {
-  let painted = 0;
-  for (const i of ring) {
-    const lab = labOf(p.rgb, i);
+/**
+ * Share of the ring that this cell's paint covers. From the line outwards paint is followed only as
+ * far as it hangs together: what lies beyond a strip of ground is a neighbour's. Where a gap is filled
+ * from side to side, a place is this cell's as long as it is nearer to its colour than to a neighbour's.
+ */
+function paintPastLine(p: Patchwork, cell: BoxMm, own: Triple, ground: Triple, others: readonly Triple[]): number {
+  const { columns, rows, stepXMm, stepYMm, xMm, yMm } = p.samples;
+  const left = (cell.xMm - xMm) / stepXMm;
+  const top = (cell.yMm - yMm) / stepYMm;
+  const right = left + cell.widthMm / stepXMm;
+  const bottom = top + cell.heightMm / stepYMm;
+  const line = LINE_MM / SAMPLE_MM;
+  const reach = Math.floor((RING_MM - LINE_MM) / SAMPLE_MM);
+  const isPaint = (c: number, r: number): boolean => {
+    const lab = labOf(p.rgb, r * columns + c);
     const toGround = ciede2000(lab, ground);
-    if (toGround < GROUND_DIFFERENCE) continue;
+    if (toGround < GROUND_DIFFERENCE) return false;
     const toOwn = ciede2000(lab, own);
     // Half-covered places lie between paint and ground: they count once they are past the middle.
-    if (toOwn < toGround && others.every((o) => toOwn <= ciede2000(lab, o))) painted++;
+    return toOwn < toGround && others.every((o) => toOwn <= ciede2000(lab, o));
+  };
+  let [painted, looked] = [0, 0];
+  const walk = (c: number, r: number, dc: number, dr: number) => {
+    looked += reach;
+    for (let k = 0; k < reach; k++, c += dc, r += dr) {
+      if (c < 0 || r < 0 || c >= columns || r >= rows || !isPaint(c, r)) return;
+      painted++;
+    }
+  };
+  for (let r = Math.ceil(top); r < Math.floor(bottom); r++) {
+    walk(Math.floor(left - line), r, -1, 0);
+    walk(Math.ceil(right + line) - 1, r, 1, 0);
   }
-  return ring.length === 0 ? 0 : painted / ring.length;
+  for (let c = Math.ceil(left); c < Math.floor(right); c++) {
+    walk(c, Math.floor(top - line), 0, -1);
+    walk(c, Math.ceil(bottom + line) - 1, 0, 1);
+  }
+  return looked === 0 ? 0 : painted / looked;
 }
 
 /**
@@ -153,21 +186,20 @@ export function readCell(
   const { inner, whole, ring } = regions(p, cell);
   const centre = labOf(p.rgb, inner.sort((a, b) => (p.y[a] as number) - (p.y[b] as number))[inner.length >> 1] as number);
   const apart = ciede2000(centre, ground) >= GROUND_DIFFERENCE;
-  const bareAt = apart ? barePlaces(p, whole, ground) : new Uint8Array(p.y.length);
+  const bareAt = apart ? barePlaces(p, whole, ground, centre) : new Uint8Array(p.y.length);
   const painted = inner.filter((i) => bareAt[i] === 0);
   const lab = trimmedMean(p, painted.length > 0 ? painted : inner);
   const bare = whole.filter((i) => bareAt[i] === 1).length / whole.length;
 
   const { columns, rows } = p.samples;
   const soft = gaussianBlur(p.y, columns, rows, STREAK_BLUR_MM / SAMPLE_MM);
-  // A bare place bleeds into what is blurred beside it; spread is told of paint alone.
-  const solid = painted.filter((i) => bareAt[i - 2] === 0 && bareAt[i + 2] === 0 && bareAt[i - 2 * columns] === 0 && bareAt[i + 2 * columns] === 0);
+  const solid = awayFromGround(p, painted, lab, ground, apart);
   const spread = deviation((solid.length > 50 ? solid : painted).map((i) => luminanceToLightness(soft[i] as number)));
   return {
     lab,
     spread,
     bareGround: apart ? bare : null,
-    overflow: apart ? ringShare(p, ring, lab, ground, neighbours) : null,
+    overflow: apart ? paintPastLine(p, cell, lab, ground, neighbours) : null,
     clipped: inner.filter((i) => p.samples.clipped[i] === 1).length / inner.length,
     shine: shineOf(p, whole, ring, bareAt, lab, ground),
   };
@@ -188,7 +220,8 @@ function shineOf(
   const { columns, rows } = p.samples;
   const fill = lightnessToLuminance(own[0]);
   const filled = new Float32Array(p.y.length).fill(fill);
-  for (const i of whole) if (bareAt[i] === 0) filled[i] = p.y[i] as number;
+  const bareNear = grown(bareAt, columns, rows, 2);
+  for (const i of whole) if (bareNear[i] === 0) filled[i] = p.y[i] as number;
   const coarse = blockMeans(filled, columns, rows, SHINE_BLOCK);
   const broad = gaussianBlur(coarse.data, coarse.width, coarse.height, SHINE_BLUR_MM / (SHINE_BLOCK * SAMPLE_MM));
   const soft = gaussianBlur(p.y, columns, rows, 1);
@@ -204,6 +237,37 @@ function shineOf(
     rise: (lightness[Math.floor(0.99 * lightness.length)] ?? 0) - (lightness[Math.floor(0.3 * lightness.length)] ?? 0),
     overPaper: places.filter((i) => (soft[i] as number) > limit).length / places.length,
   };
+}
+
+/** Bare places bleed this far into what is blurred beside them. */
+const BLEED_MM = 1;
+
+/** Painted places with nothing nearer to the ground than to the paint about them: spread is told of paint alone. */
+function awayFromGround(p: Patchwork, painted: readonly number[], own: Triple, ground: Triple, apart: boolean): readonly number[] {
+  if (!apart) return painted;
+  const { columns, rows } = p.samples;
+  const middle = lightnessToLuminance((own[0] + ground[0]) / 2);
+  const reach = Math.round(BLEED_MM / SAMPLE_MM);
+  const near = grown(
+    Uint8Array.from(p.y, (y) => (y >= middle ? 1 : 0)),
+    columns,
+    rows,
+    reach,
+  );
+  return painted.filter((i) => near[i] === 0);
+}
+
+/** A mask grown by `reach` samples each way. */
+function grown(mask: Uint8Array, columns: number, rows: number, reach: number): Uint8Array {
+  const out = new Uint8Array(mask.length);
+  for (let i = 0; i < mask.length; i++) {
+    if (mask[i] === 0) continue;
+    const r = Math.floor(i / columns);
+    const c = i % columns;
+    for (let y = Math.max(0, r - reach); y <= Math.min(rows - 1, r + reach); y++)
+      out.fill(1, y * columns + Math.max(0, c - reach), y * columns + Math.min(columns, c + reach + 1));
+  }
+  return out;
 }
 
 /** Population standard deviation. */

@@ -40,7 +40,10 @@ export const stepSchema = z.object({
   target: z.number(),
   error: z.number(),
   errorSteps: z.number(),
+  /** Half-width of the 95 % interval, L*. */
   uncertainty: z.number(),
+  /** The part of it that two readings on one sheet do not share, L*. */
+  ownUncertainty: z.number(),
   extrapolated: z.boolean(),
   spread: z.number(),
   bareGround: z.number().nullable(),

@@ -1,0 +1,67 @@
+/** Command-line options, checked once at the edge. Bad ones end in one clear line and exit code 2. */
+import path from 'node:path';
+import { parseArgs } from 'node:util';
+import { z } from 'zod';
+import { endsSchema, stepsSchema } from '@/core/exercise/scale';
+
+/** The person's mistake: `message` is the one line they see. */
+export class BadArguments extends Error {
+  override readonly name = 'BadArguments';
+}
+
+/** Paths are the caller's, not those of the folder the script runs in. */
+export function callerPath(file: string): string {
+  return path.resolve(process.env['INIT_CWD'] ?? process.cwd(), file);
+}
+
+type Names = readonly string[];
+
+/** Options and positionals; every option takes a value but those in `switches`. */
+export function readOptions(args: readonly string[], names: Names, switches: Names = ['json']) {
+  try {
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: Object.fromEntries([
+        ...names.map((n) => [n, { type: 'string' as const }]),
+        ...switches.map((n) => [n, { type: 'boolean' as const }]),
+      ]),
+    }) as { values: Record<string, string | boolean | undefined>; positionals: string[] };
+  } catch (error) {
+    throw new BadArguments(error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error));
+  }
+}
+
+/** Parses with a schema; the first issue becomes the line that is shown. */
+export function check<T>(schema: z.ZodType<T>, value: unknown, option: string): T {
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  const first = parsed.error.issues[0];
+  throw new BadArguments(`${option}: ${first?.message ?? 'not understood'}`);
+}
+
+const wholeText = z.string({ error: 'is needed, a whole number' }).regex(/^-?\d+$/, 'must be a whole number').transform(Number);
+
+export const stepsOption = wholeText.pipe(stepsSchema);
+export const seedOption = wholeText.pipe(z.number().int().min(0));
+export const endsOption = z
+  .string()
+  .regex(/^\d+(\.\d+)?,\d+(\.\d+)?$/, 'must be two lightnesses, as 96,20')
+  .transform((s) => {
+    const [light, dark] = s.split(',').map(Number);
+    return { light: light ?? 0, dark: dark ?? 0 };
+  })
+  .pipe(endsSchema);
+export const dpiOption = wholeText.pipe(z.number().min(150, 'must be 150 to 600 dpi').max(600, 'must be 150 to 600 dpi'));
+
+export function oneOf<T extends string>(values: readonly T[], text: unknown, option: string, fallback?: T): T {
+  if (text === undefined && fallback !== undefined) return fallback;
+  const found = values.find((v) => v === text);
+  if (found === undefined) throw new BadArguments(`${option} must be one of ${values.join(', ')}, got ${String(text)}.`);
+  return found;
+}
+
+export function needed(value: string | boolean | undefined, option: string): string {
+  if (typeof value !== 'string' || value === '') throw new BadArguments(`${option} is needed.`);
+  return value;
+}

@@ -1,0 +1,32 @@
+/** What a worker thread runs: one task at a time, stages told through the port that came with it. */
+import type { MessagePort } from 'node:worker_threads';
+import { UnusablePicture } from './decode';
+import { measureScaleFile, type MeasureScaleTask } from './measure-task';
+import { makePictures, type PicturesTask } from './pictures-task';
+import type { Outcome, WorkerRequest } from './protocol';
+import type { PracticeTask } from './practice-task';
+
+async function run(task: MeasureScaleTask | PicturesTask | PracticeTask, port: MessagePort | null): Promise<unknown> {
+  switch (task.task) {
+    case 'measure-scale':
+      return measureScaleFile(task, (stage) => port?.postMessage({ stage }));
+    case 'pictures':
+      return makePictures(task);
+    case 'practice': {
+      // Loaded only when asked for: the simulated devices are no part of measuring.
+      const { practiceShot } = await import('./practice-task');
+      return practiceShot(task);
+    }
+  }
+}
+
+export default async function entry({ task, port }: WorkerRequest): Promise<Outcome<unknown>> {
+  try {
+    return { ok: true, value: await run(task, port) };
+  } catch (error) {
+    if (error instanceof UnusablePicture) return { ok: false, unusable: true, message: error.message };
+    return { ok: false, unusable: false, message: error instanceof Error ? (error.stack ?? error.message) : String(error) };
+  } finally {
+    port?.close();
+  }
+}

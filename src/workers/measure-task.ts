@@ -1,0 +1,30 @@
+/** Measuring one photograph, from a file on disk to a critique draft. The command line and the pool share it. */
+import { measureScale, type MeasureStage } from '@/core/scale/measure';
+import { critiqueScale } from '@/core/critique/scale-critique';
+import type { NumberingId } from '@/core/exercise/numbering';
+import type { ScaleTerms } from '@/core/scale/flags';
+import type { ScaleResult } from '@/core/scale/result';
+import { decodePhoto } from './decode';
+import { loadOpenCv } from './opencv';
+import { readQr } from './read-qr';
+
+export interface MeasureScaleTask {
+  readonly task: 'measure-scale';
+  readonly file: string;
+  /** EXIF orientation 1 to 8 when the file no longer holds it; null reads it from the file. */
+  readonly orientation: number | null;
+  readonly terms: ScaleTerms;
+  readonly numbering: NumberingId;
+  readonly expected: { readonly exercise: string | null; readonly student: string | null };
+}
+
+export type Stage = 'opening the picture' | MeasureStage;
+
+/** Throws UnusablePicture when the file can't be read as a photograph. */
+export async function measureScaleFile(task: MeasureScaleTask, onStage?: (stage: Stage) => void): Promise<ScaleResult> {
+  onStage?.('opening the picture');
+  const photo = await decodePhoto(task.file, task.orientation);
+  const { cv } = await loadOpenCv();
+  const result = await measureScale(photo, task, { cv, readQr, onStage });
+  return { ...result, findings: critiqueScale(result, task.terms, task.numbering) };
+}

@@ -1,0 +1,27 @@
+/** What goes to and comes from a worker thread. Errors come back as data: classes do not survive the way. */
+import type { MessagePort } from 'node:worker_threads';
+import type { ScaleResult } from '@/core/scale/result';
+import type { MeasureScaleTask, Stage } from './measure-task';
+import type { Pictures, PicturesTask } from './pictures-task';
+import type { PracticeTask } from './practice-task';
+
+export type Task = MeasureScaleTask | PicturesTask | PracticeTask;
+
+export interface Answers {
+  'measure-scale': ScaleResult;
+  pictures: Pictures;
+  practice: Uint8Array;
+}
+
+export interface WorkerRequest {
+  readonly task: Task;
+  readonly port: MessagePort | null;
+}
+
+export type Outcome<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly unusable: boolean; readonly message: string };
+
+export interface StageMessage {
+  readonly stage: Stage;
+}
