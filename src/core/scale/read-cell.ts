@@ -87,7 +87,7 @@ export function meanLab(p: Patchwork): Triple {
 const SURELY_APART = 10;
 
 /**
- * 1 where a place of the cell shows the ground: near to its colour, and nearer than to the paint's. The
+ * 1 where a place of the cell shows the ground: near to its colour, and twice as near as to the paint's. The
  * second matters for light steps, whose own grain would else be taken for ground.
  */
 function barePlaces(p: Patchwork, whole: readonly number[], ground: Triple, own: Triple): Uint8Array {
@@ -97,7 +97,7 @@ function barePlaces(p: Patchwork, whole: readonly number[], ground: Triple, own:
     if ((p.y[i] as number) <= least) continue;
     const lab = labOf(p.rgb, i);
     const toGround = ciede2000(lab, ground);
-    if (toGround < GROUND_DIFFERENCE && toGround < ciede2000(lab, own)) bare[i] = 1;
+    if (toGround < GROUND_DIFFERENCE && toGround < 0.5 * ciede2000(lab, own)) bare[i] = 1;
   }
   return bare;
 }
