@@ -1,0 +1,31 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  serverExternalPackages: [
+    '@electric-sql/pglite',
+    '@node-rs/argon2',
+    '@techstark/opencv-js',
+    'better-auth',
+    'fontkit',
+    'pdfkit',
+    'pg-boss',
+    'piscina',
+    'sharp',
+    'zxing-wasm',
+  ],
+  poweredByHeader: false,
+  async headers() {
+    return [
+      {
+        source: '/:path*',
+        headers: [
+          { key: 'X-Content-Type-Options', value: 'nosniff' },
+          { key: 'Referrer-Policy', value: 'same-origin' },
+          { key: 'X-Frame-Options', value: 'DENY' },
+        ],
+      },
+    ];
+  },
+};
+
+export default config;

@@ -1,0 +1,35 @@
+/** Who is at the door of a page or action, and where they are sent when they may not pass. */
+import { headers } from 'next/headers';
+import { notFound, redirect } from 'next/navigation';
+import { type Actor, actorOf, NotFound, type Student, type Teacher } from '@/studio/actor';
+import { type House, theHouse } from '@/studio/house';
+import { isNewHouse } from '@/studio/people';
+
+export async function visitor(): Promise<{ house: House; actor: Actor | null }> {
+  const house = await theHouse();
+  return { house, actor: await actorOf(house, await headers()) };
+}
+
+export async function teacherOnly(): Promise<{ house: House; teacher: Teacher }> {
+  const { house, actor } = await visitor();
+  if (!actor) redirect((await isNewHouse(house)) ? '/begin' : '/sign-in');
+  if (actor.role !== 'teacher') redirect('/my');
+  return { house, teacher: actor };
+}
+
+export async function studentOnly(): Promise<{ house: House; student: Student }> {
+  const { house, actor } = await visitor();
+  if (!actor) redirect('/sign-in');
+  if (actor.role !== 'student') redirect('/');
+  return { house, student: actor };
+}
+
+/** A page's data; what the visitor may not see is not found. */
+export async function orNotFound<T>(load: Promise<T>): Promise<T> {
+  try {
+    return await load;
+  } catch (error) {
+    if (error instanceof NotFound) notFound();
+    throw error;
+  }
+}

@@ -1,0 +1,22 @@
+/** What an action answers: done, or one sentence about what to mend. Nothing else crosses to the page. */
+import { ZodError } from 'zod';
+import { NotFound, Refused } from '@/studio/actor';
+import { UnusablePicture } from '@/workers/decode';
+
+export type Outcome<T = null> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
+
+export function sayError(error: unknown): string {
+  if (error instanceof ZodError) return error.issues[0]?.message ?? 'Something in the form is not right.';
+  if (error instanceof Refused || error instanceof UnusablePicture) return error.message;
+  if (error instanceof NotFound) return 'This is not here (any more).';
+  console.error(error);
+  return 'Something went wrong on our side. Nothing was lost; try once more.';
+}
+
+export async function outcome<T>(work: () => Promise<T>): Promise<Outcome<T>> {
+  try {
+    return { ok: true, value: await work() };
+  } catch (error) {
+    return { ok: false, say: sayError(error) };
+  }
+}

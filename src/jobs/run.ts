@@ -1,0 +1,12 @@
+/** Starts the workers of the queue in this process and takes up what a killed one left behind. */
+import type { House } from '@/studio/house';
+import { measureAttempt, takeUpAgain } from '@/studio/measuring';
+import { sweepFiles } from '@/studio/records';
+
+const LANES = 2;
+
+export async function runJobs(house: House): Promise<void> {
+  await sweepFiles(house);
+  await house.queue.work(LANES, (job) => measureAttempt(house, job.attemptId));
+  await takeUpAgain(house);
+}

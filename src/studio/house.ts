@@ -1,0 +1,53 @@
+/** Everything a use case needs, opened once a process. */
+import { openAuth, type Auth } from '@/data/auth';
+import { type Database, openDatabase } from '@/data/database';
+import { type FileStore, openFileStore } from '@/data/file-store';
+import { openQueue, type Queue } from '@/data/queue';
+import { readSettings, type Settings } from '@/data/settings';
+import { openPool, type WorkerPool } from '@/workers/pool';
+import { type Live, openLive } from './live';
+
+export interface House {
+  readonly settings: Settings;
+  readonly db: Database;
+  readonly files: FileStore;
+  readonly auth: Auth;
+  readonly queue: Queue;
+  readonly pool: WorkerPool;
+  readonly live: Live;
+  close(): Promise<void>;
+}
+
+export async function openHouse(settings: Settings = readSettings()): Promise<House> {
+  const database = await openDatabase(settings.folder);
+  const files = await openFileStore(settings.folder);
+  const queue = await openQueue(database.pg);
+  const pool = openPool();
+  return {
+    settings,
+    db: database.db,
+    files,
+    auth: await openAuth(database.db),
+    queue,
+    pool,
+    live: openLive(),
+    async close() {
+      await queue.stop().catch(() => undefined);
+      await pool.close();
+      await database.close();
+    },
+  };
+}
+
+const KEY = Symbol.for('fair-grey.house');
+type Holder = { [KEY]?: Promise<House> };
+
+/** The one house of this process. A failed opening is forgotten, so that it can be tried again. */
+export function theHouse(): Promise<House> {
+  const holder = globalThis as Holder;
+  holder[KEY] ??= openHouse().catch((error: unknown) => {
+    delete holder[KEY];
+    throw error;
+  });
+  return holder[KEY];
+}

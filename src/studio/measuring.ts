@@ -1,0 +1,120 @@
+/** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
+import { and, eq, inArray, max, ne } from 'drizzle-orm';
+import { SCALE_RESULT_VERSION, scaleResultSchema, type ScaleResult } from '@/core/scale/result';
+import { newId } from '@/data/ids';
+import { attempts, classes, critiqueItems, critiques, exercises, type AttemptState, handIns, measurements } from '@/data/schema';
+import { UnusablePicture } from '@/workers/decode';
+import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
+import type { House } from './house';
+import { keepFile } from './receive';
+
+async function load(house: House, attemptId: string) {
+  const [row] = await house.db
+    .select({ attempt: attempts, handIn: handIns, exercise: exercises, class: classes })
+    .from(attempts)
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
+    .innerJoin(classes, eq(exercises.classId, classes.id))
+    .where(eq(attempts.id, attemptId));
+  return row ?? null;
+}
+
+async function setState(house: House, attemptId: string, state: AttemptState, trouble: string | null = null): Promise<void> {
+  await house.db.update(attempts).set({ state, trouble, changedAt: new Date() }).where(eq(attempts.id, attemptId));
+  house.live.tell(attemptId, { state, stage: null });
+}
+
+/** Keeps a result, its draft and the new state together or not at all. */
+async function keepResult(house: House, handInId: string, attemptId: string, given: ScaleResult): Promise<AttemptState> {
+  const result = scaleResultSchema.parse(given);
+  const state: AttemptState = result.capture.accepted ? 'measured' : 'refused';
+  return house.db.transaction(async (tx) => {
+    const [now] = await tx.select({ state: attempts.state }).from(attempts).where(eq(attempts.id, attemptId)).for('update');
+    // Cancelled while the result was on its way: the person's word counts.
+    if (now?.state !== 'measuring') return now?.state ?? 'cancelled';
+    await tx.delete(measurements).where(eq(measurements.attemptId, attemptId));
+    await tx.insert(measurements).values({ id: newId(), attemptId, version: SCALE_RESULT_VERSION, result });
+    let number: number | null = null;
+    if (state === 'measured') {
+      const [last] = await tx.select({ n: max(attempts.number) }).from(attempts).where(and(eq(attempts.handInId, handInId), ne(attempts.id, attemptId)));
+      number = (last?.n ?? 0) + 1;
+      await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, handInId));
+    }
+    await tx.insert(critiques).values({ attemptId }).onConflictDoNothing();
+    await tx.delete(critiqueItems).where(eq(critiqueItems.attemptId, attemptId));
+    if (result.findings.length > 0)
+      await tx.insert(critiqueItems).values(result.findings.map((original, i) => ({ attemptId, position: i + 1, original })));
+    await tx.update(attempts).set({ state, number, trouble: null, changedAt: new Date() }).where(eq(attempts.id, attemptId));
+    return state;
+  });
+}
+
+function troubleOf(error: unknown): string {
+  if (error instanceof UnusablePicture) return error.message;
+  if (error instanceof TaskTimedOut) return 'Measuring took longer than 30 seconds and was stopped. The picture is kept: try again.';
+  return 'Measuring this picture failed, and that is our fault. The picture is kept: try again.';
+}
+
+/** Measures an attempt that is queued. Never throws: what goes wrong becomes the attempt's state. */
+export async function measureAttempt(house: House, attemptId: string): Promise<void> {
+  const row = await load(house, attemptId);
+  if (!row) return;
+  // Taken in one step: the same job may have been sent twice, before and after a restart.
+  const taken = await house.db
+    .update(attempts)
+    .set({ state: 'measuring', changedAt: new Date() })
+    .where(and(eq(attempts.id, attemptId), eq(attempts.state, 'queued')))
+    .returning({ id: attempts.id });
+  if (taken.length === 0) return;
+  const abort = new AbortController();
+  house.live.running.set(attemptId, abort);
+  house.live.tell(attemptId, { state: 'measuring', stage: null });
+  const { attempt, exercise } = row;
+  const photo = { file: house.files.path(attempt.photoHash), orientation: attempt.orientation };
+  try {
+    const result = await house.pool.run(
+      {
+        task: 'measure-scale',
+        ...photo,
+        terms: exercise.terms,
+        numbering: row.class.numbering,
+        expected: { exercise: exercise.id, student: row.handIn.studentId },
+      },
+      { signal: abort.signal, onStage: (stage) => house.live.tell(attemptId, { state: 'measuring', stage }) },
+    );
+    const state = await keepResult(house, row.handIn.id, attemptId, result);
+    house.live.tell(attemptId, { state, stage: null });
+  } catch (error) {
+    if (error instanceof TaskCancelled) return;
+    if (!(error instanceof UnusablePicture)) console.error('measuring', attemptId, error);
+    await setState(house, attemptId, 'failed', troubleOf(error));
+    return;
+  } finally {
+    house.live.running.delete(attemptId);
+  }
+  await makePictures(house, attemptId, exercise.terms.steps, photo);
+}
+
+/** Pictures to look at come after the reading; an attempt without them is still whole. */
+async function makePictures(house: House, attemptId: string, steps: number, photo: { file: string; orientation: number }): Promise<void> {
+  try {
+    const { preview, strip } = await house.pool.run({ task: 'pictures', ...photo, steps });
+    const previewHash = await keepFile(house, preview, 'image/jpeg');
+    const stripHash = strip ? await keepFile(house, strip, 'image/jpeg') : null;
+    await house.db.update(attempts).set({ previewHash, stripHash }).where(eq(attempts.id, attemptId));
+    house.live.tell(attemptId, { state: 'measured', stage: 'pictures' });
+  } catch (error) {
+    console.error('pictures', attemptId, error);
+  }
+}
+
+/** At boot: whatever was waiting or under way when the process ended is measured now. */
+export async function takeUpAgain(house: House): Promise<number> {
+  const left = await house.db
+    .select({ id: attempts.id })
+    .from(attempts)
+    .where(inArray(attempts.state, ['received', 'queued', 'measuring']));
+  await house.db.update(attempts).set({ state: 'queued' }).where(inArray(attempts.state, ['received', 'measuring']));
+  for (const { id } of left) await house.queue.send({ attemptId: id });
+  return left.length;
+}

@@ -1,0 +1,61 @@
+/** The first teacher, classes, students and their codes. */
+import { asc, count, desc, eq, max } from 'drizzle-orm';
+import { classes, students, user } from '@/data/schema';
+import { newClassCode, newId, newPersonalCode } from '@/data/ids';
+import type { NumberingId } from '@/core/exercise/numbering';
+import { classOf, Refused, studentFor, type Teacher } from './actor';
+import type { House } from './house';
+import { emailSchema, nameSchema, passwordSchema } from './words';
+
+export async function isNewHouse(house: House): Promise<boolean> {
+  const [row] = await house.db.select({ n: count() }).from(user).where(eq(user.role, 'teacher'));
+  return (row?.n ?? 0) === 0;
+}
+
+/** Makes the first teacher; afterwards this door is closed for good. */
+export async function createFirstTeacher(house: House, name: string, email: string, password: string): Promise<string> {
+  if (!(await isNewHouse(house))) throw new Refused('There is a teacher already. Sign in instead.');
+  return house.auth.createTeacher(nameSchema.parse(name), emailSchema.parse(email), passwordSchema.parse(password));
+}
+
+export async function createClass(house: House, teacher: Teacher, name: string, numbering: NumberingId): Promise<string> {
+  const id = newId();
+  await house.db.insert(classes).values({ id, teacherId: teacher.userId, name: nameSchema.parse(name), numbering, code: newClassCode() });
+  return id;
+}
+
+export async function setNumbering(house: House, teacher: Teacher, classId: string, numbering: NumberingId): Promise<void> {
+  await classOf(house, teacher, classId);
+  await house.db.update(classes).set({ numbering }).where(eq(classes.id, classId));
+}
+
+export function classesOf(house: House, teacher: Teacher) {
+  return house.db.select().from(classes).where(eq(classes.teacherId, teacher.userId)).orderBy(desc(classes.createdAt));
+}
+
+export async function studentsOf(house: House, teacher: Teacher, classId: string) {
+  await classOf(house, teacher, classId);
+  return house.db.select().from(students).where(eq(students.classId, classId)).orderBy(asc(students.number));
+}
+
+/** Adds a student. The code is returned this once and is kept nowhere. */
+export async function addStudent(house: House, teacher: Teacher, classId: string, name: string) {
+  const own = await classOf(house, teacher, classId);
+  const displayName = nameSchema.parse(name);
+  const code = newPersonalCode();
+  const userId = await house.auth.createStudent(displayName, own.code, code);
+  const id = newId();
+  await house.db.transaction(async (tx) => {
+    const [last] = await tx.select({ n: max(students.number) }).from(students).where(eq(students.classId, classId));
+    await tx.insert(students).values({ id, classId, userId, name: displayName, number: (last?.n ?? 0) + 1 });
+  });
+  return { id, code };
+}
+
+/** A new personal code; the old one and all its sessions end. */
+export async function reissueCode(house: House, teacher: Teacher, studentId: string): Promise<string> {
+  const row = await studentFor(house, teacher, studentId);
+  const code = newPersonalCode();
+  await house.auth.reissueCode(row.student.userId, row.class.code, code);
+  return code;
+}

@@ -1,0 +1,70 @@
+/** A student's data out as a ZIP, and their deletion for good. */
+import { eq, inArray, or } from 'drizzle-orm';
+import yazl from 'yazl';
+import { attempts, critiqueItems, critiques, decisions, files, handIns, measurements, students, user } from '@/data/schema';
+import { studentFor, type Teacher } from './actor';
+import type { House } from './house';
+
+async function allOf(house: House, studentId: string) {
+  const ins = await house.db.select().from(handIns).where(eq(handIns.studentId, studentId));
+  const ids = ins.map((h) => h.id);
+  const tries = ids.length === 0 ? [] : await house.db.select().from(attempts).where(inArray(attempts.handInId, ids));
+  return { ins, tries };
+}
+
+/** Everything kept of a student: one JSON document and the photographs as they were stored. */
+export async function exportStudent(house: House, teacher: Teacher, studentId: string): Promise<{ name: string; stream: NodeJS.ReadableStream }> {
+  const own = await studentFor(house, teacher, studentId);
+  const { ins, tries } = await allOf(house, studentId);
+  const ids = tries.map((t) => t.id);
+  const some = ids.length > 0;
+  const record = {
+    student: { name: own.student.name, number: own.student.number, class: own.class.name },
+    handIns: ins,
+    attempts: tries,
+    measurements: some ? await house.db.select().from(measurements).where(inArray(measurements.attemptId, ids)) : [],
+    critiques: some ? await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids)) : [],
+    critiqueItems: some ? await house.db.select().from(critiqueItems).where(inArray(critiqueItems.attemptId, ids)) : [],
+    decisions: some ? await house.db.select().from(decisions).where(inArray(decisions.attemptId, ids)) : [],
+  };
+  const zip = new yazl.ZipFile();
+  zip.addBuffer(Buffer.from(JSON.stringify(record, null, 2)), 'record.json');
+  const types = new Map((await house.db.select().from(files)).map((f) => [f.hash, f.type]));
+  for (const hash of new Set(tries.map((t) => t.photoHash)))
+    zip.addFile(house.files.path(hash), `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`);
+  zip.end();
+  return { name: `student-${own.student.number}.zip`, stream: zip.outputStream };
+}
+
+/** Deletes a student, all rows of theirs and the files that nobody else uses. */
+export async function deleteStudent(house: House, teacher: Teacher, studentId: string): Promise<void> {
+  const own = await studentFor(house, teacher, studentId);
+  const { tries } = await allOf(house, studentId);
+  for (const t of tries) house.live.running.get(t.id)?.abort();
+  const hashes = [...new Set(tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)))];
+  await house.db.transaction(async (tx) => {
+    await tx.delete(students).where(eq(students.id, studentId));
+    await tx.delete(user).where(eq(user.id, own.student.userId));
+  });
+  for (const hash of hashes) await removeUnused(house, hash);
+}
+
+/** The row goes first: a file without a row is swept at the next start, a row without a file would be a broken promise. */
+async function removeUnused(house: House, hash: string): Promise<void> {
+  const [used] = await house.db
+    .select({ id: attempts.id })
+    .from(attempts)
+    .where(or(eq(attempts.photoHash, hash), eq(attempts.previewHash, hash), eq(attempts.stripHash, hash)))
+    .limit(1);
+  if (used) return;
+  await house.db.delete(files).where(eq(files.hash, hash));
+  await house.files.remove(hash);
+}
+
+/** Files that no row names, left by a process that was killed in between. */
+export async function sweepFiles(house: House): Promise<number> {
+  const known = new Set((await house.db.select({ hash: files.hash }).from(files)).map((f) => f.hash));
+  const lost = (await house.files.list()).filter((h) => !known.has(h));
+  for (const hash of lost) await house.files.remove(hash);
+  return lost.length;
+}

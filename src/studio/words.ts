@@ -1,0 +1,18 @@
+/** Schemas for what people type. Any Unicode is welcome; lengths count characters as people see them. */
+import { z } from 'zod';
+import { NUMBERING_IDS } from '@/core/exercise/numbering';
+
+const length = (s: string) => [...new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(s)].length;
+
+const words = (most: number, what: string) =>
+  z
+    .string()
+    .max(most * 20, `${what} is too long: keep it to ${most} characters.`)
+    .transform((s) => s.normalize('NFC').replace(/[\u0000-\u0008\u000b-\u001f\u007f]/g, '').trim())
+    .refine((s) => length(s) <= most, `${what} is too long: keep it to ${most} characters.`);
+
+export const nameSchema = words(80, 'This name').refine((s) => s !== '', 'Give a name.');
+export const textSchema = words(2000, 'This text');
+export const emailSchema = z.email('Give an e-mail address, such as name@studio.example.').max(254);
+export const passwordSchema = z.string().min(8, 'Use at least 8 characters.').max(200, 'Use at most 200 characters.');
+export const numberingSchema = z.enum(NUMBERING_IDS);
