@@ -14,6 +14,8 @@ const config: NextConfig = {
     'zxing-wasm',
   ],
   poweredByHeader: false,
+  // Types are checked by `npm test`; once is enough.
+  typescript: { ignoreBuildErrors: true },
   async headers() {
     return [
       {

@@ -3,7 +3,7 @@
  * outlines, so that no machine's own fonts can change a sheet.
  */
 import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
+import path from 'node:path';
 import { create, type Font } from 'fontkit';
 
 const SUBSETS = ['latin', 'latin-ext', 'greek', 'cyrillic'] as const;
@@ -16,7 +16,7 @@ export interface ShippedFont {
   readonly font: Font;
 }
 
-const require = createRequire(import.meta.url);
+const FOLDER = path.resolve(/*turbopackIgnore: true*/ process.cwd(), 'node_modules/@fontsource/source-sans-3/files');
 const loaded = new Map<Weight, ShippedFont[]>();
 
 /** The subsets of a weight, in the order in which a character is looked for. */
@@ -24,8 +24,7 @@ export function shippedFonts(weight: Weight): ShippedFont[] {
   let fonts = loaded.get(weight);
   if (!fonts) {
     fonts = SUBSETS.map((subset) => {
-      const file = `@fontsource/source-sans-3/files/source-sans-3-${subset}-${WEIGHTS[weight]}-normal.woff`;
-      const bytes = readFileSync(require.resolve(file));
+      const bytes = readFileSync(path.join(FOLDER, `source-sans-3-${subset}-${WEIGHTS[weight]}-normal.woff`));
       return { key: `${subset}-${WEIGHTS[weight]}`, bytes, font: create(bytes) as Font };
     });
     loaded.set(weight, fonts);

@@ -18,9 +18,9 @@ export async function createFirstTeacher(house: House, name: string, email: stri
   return house.auth.createTeacher(nameSchema.parse(name), emailSchema.parse(email), passwordSchema.parse(password));
 }
 
-export async function createClass(house: House, teacher: Teacher, name: string, numbering: NumberingId): Promise<string> {
+export async function createClass(house: House, teacher: Teacher, name: string, numbering: NumberingId, code = newClassCode()): Promise<string> {
   const id = newId();
-  await house.db.insert(classes).values({ id, teacherId: teacher.userId, name: nameSchema.parse(name), numbering, code: newClassCode() });
+  await house.db.insert(classes).values({ id, teacherId: teacher.userId, name: nameSchema.parse(name), numbering, code });
   return id;
 }
 
@@ -39,10 +39,9 @@ export async function studentsOf(house: House, teacher: Teacher, classId: string
 }
 
 /** Adds a student. The code is returned this once and is kept nowhere. */
-export async function addStudent(house: House, teacher: Teacher, classId: string, name: string) {
+export async function addStudent(house: House, teacher: Teacher, classId: string, name: string, code = newPersonalCode()) {
   const own = await classOf(house, teacher, classId);
   const displayName = nameSchema.parse(name);
-  const code = newPersonalCode();
   const userId = await house.auth.createStudent(displayName, own.code, code);
   const id = newId();
   await house.db.transaction(async (tx) => {

@@ -1,0 +1,42 @@
+import Link from 'next/link';
+import { cookies } from 'next/headers';
+import type { ReactNode } from 'react';
+import { SurroundSwitch } from '@/ui/SurroundSwitch';
+import { teacherOnly } from '../access';
+import { setSurround, signOut } from '../sign-in-actions';
+
+export const dynamic = 'force-dynamic';
+
+const PLACES = [
+  ['/', 'Today'],
+  ['/plan', 'Plan'],
+  ['/rack', 'Rack'],
+  ['/ledger', 'Ledger'],
+] as const;
+
+export default async function StudioLayout({ children }: { children: ReactNode }) {
+  const { teacher } = await teacherOnly();
+  const surround = (await cookies()).get('surround')?.value ?? 'middle';
+  return (
+    <div className="flex min-h-screen flex-col">
+      <header className="flex h-11 shrink-0 items-center gap-6 bg-l93 px-4">
+        <span className="font-semibold">Fair Grey</span>
+        <nav aria-label="Places" className="flex gap-1">
+          {PLACES.map(([href, name]) => (
+            <Link key={href} href={href} className="rounded-sm px-3 py-1 hover:bg-l80">
+              {name}
+            </Link>
+          ))}
+        </nav>
+        <div className="ml-auto flex items-center gap-4">
+          <SurroundSwitch start={surround} save={setSurround} />
+          <span className="quiet">{teacher.name}</span>
+          <form action={signOut}>
+            <button className="cursor-pointer rounded-sm px-2 py-1 text-13 hover:bg-l80">Sign out</button>
+          </form>
+        </div>
+      </header>
+      <main className="min-h-0 flex-1">{children}</main>
+    </div>
+  );
+}

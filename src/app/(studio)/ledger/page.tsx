@@ -1,0 +1,35 @@
+import Link from 'next/link';
+import { NUMBERINGS, NUMBERING_IDS } from '@/core/exercise/numbering';
+import { classesOf } from '@/studio/people';
+import { LedgerForm } from '@/ui/LedgerForm';
+import { teacherOnly } from '../../access';
+import { makeClass } from './actions';
+
+export default async function Ledger() {
+  const { house, teacher } = await teacherOnly();
+  const groups = await classesOf(house, teacher);
+  return (
+    <div className="grid gap-4 p-4 lg:grid-cols-[1fr_22rem]">
+      <section className="panel self-start">
+        <h1 className="mb-3 text-24 font-semibold">Ledger</h1>
+        {groups.length === 0 && <p>No class yet. Make the first one beside; students are added after that.</p>}
+        <ul className="grid gap-2">
+          {groups.map((g) => (
+            <li key={g.id}>
+              <Link href={`/ledger/${g.id}`} className="flex items-center justify-between rounded-sm bg-l97 p-3 hover:bg-l88">
+                <span className="font-semibold">{g.name}</span>
+                <span className="quiet">
+                  {NUMBERINGS[g.numbering]} · class code {g.code}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="panel self-start">
+        <h2 className="mb-3 text-18 font-semibold">A new class</h2>
+        <LedgerForm button="Make the class" label="Name of the class" choices={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]])} choiceLabel="How values are numbered" send={makeClass} />
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+import Link from 'next/link';
+import { exercisesOfTeacher, labelsOf } from '@/studio/exercises';
+import { classesOf } from '@/studio/people';
+import { waitingOf } from '@/studio/views';
+import { sayDay, sayMoment } from '@/ui/dates';
+import { Strip } from '@/ui/Strip';
+import { stripCells } from '@/ui/strip-cells';
+import { teacherOnly } from '../access';
+
+export default async function Today() {
+  const { house, teacher } = await teacherOnly();
+  const [waiting, work, groups] = await Promise.all([
+    waitingOf(house, teacher),
+    exercisesOfTeacher(house, teacher),
+    classesOf(house, teacher),
+  ]);
+  const numberingOf = new Map(groups.map((g) => [g.id, g.numbering]));
+  const due = work.filter((w) => w.exercise.dueAt !== null);
+  const first = waiting[0];
+  return (
+    <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
+      <section className="panel" aria-labelledby="waiting">
+        <div className="mb-3 flex items-center gap-4">
+          <h1 id="waiting" className="text-24 font-semibold">
+            {waiting.length === 0 ? 'Nothing waits' : `${waiting.length} ${waiting.length === 1 ? 'hand-in waits' : 'hand-ins wait'} for you`}
+          </h1>
+          {first && (
+            <Link href={`/table/${first.handIn.id}`} className="act ml-auto">
+              Begin with {first.student.name}
+            </Link>
+          )}
+        </div>
+        {waiting.length === 0 && <p>When a student hands in, it appears here with its measured strip.</p>}
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-3">
+          {waiting.map((w) => (
+            <li key={w.handIn.id}>
+              <Link href={`/table/${w.handIn.id}`} className="block rounded-sm bg-l97 p-3 hover:bg-l88">
+                <div className="mb-2 flex justify-between gap-2">
+                  <span className="truncate font-semibold">{w.student.name}</span>
+                  <span className="quiet shrink-0">{w.attempt.number ? `try ${w.attempt.number}` : 'sent on'}</span>
+                </div>
+                {w.result && w.result.steps.length > 0 ? (
+                  <Strip cells={stripCells(w.result, labelsOf(w.exercise.terms, numberingOf.get(w.exercise.classId) ?? 'white-is-one'))} />
+                ) : (
+                  <p className="quiet">{w.attempt.plea ?? 'No reading'}</p>
+                )}
+                <p className="quiet mt-1 truncate">
+                  {w.exercise.title}, {sayMoment(w.attempt.createdAt)}
+                </p>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="panel self-start" aria-labelledby="due">
+        <h2 id="due" className="mb-3 text-18 font-semibold">
+          Set and due
+        </h2>
+        {work.length === 0 && (
+          <p className="mb-3">
+            {groups.length === 0 ? 'Make a class in the Ledger, then set its first scale.' : 'No exercise is set yet.'}
+          </p>
+        )}
+        <ul className="grid gap-2">
+          {due.map(({ exercise, class: group }) => (
+            <li key={exercise.id}>
+              <Link href={`/rack/${group.id}`} className="block rounded-sm p-1 hover:bg-l88">
+                <span className="font-semibold">{exercise.title}</span>
+                <span className="quiet block">
+                  {group.name}, due {exercise.dueAt && sayDay(exercise.dueAt)}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+        <Link href={groups.length === 0 ? '/ledger' : '/plan/new'} className="calm mt-4 w-full">
+          {groups.length === 0 ? 'Make a class' : 'Set a scale'}
+        </Link>
+      </section>
+    </div>
+  );
+}

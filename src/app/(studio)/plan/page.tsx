@@ -1,0 +1,51 @@
+import Link from 'next/link';
+import { MEDIA } from '@/core/exercise/media';
+import { targetLightnesses } from '@/core/scale/targets';
+import { exercisesOfTeacher } from '@/studio/exercises';
+import { sayDay } from '@/ui/dates';
+import { cssGrey } from '@/ui/grey';
+import { teacherOnly } from '../../access';
+
+export default async function Plan() {
+  const { house, teacher } = await teacherOnly();
+  const work = await exercisesOfTeacher(house, teacher);
+  return (
+    <div className="p-4">
+      <section className="panel" aria-labelledby="plan">
+        <div className="mb-4 flex items-center">
+          <h1 id="plan" className="text-24 font-semibold">
+            Plan
+          </h1>
+          <Link href="/plan/new" className="act ml-auto">
+            Set a scale
+          </Link>
+        </div>
+        {work.length === 0 && <p>Nothing is set yet. Set a scale: the sheet is drawn while you choose.</p>}
+        <ul className="grid gap-2">
+          {work.map(({ exercise, class: group }) => {
+            const { steps, ends, order, spacing, medium } = exercise.terms;
+            return (
+              <li key={exercise.id}>
+                <Link href={`/plan/${exercise.id}`} className="grid grid-cols-[16rem_1fr_10rem_8rem] items-center gap-4 rounded-sm bg-l97 p-3 hover:bg-l88">
+                  <span className="flex h-8" aria-hidden>
+                    {targetLightnesses(steps, ends, order, spacing).map((l, i) => (
+                      <span key={i} className="flex-1" style={{ background: cssGrey(l) }} />
+                    ))}
+                  </span>
+                  <span>
+                    <span className="font-semibold">{exercise.title}</span>
+                    <span className="quiet block">
+                      {steps} steps in {MEDIA[medium].name}
+                    </span>
+                  </span>
+                  <span>{group.name}</span>
+                  <span className="quiet">{exercise.dueAt ? `due ${sayDay(exercise.dueAt)}` : 'no date'}</span>
+                </Link>
+              </li>
+            );
+          })}
+        </ul>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,99 @@
+import Link from 'next/link';
+import { labelsOf } from '@/studio/exercises';
+import { classesOf } from '@/studio/people';
+import { rackOf } from '@/studio/views';
+import { sayDay } from '@/ui/dates';
+import { StateMark } from '@/ui/StateMark';
+import { Strip } from '@/ui/Strip';
+import { stripCells } from '@/ui/strip-cells';
+import { orNotFound, teacherOnly } from '../../../access';
+
+export default async function Rack({ params }: { params: Promise<{ classId: string }> }) {
+  const { house, teacher } = await teacherOnly();
+  const { classId } = await params;
+  const [rack, groups] = await Promise.all([orNotFound(rackOf(house, teacher, classId)), classesOf(house, teacher)]);
+  const shown = rack.exercises.slice(0, 4);
+  return (
+    <div className="p-4">
+      <section className="panel" aria-labelledby="rack">
+        <div className="mb-3 flex items-center gap-3">
+          <h1 id="rack" className="text-24 font-semibold">
+            {rack.class.name}
+          </h1>
+          {groups
+            .filter((g) => g.id !== classId)
+            .map((g) => (
+              <Link key={g.id} href={`/rack/${g.id}`} className="rounded-sm px-2 py-1 hover:bg-l80">
+                {g.name}
+              </Link>
+            ))}
+          <p className="quiet ml-auto">
+            Under each cell: straight mark on its value, triangle off it (left too dark, right too light), double line too close, cross the wrong way round, wave streaky
+          </p>
+        </div>
+        {rack.students.length === 0 && (
+          <p>
+            No students yet. <Link href={`/ledger/${classId}`} className="underline">Add them in the Ledger.</Link>
+          </p>
+        )}
+        {rack.students.length > 0 && shown.length === 0 && (
+          <p>
+            Nothing is set for this class. <Link href="/plan/new" className="underline">Set a scale.</Link>
+          </p>
+        )}
+        {rack.students.length > 0 && shown.length > 0 && (
+          <table className="w-full border-separate border-spacing-x-3 border-spacing-y-1">
+            <thead>
+              <tr>
+                <th className="w-44 text-left font-normal">
+                  <span className="sr-only">Student</span>
+                </th>
+                {shown.map((e) => (
+                  <th key={e.id} scope="col" className="max-w-72 text-left font-semibold">
+                    <Link href={`/plan/${e.id}`} className="hover:underline">
+                      {e.title}
+                    </Link>
+                    <span className="quiet ml-2 font-normal">{e.dueAt && `due ${sayDay(e.dueAt)}`}</span>
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {rack.students.map((s) => (
+                <tr key={s.id}>
+                  <th scope="row" className="max-w-44 truncate text-left font-normal">
+                    {s.name}
+                  </th>
+                  {shown.map((e) => {
+                    const cell = rack.cells.find((c) => c.studentId === s.id && c.exerciseId === e.id);
+                    if (!cell?.handInId)
+                      return (
+                        <td key={e.id}>
+                          <StateMark state="open" />
+                        </td>
+                      );
+                    return (
+                      <td key={e.id}>
+                        <Link href={`/table/${cell.handInId}`} className="grid grid-cols-[minmax(8rem,15rem)_auto] items-center gap-3 rounded-sm bg-l97 px-2 py-1 hover:bg-l88" aria-label={`${s.name}: ${e.title}`}>
+                          {cell.result && cell.result.steps.length > 0 && !cell.refused ? (
+                            <Strip cells={stripCells(cell.result, labelsOf(e.terms, rack.class.numbering))} height={26} />
+                          ) : (
+                            <span className="h-9" />
+                          )}
+                          <span>
+                            <StateMark state={cell.refused ? 'refused' : cell.state} />
+                            {cell.attempt !== null && cell.attempt > 1 && <span className="quiet block">try {cell.attempt}</span>}
+                          </span>
+                        </Link>
+                      </td>
+                    );
+                  })}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+    </div>
+  );
+}

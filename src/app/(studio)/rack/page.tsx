@@ -1,0 +1,9 @@
+import { redirect } from 'next/navigation';
+import { classesOf } from '@/studio/people';
+import { teacherOnly } from '../../access';
+
+export default async function Racks() {
+  const { house, teacher } = await teacherOnly();
+  const [first] = await classesOf(house, teacher);
+  redirect(first ? `/rack/${first.id}` : '/ledger');
+}

@@ -1,0 +1,38 @@
+import { targetLightnesses } from '@/core/scale/targets';
+import { tableOf } from '@/studio/views';
+import { CritiqueTable } from '@/ui/CritiqueTable';
+import { orNotFound, teacherOnly } from '../../../access';
+import { changeItem, changeWord, giveVerdict, measureOnceMore, withdrawVerdict } from '../actions';
+
+interface Props {
+  readonly params: Promise<{ handInId: string }>;
+  readonly searchParams: Promise<{ attempt?: string }>;
+}
+
+export default async function Table({ params, searchParams }: Props) {
+  const { house, teacher } = await teacherOnly();
+  const { handInId } = await params;
+  const table = await orNotFound(tableOf(house, teacher, handInId));
+  const wanted = (await searchParams).attempt;
+  const shown = table.attempts.find((a) => a.id === wanted) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
+  const { terms } = table.exercise;
+  return (
+    <CritiqueTable
+      key={shown?.id ?? 'none'}
+      handInId={handInId}
+      student={table.student.name}
+      title={table.exercise.title}
+      state={table.handIn.state}
+      labels={table.labels}
+      targets={targetLightnesses(terms.steps, terms.ends, terms.order, terms.spacing)}
+      perRow={terms.steps > 9 ? Math.ceil(terms.steps / 2) : terms.steps}
+      attempts={table.attempts.map((a) => ({ id: a.id, number: a.number, state: a.state }))}
+      shown={shown}
+      isCurrent={shown !== null && shown.id === table.currentId}
+      previous={table.previous}
+      next={table.next}
+      place={`${table.position} of ${table.total}`}
+      actions={{ changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore }}
+    />
+  );
+}

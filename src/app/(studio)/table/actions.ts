@@ -1,0 +1,36 @@
+'use server';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { VERDICTS } from '@/data/schema';
+import { decide, editItem, setWord, withdraw } from '@/studio/critiquing';
+import { tryAgain } from '@/studio/receive';
+import { teacherOnly } from '../../access';
+import { outcome, type Outcome } from '../../outcome';
+
+const edit = z.object({ say: z.string().optional(), action: z.string().optional(), dropped: z.boolean().optional() });
+
+async function act(work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<void>): Promise<Outcome> {
+  const at = await teacherOnly();
+  const done = await outcome(async () => {
+    await work(at);
+    return null;
+  });
+  revalidatePath('/', 'layout');
+  return done;
+}
+
+export async function changeItem(attemptId: string, position: number, change: unknown): Promise<Outcome> {
+  return act(({ house, teacher }) => editItem(house, teacher, attemptId, z.number().int().parse(position), edit.parse(change)));
+}
+export async function changeWord(attemptId: string, word: string): Promise<Outcome> {
+  return act(({ house, teacher }) => setWord(house, teacher, attemptId, z.string().parse(word)));
+}
+export async function giveVerdict(attemptId: string, verdict: string): Promise<Outcome> {
+  return act(({ house, teacher }) => decide(house, teacher, attemptId, z.enum(VERDICTS).parse(verdict)));
+}
+export async function withdrawVerdict(attemptId: string): Promise<Outcome> {
+  return act(({ house, teacher }) => withdraw(house, teacher, attemptId));
+}
+export async function measureOnceMore(attemptId: string): Promise<Outcome> {
+  return act(({ house, teacher }) => tryAgain(house, teacher, attemptId));
+}

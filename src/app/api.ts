@@ -1,0 +1,26 @@
+/** Route handlers answer with data or with 404; what fails is one sentence. */
+import { type Actor, NotFound, Refused } from '@/studio/actor';
+import type { House } from '@/studio/house';
+import { UnusablePicture } from '@/workers/decode';
+import { visitor } from './access';
+import { sayError } from './outcome';
+
+export const nothingHere = () => new Response('Not found', { status: 404 });
+
+/** Runs a handler for whoever is signed in; nobody, or somebody who may not, finds nothing. */
+export async function answer(handle: (house: House, actor: Actor) => Promise<Response>): Promise<Response> {
+  try {
+    const { house, actor } = await visitor();
+    return actor ? await handle(house, actor) : nothingHere();
+  } catch (error) {
+    if (error instanceof NotFound) return nothingHere();
+    const theirs = error instanceof Refused || error instanceof UnusablePicture;
+    return Response.json({ say: sayError(error) }, { status: theirs ? 422 : 500 });
+  }
+}
+
+/** A post that another site's page sent with the visitor's cookies. */
+export function fromElsewhere(request: Request): boolean {
+  const origin = request.headers.get('origin');
+  return origin !== null && new URL(origin).host !== request.headers.get('host');
+}

@@ -1,0 +1,90 @@
+import { MEDIA } from '@/core/exercise/media';
+import { orderOfWork } from '@/core/exercise/order-of-work';
+import { targetLightnesses } from '@/core/scale/targets';
+import { myExercise } from '@/studio/views';
+import { AttemptNow } from '@/ui/AttemptNow';
+import { sayDay } from '@/ui/dates';
+import { cssGrey } from '@/ui/grey';
+import { HandInPhoto } from '@/ui/HandInPhoto';
+import { Letter } from '@/ui/Letter';
+import { StateMark } from '@/ui/StateMark';
+import { orNotFound, studentOnly } from '../../access';
+import { measureAgain, sendAnyway, stopMeasuring } from '../actions';
+
+export default async function MyExercise({ params }: { params: Promise<{ exerciseId: string }> }) {
+  const { house, student } = await studentOnly();
+  const { exerciseId } = await params;
+  const mine = await orNotFound(myExercise(house, student, exerciseId));
+  const { exercise, labels, attempts } = mine;
+  const { terms } = exercise;
+  const newest = attempts.at(-1) ?? null;
+  const letters = attempts.filter((a) => a.letter !== null);
+  const underWay = newest !== null && ['received', 'queued', 'measuring'].includes(newest.state);
+  return (
+    <div className="grid gap-3">
+      <section className="panel">
+        <div className="flex items-start justify-between gap-2">
+          <h1 className="text-24 font-semibold leading-tight">{exercise.title}</h1>
+          <StateMark state={mine.state} />
+        </div>
+        <p className="quiet mb-3">{exercise.dueAt && `due ${sayDay(exercise.dueAt)}`}</p>
+        {newest && (
+          <div className="mb-3">
+            <AttemptNow attempt={newest} stop={stopMeasuring} again={measureAgain} anyway={sendAnyway} />
+          </div>
+        )}
+        {mine.state !== 'passed' && !underWay && (
+          <HandInPhoto exerciseId={exercise.id} practice={house.settings.demo} again={attempts.length > 0} />
+        )}
+      </section>
+      {letters.length > 0 && (
+        <section className="panel grid gap-6 bg-l97" aria-label="Critique">
+          {[...letters].reverse().map((a) => (
+            <div key={a.id}>
+              <h2 className="label">{a.number ? `Try ${a.number}` : 'The picture you sent on'}</h2>
+              {a.letter && <Letter letter={a.letter} labels={labels} />}
+            </div>
+          ))}
+        </section>
+      )}
+      {attempts.length > 1 && (
+        <section className="panel" aria-label="Attempts side by side">
+          <h2 className="label">Side by side</h2>
+          <div className="grid grid-cols-2 gap-2">
+            {attempts
+              .filter((a) => a.hasPreview)
+              .slice(-2)
+              .map((a) => (
+                <figure key={a.id}>
+                  {/* eslint-disable-next-line @next/next/no-img-element */}
+                  <img src={`/picture/${a.id}/preview`} alt={a.number ? `Try ${a.number}` : 'A picture that was refused'} className="w-full" />
+                  <figcaption className="quiet mt-1">{a.number ? `Try ${a.number}` : 'refused'}</figcaption>
+                </figure>
+              ))}
+          </div>
+        </section>
+      )}
+      <section className="panel">
+        <h2 className="mb-2 text-18 font-semibold">The steps</h2>
+        <div className="mb-3 flex">
+          {targetLightnesses(terms.steps, terms.ends, terms.order, terms.spacing).map((l, i) => (
+            <span key={i} className="flex-1 text-center text-13">
+              <span className="block h-10" style={{ background: cssGrey(l) }} />
+              {labels[i]}
+            </span>
+          ))}
+        </div>
+        {exercise.note && <p className="mb-3 whitespace-pre-wrap font-letter text-18">{exercise.note}</p>}
+        <ol className="mb-3 list-decimal space-y-1 pl-5">
+          {orderOfWork(terms.steps, terms.order, terms.workOrder, labels).map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ol>
+        <p className="trouble mb-3">{MEDIA[terms.medium].caution}</p>
+        <a className="calm w-full" href={`/sheet/${exercise.id}`}>
+          My worksheet to print
+        </a>
+      </section>
+    </div>
+  );
+}

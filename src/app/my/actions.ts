@@ -1,0 +1,25 @@
+'use server';
+import { revalidatePath } from 'next/cache';
+import { cancel, lookAnyway, tryAgain } from '@/studio/receive';
+import { studentOnly } from '../access';
+import { outcome, type Outcome } from '../outcome';
+
+async function act(work: (at: Awaited<ReturnType<typeof studentOnly>>) => Promise<void>): Promise<Outcome> {
+  const at = await studentOnly();
+  const done = await outcome(async () => {
+    await work(at);
+    return null;
+  });
+  revalidatePath('/my', 'layout');
+  return done;
+}
+
+export async function stopMeasuring(attemptId: string): Promise<Outcome> {
+  return act(({ house, student }) => cancel(house, student, attemptId));
+}
+export async function measureAgain(attemptId: string): Promise<Outcome> {
+  return act(({ house, student }) => tryAgain(house, student, attemptId));
+}
+export async function sendAnyway(attemptId: string, word: string): Promise<Outcome> {
+  return act(({ house, student }) => lookAnyway(house, student, attemptId, word));
+}

@@ -1,0 +1,45 @@
+/** Streams the one file of a form to disk, so that a large photograph never stands whole in memory twice. */
+import { createWriteStream } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import path from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import busboy from 'busboy';
+import { newId } from '@/data/ids';
+import { Refused } from '@/studio/actor';
+import { MAX_UPLOAD_BYTES } from '@/studio/receive';
+
+const TOO_LARGE = 'This file is larger than 40 MB: send the photograph as the phone took it.';
+const NO_FILE = 'No picture came with this: choose a photograph and send it once more.';
+const CUT_OFF = 'The picture did not come through whole: send it once more.';
+
+/** Path of the uploaded file; the caller removes it. Throws Refused with words for the sender. */
+export async function takeUpload(request: Request, folder: string): Promise<string> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!request.body || !type.startsWith('multipart/form-data')) throw new Refused(NO_FILE);
+  const file = path.join(folder, `upload-${newId()}`);
+  const parser = busboy({ headers: { 'content-type': type }, limits: { files: 1, fileSize: MAX_UPLOAD_BYTES, fields: 4 } });
+  let taken: Promise<void> | null = null;
+  let tooLarge = false;
+  parser.on('file', (_name, stream) => {
+    stream.on('limit', () => {
+      tooLarge = true;
+    });
+    taken = pipeline(stream, createWriteStream(file));
+    // Looked at below; this keeps a cut-off body from ending the process meanwhile.
+    taken.catch(() => undefined);
+  });
+  try {
+    await pipeline(Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]), parser);
+    if (!taken) throw new Refused(NO_FILE);
+    await (taken as Promise<void>);
+  } catch (error) {
+    await rm(file, { force: true });
+    throw error instanceof Refused ? error : new Refused(CUT_OFF);
+  }
+  if (tooLarge) {
+    await rm(file, { force: true });
+    throw new Refused(TOO_LARGE);
+  }
+  return file;
+}

@@ -1,0 +1,102 @@
+/** Builds the sample world: sheets printed, painted and photographed by the devices, measured by the real code. */
+import { rm, writeFile } from 'node:fs/promises';
+import path from 'node:path';
+import { eq } from 'drizzle-orm';
+import { defaultScale } from '@/core/exercise/scale';
+import { students, user } from '@/data/schema';
+import { newId } from '@/data/ids';
+import { planFor } from '@/devices/paint-conditions';
+import { attemptFor, exerciseFor, type Student, type Teacher } from '@/studio/actor';
+import { currentAttempt, decide, setWord } from '@/studio/critiquing';
+import { setExercise, sheetOf } from '@/studio/exercises';
+import type { House } from '@/studio/house';
+import { measureAttempt } from '@/studio/measuring';
+import { addStudent, createClass, createFirstTeacher } from '@/studio/people';
+import { receivePhoto } from '@/studio/receive';
+import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
+
+const LANES = 2;
+const DAY_MS = 24 * 3_600_000;
+
+interface Place {
+  readonly house: House;
+  readonly teacher: Teacher;
+  readonly classId: string;
+  readonly exerciseId: string;
+}
+
+async function shoot({ house, exerciseId }: Place, student: Student, shot: DemoShot, seed: number): Promise<string> {
+  const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
+  const own = await exerciseFor(house, student, exerciseId);
+  const { terms } = own.exercise;
+  const bytes = await house.pool.run(
+    {
+      task: 'practice',
+      sheet: sheetOf(own, own.exercise.title, terms, row ?? null),
+      steps: terms.steps,
+      paper: terms.paper,
+      plan: planFor(shot.paint, terms.steps, seed),
+      condition: shot.camera,
+      seed,
+      megapixels: 12,
+      orientation: seed % 2 === 0 ? 6 : 1,
+      location: true,
+    },
+    { limitMs: 120_000 },
+  );
+  const file = path.join(house.files.incoming, `demo-${newId()}`);
+  await writeFile(file, bytes);
+  try {
+    const { attemptId } = await receivePhoto(house, student, exerciseId, file);
+    await measureAttempt(house, attemptId);
+    return attemptId;
+  } finally {
+    await rm(file, { force: true });
+  }
+}
+
+async function handIn(place: Place, who: DemoStudent, student: Student, seed: number): Promise<void> {
+  const { house, teacher } = place;
+  for (const [i, shot] of who.shots.entries()) {
+    const attemptId = await shoot(place, student, shot, seed + 50 * i);
+    const last = i === who.shots.length - 1;
+    const verdict = last ? who.end : 'again';
+    if (verdict === 'waiting') continue;
+    const { handIn: row } = await attemptFor(house, teacher, attemptId);
+    const current = await currentAttempt(house, row.id);
+    if (current?.id !== attemptId) continue;
+    const word = verdict === 'passed' ? 'A calm, even scale. Keep it: you will hold it against your next study.' : 'Nearly there. One thing at a time, and bring it next week.';
+    await setWord(house, teacher, attemptId, word);
+    await decide(house, teacher, attemptId, verdict === 'passed' ? 'pass' : 'again');
+  }
+}
+
+/** Fills an empty house; `tell` hears what is being done. */
+export async function buildSampleWorld(house: House, tell: (line: string) => void): Promise<void> {
+  const userId = await createFirstTeacher(house, TEACHER.name, TEACHER.email, TEACHER.password);
+  const teacher: Teacher = { role: 'teacher', userId, name: TEACHER.name };
+  const classId = await createClass(house, teacher, CLASS.name, 'white-is-one', CLASS.code);
+  const exerciseId = await setExercise(house, teacher, classId, {
+    title: 'Nine greys from white to black',
+    note: 'Mix the two ends first and put them side by side. Black is strong: a pin’s head of it goes a long way.',
+    dueAt: new Date(Date.now() + 2 * DAY_MS),
+    terms: defaultScale('gouache', 9),
+  });
+  const place: Place = { house, teacher, classId, exerciseId };
+  const queue: (() => Promise<void>)[] = [];
+  for (const [i, who] of STUDENTS.entries()) {
+    const { id } = await addStudent(house, teacher, classId, who.name, who.code);
+    const [row] = await house.db.select({ userId: students.userId }).from(students).innerJoin(user, eq(students.userId, user.id)).where(eq(students.id, id));
+    const student: Student = { role: 'student', userId: row?.userId ?? '', studentId: id, classId, name: who.name };
+    if (who.shots.length > 0)
+      queue.push(async () => {
+        tell(`${who.name} paints, photographs and hands in`);
+        await handIn(place, who, student, 100 + i);
+      });
+  }
+  await Promise.all(
+    Array.from({ length: LANES }, async () => {
+      for (let next = queue.shift(); next; next = queue.shift()) await next();
+    }),
+  );
+}

@@ -1,0 +1,270 @@
+'use client';
+/** The Table: one hand-in under critique, worked with two hands on the keyboard. */
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { HEADLINES } from '@/core/critique/scale-critique';
+import type { AttemptState, HandInState } from '@/data/schema';
+import type { AttemptView } from '@/studio/views';
+import { FindingRow } from './FindingRow';
+import { GapLadder } from './GapLadder';
+import { KeyList } from './KeyList';
+import { StateMark } from './StateMark';
+import { StripCompare } from './StripCompare';
+import { useKeys } from './use-keys';
+import { ValueRuler } from './ValueRuler';
+
+type Answer = { readonly ok: true; readonly value: null } | { readonly ok: false; readonly say: string };
+
+interface Props {
+  readonly handInId: string;
+  readonly student: string;
+  readonly title: string;
+  readonly state: HandInState;
+  readonly labels: readonly string[];
+  readonly targets: readonly number[];
+  readonly perRow: number;
+  readonly attempts: readonly { readonly id: string; readonly number: number | null; readonly state: AttemptState }[];
+  readonly shown: AttemptView | null;
+  readonly isCurrent: boolean;
+  readonly previous: string | null;
+  readonly next: string | null;
+  readonly place: string;
+  readonly actions: {
+    changeItem(attemptId: string, position: number, change: { say?: string; action?: string; dropped?: boolean }): Promise<Answer>;
+    changeWord(attemptId: string, word: string): Promise<Answer>;
+    giveVerdict(attemptId: string, verdict: string): Promise<Answer>;
+    withdrawVerdict(attemptId: string): Promise<Answer>;
+    measureOnceMore(attemptId: string): Promise<Answer>;
+  };
+}
+
+const KEYS = [
+  ['→', 'next hand-in'],
+  ['←', 'the one before'],
+  ['↓ ↑', 'next finding, the one before'],
+  ['d', 'drop the finding, or take it back in'],
+  ['e', 'edit the finding'],
+  ['p', 'pass'],
+  ['g', 'once more'],
+  ['w', 'withdraw the decision'],
+  ['hold s', 'squint'],
+  ['hold o', 'the photograph as it came'],
+  ['?', 'these keys'],
+] as const;
+
+export function CritiqueTable(props: Props) {
+  const { shown, labels, actions, isCurrent } = props;
+  const router = useRouter();
+  const [chosen, setChosen] = useState(0);
+  const [editing, setEditing] = useState<number | null>(null);
+  const [squint, setSquint] = useState(false);
+  const [original, setOriginal] = useState(false);
+  const [help, setHelp] = useState(false);
+  const [all, setAll] = useState(false);
+  const [trouble, setTrouble] = useState('');
+  const [busy, start] = useTransition();
+
+  const result = shown?.result ?? null;
+  const items = shown?.critique?.items ?? [];
+  const works = items.filter((i) => i.original.kind === 'works');
+  const fixes = items.filter((i) => i.original.kind === 'fix');
+  const headlines = all ? fixes : fixes.slice(0, HEADLINES);
+  const visible = [...works, ...headlines];
+  const pick = visible[chosen];
+  const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
+  const lit = pick?.original.where.steps ?? [];
+  const numberUp = (shown?.number ?? 0) > 0 ? `Try ${shown?.number}` : 'Photograph';
+
+  const run = (work: () => Promise<Answer>) =>
+    start(async () => {
+      const answer = await work();
+      setTrouble(answer.ok ? '' : answer.say);
+      router.refresh();
+    });
+  const go = (id: string | null) => id && router.push(`/table/${id}`);
+  const verdict = (v: string) => shown && !frozen && run(() => actions.giveVerdict(shown.id, v));
+  const change = (position: number, c: Parameters<Props['actions']['changeItem']>[2]) => shown && run(() => actions.changeItem(shown.id, position, c));
+
+  useKeys(
+    {
+      ArrowRight: () => go(props.next),
+      ArrowLeft: () => go(props.previous),
+      ArrowDown: () => setChosen((c) => Math.min(visible.length - 1, c + 1)),
+      ArrowUp: () => setChosen((c) => Math.max(0, c - 1)),
+      d: () => pick && !frozen && change(pick.position, { dropped: !pick.dropped }),
+      e: () => pick && !frozen && setEditing(pick.position),
+      p: () => verdict('pass'),
+      g: () => verdict('again'),
+      w: () => shown?.verdict && run(() => actions.withdrawVerdict(shown.id)),
+      '?': () => setHelp(true),
+    },
+    { s: setSquint, o: setOriginal },
+  );
+
+  return (
+    <div className="grid h-[calc(100vh-44px)] min-h-[640px] grid-cols-[minmax(0,1fr)_21rem]">
+      <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
+        {original && shown?.hasPreview ? (
+          // eslint-disable-next-line @next/next/no-img-element
+          <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="h-full w-full object-contain" />
+        ) : result && result.steps.length > 0 ? (
+          <>
+            <div className="px-4 pt-3">
+              <StripCompare picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null} targets={props.targets} perRow={props.perRow} squint={squint} lit={lit} />
+            </div>
+            <div className="mx-4 mb-3 mt-3 min-h-0 flex-1 bg-l93">
+              <ValueRuler
+                steps={result.steps.map((s, i) => ({
+                  label: labels[i] ?? '',
+                  lightness: s.lightness,
+                  target: s.target,
+                  uncertainty: s.ownUncertainty,
+                  off: s.flags.includes('off_target'),
+                }))}
+                lit={lit}
+                onPick={(step) => {
+                  const at = visible.findIndex((i) => i.original.where.steps.includes(step));
+                  if (at >= 0) setChosen(at);
+                }}
+              />
+            </div>
+          </>
+        ) : (
+          <div className="m-4 grid flex-1 place-items-center">
+            {shown?.hasPreview && (
+              // eslint-disable-next-line @next/next/no-img-element
+              <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="max-h-[70vh] max-w-full" />
+            )}
+          </div>
+        )}
+      </section>
+      <aside className="flex min-h-0 flex-col gap-2 overflow-y-auto bg-l93 p-3" aria-label="Critique">
+        <div className="flex items-center gap-2">
+          <h1 className="truncate text-18 font-semibold">{props.student}</h1>
+          <span className="quiet ml-auto shrink-0">{props.place}</span>
+          <button type="button" className="cursor-pointer rounded-sm border border-l37 px-2 text-13" aria-label="Keys" onClick={() => setHelp(true)}>
+            ?
+          </button>
+        </div>
+        <p className="quiet -mt-2 flex items-center justify-between gap-2">
+          <span className="truncate">{props.title}</span>
+          <StateMark state={props.state} />
+        </p>
+        {props.attempts.length > 1 && (
+          <nav aria-label="Attempts" className="flex flex-wrap gap-1 text-13">
+            {props.attempts.map((a) => (
+              <Link key={a.id} href={`/table/${props.handInId}?attempt=${a.id}`} aria-current={a.id === shown?.id} className={`rounded-sm px-2 py-0.5 ${a.id === shown?.id ? 'bg-l20 text-l97' : 'bg-l88'}`}>
+                {a.number ? `Try ${a.number}` : a.state}
+              </Link>
+            ))}
+          </nav>
+        )}
+        {shown?.plea && <blockquote className="border-l-4 border-l50 pl-2 font-letter">“{shown.plea}”</blockquote>}
+        {result && !result.capture.accepted && (
+          <div className="trouble">
+            <p className="font-semibold">The picture was refused</p>
+            {result.capture.issues.map((i) => (
+              <p key={i.code + (i.box ? String(i.box.x) : '')}>{i.say}</p>
+            ))}
+          </div>
+        )}
+        {shown?.state === 'failed' && (
+          <div className="trouble">
+            <p>{shown.trouble}</p>
+            <button type="button" className="calm mt-2" onClick={() => run(() => actions.measureOnceMore(shown.id))}>
+              Try again
+            </button>
+          </div>
+        )}
+        {result && result.steps.length > 0 && (
+          <GapLadder labels={labels} lightness={result.steps.map((s) => s.lightness)} flagged={result.gaps.map((g) => g.flags.length > 0)} />
+        )}
+        {works.length > 0 && (
+          <div>
+            <h2 className="label">What works</h2>
+            {works.map((item, i) => (
+              <FindingRow key={item.position} item={item} frozen={frozen} chosen={chosen === i} editing={editing === item.position} onChoose={() => setChosen(i)} onEdit={(o) => setEditing(o ? item.position : null)} onChange={(c) => change(item.position, c)} />
+            ))}
+          </div>
+        )}
+        {fixes.length > 0 && (
+          <div>
+            <h2 className="label">To mend</h2>
+            {headlines.map((item, i) => (
+              <FindingRow key={item.position} item={item} frozen={frozen} chosen={chosen === works.length + i} editing={editing === item.position} onChoose={() => setChosen(works.length + i)} onEdit={(o) => setEditing(o ? item.position : null)} onChange={(c) => change(item.position, c)} />
+            ))}
+            {fixes.length > HEADLINES && (
+              <button type="button" className="cursor-pointer text-13 underline" onClick={() => setAll(!all)}>
+                {all ? 'Fold the rest away' : `${fixes.length - HEADLINES} more`}
+              </button>
+            )}
+          </div>
+        )}
+        {shown?.critique && (
+          <label>
+            <span className="label">Your own word</span>
+            <textarea
+              className="field font-letter"
+              rows={2}
+              defaultValue={shown.critique.word}
+              disabled={frozen}
+              onBlur={(e) => e.target.value !== shown.critique?.word && run(() => actions.changeWord(shown.id, e.target.value))}
+            />
+          </label>
+        )}
+        {trouble && (
+          <p role="alert" className="trouble">
+            {trouble}
+          </p>
+        )}
+        {result && result.steps.length > 0 && (
+          <details className="text-13">
+            <summary className="cursor-pointer">The readings as a table</summary>
+            <table className="mt-1 w-full text-right">
+              <thead>
+                <tr>
+                  <th className="text-left">Step</th>
+                  <th>L*</th>
+                  <th>wanted</th>
+                  <th>± L*</th>
+                </tr>
+              </thead>
+              <tbody>
+                {result.steps.map((s, i) => (
+                  <tr key={s.index}>
+                    <td className="text-left">{labels[i]}</td>
+                    <td>{s.lightness.toFixed(1)}</td>
+                    <td>{s.target.toFixed(1)}</td>
+                    <td>{s.uncertainty.toFixed(1)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            <p className="quiet mt-1">{numberUp}: calibrated on a nominal card. The ± holds how printers differ; the band on the ruler is what two steps do not share.</p>
+          </details>
+        )}
+        <div className="sticky bottom-0 -mx-3 -mb-3 mt-auto flex gap-2 bg-l93 p-3">
+          {shown?.verdict && isCurrent ? (
+            <button type="button" className="calm w-full" disabled={busy} onClick={() => run(() => actions.withdrawVerdict(shown.id))}>
+              Withdraw “{shown.verdict === 'pass' ? 'pass' : 'once more'}” <kbd>w</kbd>
+            </button>
+          ) : (
+            isCurrent &&
+            props.state === 'waiting' && (
+              <>
+                <button type="button" className="calm flex-1" disabled={busy} onClick={() => verdict('again')}>
+                  Once more <kbd>g</kbd>
+                </button>
+                <button type="button" className="act flex-1" disabled={busy} onClick={() => verdict('pass')}>
+                  Pass <kbd className="text-l10">p</kbd>
+                </button>
+              </>
+            )
+          )}
+        </div>
+      </aside>
+      <KeyList keys={KEYS} open={help} onOpenChange={setHelp} />
+    </div>
+  );
+}

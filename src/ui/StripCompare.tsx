@@ -1,0 +1,38 @@
+'use client';
+/** The painted strip, straightened, over the greys that were wanted; cells meet so that a right value loses its seam. */
+import { cssGrey } from './grey';
+
+interface Props {
+  readonly picture: string | null;
+  readonly targets: readonly number[];
+  readonly perRow: number;
+  readonly squint: boolean;
+  readonly lit: readonly number[];
+}
+
+export function StripCompare({ picture, targets, perRow, squint, lit }: Props) {
+  return (
+    <figure className="m-0" aria-label="Painted strip above, wanted greys below">
+      <svg width={0} height={0} aria-hidden className="absolute">
+        {/* Squinting fuses light, not codes: the blur works on linear values. */}
+        <filter id="squint" colorInterpolationFilters="linearRGB" x="0" y="0" width="1" height="1">
+          <feGaussianBlur stdDeviation="9" edgeMode="duplicate" />
+        </filter>
+      </svg>
+      {picture ? (
+        // eslint-disable-next-line @next/next/no-img-element
+        <img src={picture} alt="The painted strip, straightened" className="block h-auto w-full" style={squint ? { filter: 'url(#squint)' } : undefined} />
+      ) : (
+        <div className="flex aspect-[182/34] w-full items-center justify-center bg-l70 text-l10">The straightened strip is being made …</div>
+      )}
+      <div className="flex h-[72px] px-[1%]" aria-hidden>
+        {perRow === targets.length &&
+          targets.map((t, i) => (
+            <span key={i} className="flex-1 border-x-[5px] border-transparent" style={{ background: cssGrey(t), backgroundClip: 'padding-box' }}>
+              {lit.includes(i + 1) && <span className="mx-auto mt-[60px] block h-2 w-2 rotate-45 bg-l10 outline outline-1 outline-l97" />}
+            </span>
+          ))}
+      </div>
+    </figure>
+  );
+}

@@ -1,0 +1,68 @@
+'use client';
+/** A student in the Ledger: a new code, everything out, everything gone. */
+import { AlertDialog } from 'radix-ui';
+import { useState, useTransition } from 'react';
+
+type Answer = { ok: true; value: string } | { ok: false; say: string };
+
+interface Props {
+  readonly id: string;
+  readonly number: number;
+  readonly name: string;
+  readonly newCode: (id: string) => Promise<Answer>;
+  readonly remove: (id: string) => Promise<Answer>;
+}
+
+export function StudentRow({ id, number, name, newCode, remove }: Props) {
+  const [code, setCode] = useState('');
+  const [busy, start] = useTransition();
+  return (
+    <tr className="border-t border-l80">
+      <td className="py-1.5">{number}</td>
+      <th scope="row" className="py-1.5 text-left font-normal">
+        {name}
+        {code && (
+          <span role="status" className="ml-3 font-semibold">
+            {code} (write it down: shown once)
+          </span>
+        )}
+      </th>
+      <td className="flex justify-end gap-2 py-1.5">
+        <button
+          type="button"
+          className="calm"
+          disabled={busy}
+          onClick={() =>
+            start(async () => {
+              const answer = await newCode(id);
+              setCode(answer.ok ? answer.value : answer.say);
+            })
+          }
+        >
+          New code
+        </button>
+        <a className="calm" href={`/record/${id}`}>
+          Take out
+        </a>
+        <AlertDialog.Root>
+          <AlertDialog.Trigger className="calm">Delete</AlertDialog.Trigger>
+          <AlertDialog.Portal>
+            <AlertDialog.Overlay className="fixed inset-0 bg-l20/60" />
+            <AlertDialog.Content className="panel fixed left-1/2 top-1/2 w-96 -translate-x-1/2 -translate-y-1/2">
+              <AlertDialog.Title className="mb-2 text-18 font-semibold">Delete {name}?</AlertDialog.Title>
+              <AlertDialog.Description className="mb-4">
+                All their hand-ins, photographs, measurements and critiques go for good. Take them out first if anyone may want them.
+              </AlertDialog.Description>
+              <div className="flex justify-end gap-2">
+                <AlertDialog.Cancel className="calm">Keep</AlertDialog.Cancel>
+                <AlertDialog.Action className="act" onClick={() => start(async () => void (await remove(id)))}>
+                  Delete for good
+                </AlertDialog.Action>
+              </div>
+            </AlertDialog.Content>
+          </AlertDialog.Portal>
+        </AlertDialog.Root>
+      </td>
+    </tr>
+  );
+}
