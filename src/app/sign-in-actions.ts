@@ -28,23 +28,29 @@ async function letIn(signedIn: SignedIn): Promise<void> {
   (await cookies()).set(name, value, { httpOnly: true, sameSite: 'lax', path: '/', expires: signedIn.expiresAt });
 }
 
+/** A text field of a form; a file in its place counts as empty. */
+function typed(form: FormData, name: string): string {
+  const value = form.get(name);
+  return typeof value === 'string' ? value : '';
+}
+
 const TOO_MANY = 'Too many tries: wait a minute, then try again.';
 
 export async function signInTeacher(_: Outcome | null, form: FormData): Promise<Outcome> {
-  const email = String(form.get('email') ?? '').slice(0, 254);
+  const email = typed(form, 'email').slice(0, 254);
   if (!(await mayTry(`teacher ${email}`))) return { ok: false, say: TOO_MANY };
   const house = await theHouse();
-  const signedIn = await house.auth.signInTeacher(email, String(form.get('password') ?? '').slice(0, 200));
+  const signedIn = await house.auth.signInTeacher(email, typed(form, 'password').slice(0, 200));
   if (!signedIn) return { ok: false, say: 'E-mail and password do not go together. Try once more.' };
   await letIn(signedIn);
   redirect('/');
 }
 
 export async function signInStudent(_: Outcome | null, form: FormData): Promise<Outcome> {
-  const classCode = String(form.get('classCode') ?? '').slice(0, 20);
+  const classCode = typed(form, 'classCode').slice(0, 20);
   if (!(await mayTry(`class ${classCode}`))) return { ok: false, say: TOO_MANY };
   const house = await theHouse();
-  const signedIn = await house.auth.signInStudent(classCode, String(form.get('code') ?? '').slice(0, 20));
+  const signedIn = await house.auth.signInStudent(classCode, typed(form, 'code').slice(0, 20));
   if (!signedIn) return { ok: false, say: 'These two codes do not go together. Look at your slip once more, or ask your teacher for a new code.' };
   await letIn(signedIn);
   redirect('/my');
@@ -52,9 +58,9 @@ export async function signInStudent(_: Outcome | null, form: FormData): Promise<
 
 export async function begin(_: Outcome | null, form: FormData): Promise<Outcome> {
   const house = await theHouse();
-  const email = String(form.get('email') ?? '');
-  const password = String(form.get('password') ?? '');
-  const made = await outcome(() => createFirstTeacher(house, String(form.get('name') ?? ''), email, password));
+  const email = typed(form, 'email');
+  const password = typed(form, 'password');
+  const made = await outcome(() => createFirstTeacher(house, typed(form, 'name'), email, password));
   if (!made.ok) return made;
   const signedIn = await house.auth.signInTeacher(email, password);
   if (!signedIn) return { ok: false, say: 'You are registered; sign in with your e-mail and password.' };

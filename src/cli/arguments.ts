@@ -22,9 +22,9 @@ export function readOptions(args: readonly string[], names: Names, switches: Nam
     return parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: Object.fromEntries([
-        ...names.map((n) => [n, { type: 'string' as const }]),
-        ...switches.map((n) => [n, { type: 'boolean' as const }]),
+      options: Object.fromEntries<{ type: 'string' | 'boolean' }>([
+        ...names.map((n) => [n, { type: 'string' as const }] as const),
+        ...switches.map((n) => [n, { type: 'boolean' as const }] as const),
       ]),
     }) as { values: Record<string, string | boolean | undefined>; positionals: string[] };
   } catch (error) {

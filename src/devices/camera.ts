@@ -34,23 +34,49 @@ function toneCurve({ contrast, lift, gamma }: Shot['curve']): (level: number) =>
 /** Box blur thrice, along rows then columns, in place: close to a Gaussian of that sigma. */
 function blurInPlace(plane: Float32Array, width: number, height: number, sigma: number): void {
   if (sigma < 0.3) return;
-  const ideal = Math.sqrt((12 * sigma * sigma) / 3 + 1);
-  const radius = Math.max(0, Math.round((ideal - 1) / 2));
-  if (radius === 0) return smallBlur(plane, width, height, sigma);
-  const line = new Float32Array(Math.max(width, height));
-  const run = (start: number, stride: number, count: number) => {
-    for (let pass = 0; pass < 3; pass++) {
-      for (let i = 0; i < count; i++) line[i] = plane[start + i * stride] as number;
-      let sum = 0;
-      for (let i = -radius; i <= radius; i++) sum += line[Math.min(count - 1, Math.max(0, i))] as number;
-      for (let i = 0; i < count; i++) {
-        plane[start + i * stride] = sum / (2 * radius + 1);
-        sum += (line[Math.min(count - 1, i + radius + 1)] as number) - (line[Math.max(0, i - radius)] as number);
-      }
+  const radius = Math.round((Math.sqrt(4 * sigma * sigma + 1) - 1) / 2);
+  if (radius <= 1) {
+    // Twice a narrow kernel of half the variance: its three taps would not hold a wider one.
+    smallBlur(plane, width, height, sigma / Math.SQRT2);
+    smallBlur(plane, width, height, sigma / Math.SQRT2);
+    return;
+  }
+  for (let pass = 0; pass < 3; pass++) {
+    boxRows(plane, width, height, radius);
+    boxColumns(plane, width, height, radius);
+  }
+}
+
+function boxRows(plane: Float32Array, width: number, height: number, radius: number): void {
+  const line = new Float32Array(width);
+  for (let y = 0; y < height; y++) {
+    line.set(plane.subarray(y * width, (y + 1) * width));
+    let sum = 0;
+    for (let i = -radius; i <= radius; i++) sum += line[Math.min(width - 1, Math.max(0, i))] as number;
+    for (let x = 0; x < width; x++) {
+      plane[y * width + x] = sum / (2 * radius + 1);
+      sum += (line[Math.min(width - 1, x + radius + 1)] as number) - (line[Math.max(0, x - radius)] as number);
     }
-  };
-  for (let y = 0; y < height; y++) run(y * width, 1, width);
-  for (let x = 0; x < width; x++) run(x, width, height);
+  }
+}
+
+/** Running sums of whole rows, so that memory is read in order. */
+function boxColumns(plane: Float32Array, width: number, height: number, radius: number): void {
+  const source = plane.slice();
+  const sums = new Float64Array(width);
+  const row = (y: number) => Math.min(height - 1, Math.max(0, y)) * width;
+  for (let k = -radius; k <= radius; k++) {
+    const from = row(k);
+    for (let x = 0; x < width; x++) sums[x] = (sums[x] as number) + (source[from + x] as number);
+  }
+  for (let y = 0; y < height; y++) {
+    const enter = row(y + radius + 1);
+    const leave = row(y - radius);
+    for (let x = 0; x < width; x++) {
+      plane[y * width + x] = (sums[x] as number) / (2 * radius + 1);
+      sums[x] = (sums[x] as number) + (source[enter + x] as number) - (source[leave + x] as number);
+    }
+  }
 }
 
 function smallBlur(plane: Float32Array, width: number, height: number, sigma: number): void {
@@ -79,31 +105,45 @@ function smallBlur(plane: Float32Array, width: number, height: number, sigma: nu
     }
 }
 
-interface Scene {
-  readonly u: Float32Array;
-  readonly v: Float32Array;
-}
-
-/** Where on the surface (pixels) each photo pixel looks; NaN on the table. */
-function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm: number }): Scene {
+/** Reflectance that each photo pixel looks at, one plane a channel: the sheet, or the table beside it. */
+function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm: number }, tableSeed: number): Float32Array[] {
   const { width, height } = shot;
   const perMm = surface.dpi / 25.4;
+  const sheet = surface.reflectance;
   const twice = shot.sheets === 2;
   const place = twice ? { widthMm: 2 * stage.widthMm + 20, heightMm: stage.heightMm } : stage;
   const projection = project(shot.pose, { width, height }, place);
-  const u = new Float32Array(width * height).fill(Number.NaN);
-  const v = new Float32Array(width * height);
-  if (shot.sheets === 0) return { u, v };
+  const planes = [0, 1, 2].map(() => new Float32Array(width * height));
+  const [red, green, blue] = planes as [Float32Array, Float32Array, Float32Array];
+  const d = sheet.data;
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
+      const i = y * width + x;
       const mm = projection.toMm(x + 0.5, y + 0.5);
       let xMm = mm[0];
       if (twice && xMm > stage.widthMm + 10) xMm -= stage.widthMm + 20;
-      if (xMm < 0 || xMm >= stage.widthMm || mm[1] < 0 || mm[1] >= stage.heightMm) continue;
-      u[y * width + x] = xMm * perMm - 0.5;
-      v[y * width + x] = mm[1] * perMm - 0.5;
+      if (shot.sheets === 0 || xMm < 0 || xMm >= stage.widthMm || mm[1] < 0 || mm[1] >= stage.heightMm) {
+        const band = Math.floor(x / (width / 5)) % 2 === 0 ? 1 : 0.8;
+        const wood = band * (1 + 0.25 * smoothNoise(x / 90, y / 14, tableSeed));
+        red[i] = 0.16 * wood;
+        green[i] = 0.14 * wood;
+        blue[i] = 0.12 * wood;
+        continue;
+      }
+      const u = xMm * perMm - 0.5;
+      const v = mm[1] * perMm - 0.5;
+      const x0 = Math.min(sheet.width - 2, Math.max(0, Math.floor(u)));
+      const y0 = Math.min(sheet.height - 2, Math.max(0, Math.floor(v)));
+      const ax = Math.min(1, Math.max(0, u - x0));
+      const ay = Math.min(1, Math.max(0, v - y0));
+      const p = (y0 * sheet.width + x0) * 3;
+      const q = p + sheet.width * 3;
+      const [a, b, c, e] = [(1 - ax) * (1 - ay), ax * (1 - ay), (1 - ax) * ay, ax * ay];
+      red[i] = a * (d[p] as number) + b * (d[p + 3] as number) + c * (d[q] as number) + e * (d[q + 3] as number);
+      green[i] = a * (d[p + 1] as number) + b * (d[p + 4] as number) + c * (d[q + 1] as number) + e * (d[q + 4] as number);
+      blue[i] = a * (d[p + 2] as number) + b * (d[p + 5] as number) + c * (d[q + 2] as number) + e * (d[q + 5] as number);
     }
-  return { u, v };
+  return planes;
 }
 
 /** Light times exposure, and glare, per channel on a coarse grid; everything there is smooth. */
@@ -152,21 +192,19 @@ export function expose(
   seed: number,
 ): Uint8Array {
   const { width, height } = shot;
-  const { u, v } = trace(shot, surface, stage);
   const { columns, gain, glare } = coarseLight(shot, stage);
-  const sheet = surface.reflectance;
   const codes = new Uint8Array(width * height * 3);
   const curve = toneCurve(shot.curve);
   const table = Float32Array.from({ length: 4097 }, (_, i) => curve(i / 4096));
   const grain = chance(seed).fork('grain');
   const normals = Float32Array.from({ length: 65536 }, () => grain.gauss());
   const tableSeed = grain.whole(1, 1e9);
-  const plane = new Float32Array(width * height);
+  const reflectance = trace(shot, surface, stage, tableSeed);
   const lightRow = new Float32Array(columns);
   const glareRow = new Float32Array(columns);
   for (let c = 0; c < 3; c++) {
     const light = gain[c] as Float32Array;
-    const tableTone = [0.16, 0.14, 0.12][c] as number;
+    const plane = reflectance[c] as Float32Array;
     for (let y = 0; y < height; y++) {
       rowOf(light, columns, y, lightRow);
       if (shot.glare) rowOf(glare, columns, y, glareRow);
@@ -175,26 +213,9 @@ export function expose(
         const gx = x / GRID;
         const c0 = Math.floor(gx);
         const fx = gx - c0;
-        let reflectance: number;
-        const su = u[i] as number;
-        if (su === su) {
-          const sv = v[i] as number;
-          const x0 = Math.min(sheet.width - 2, Math.max(0, Math.floor(su)));
-          const y0 = Math.min(sheet.height - 2, Math.max(0, Math.floor(sv)));
-          const ax = Math.min(1, Math.max(0, su - x0));
-          const ay = Math.min(1, Math.max(0, sv - y0));
-          const p = (y0 * sheet.width + x0) * 3 + c;
-          const q = p + sheet.width * 3;
-          reflectance =
-            ((sheet.data[p] as number) * (1 - ax) + (sheet.data[p + 3] as number) * ax) * (1 - ay) +
-            ((sheet.data[q] as number) * (1 - ax) + (sheet.data[q + 3] as number) * ax) * ay;
-        } else {
-          const band = Math.floor(x / (width / 5)) % 2 === 0 ? 1 : 0.8;
-          reflectance = tableTone * band * (1 + 0.25 * smoothNoise(x / 90, y / 14, tableSeed));
-        }
         const lit = (lightRow[c0] as number) * (1 - fx) + (lightRow[c0 + 1] as number) * fx;
         const shine = (glareRow[c0] as number) * (1 - fx) + (glareRow[c0 + 1] as number) * fx;
-        plane[i] = lit * reflectance + shot.stray * shot.exposure + shine;
+        plane[i] = lit * (plane[i] as number) + shot.stray * shot.exposure + shine;
       }
     }
     blurInPlace(plane, width, height, shot.blurPx);

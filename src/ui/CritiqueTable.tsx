@@ -24,6 +24,7 @@ interface Props {
   readonly labels: readonly string[];
   readonly targets: readonly number[];
   readonly perRow: number;
+  readonly gapPercent: number;
   readonly attempts: readonly { readonly id: string; readonly number: number | null; readonly state: AttemptState }[];
   readonly shown: AttemptView | null;
   readonly isCurrent: boolean;
@@ -106,12 +107,11 @@ export function CritiqueTable(props: Props) {
     <div className="grid h-[calc(100vh-44px)] min-h-[640px] grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
         {original && shown?.hasPreview ? (
-          // eslint-disable-next-line @next/next/no-img-element
           <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="h-full w-full object-contain" />
         ) : result && result.steps.length > 0 ? (
           <>
             <div className="px-4 pt-3">
-              <StripCompare picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null} targets={props.targets} perRow={props.perRow} squint={squint} lit={lit} />
+              <StripCompare picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null} targets={props.targets} perRow={props.perRow} gapPercent={props.gapPercent} squint={squint} lit={lit} />
             </div>
             <div className="mx-4 mb-3 mt-3 min-h-0 flex-1 bg-l93">
               <ValueRuler
@@ -133,7 +133,6 @@ export function CritiqueTable(props: Props) {
         ) : (
           <div className="m-4 grid flex-1 place-items-center">
             {shown?.hasPreview && (
-              // eslint-disable-next-line @next/next/no-img-element
               <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="max-h-[70vh] max-w-full" />
             )}
           </div>

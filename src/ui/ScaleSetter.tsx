@@ -72,7 +72,7 @@ export function ScaleSetter({ classes, draw, save }: Props) {
   return (
     <div className="grid h-full gap-4 p-4 lg:grid-cols-[1fr_30rem]">
       <form
-        className="panel grid auto-rows-min grid-cols-2 gap-x-4 gap-y-3"
+        className="panel grid auto-rows-min grid-cols-3 gap-x-4 gap-y-3"
         onSubmit={(e) => {
           e.preventDefault();
           start(async () => {
@@ -81,12 +81,13 @@ export function ScaleSetter({ classes, draw, save }: Props) {
           });
         }}
       >
-        <h1 className="col-span-2 text-24 font-semibold">Set a value scale</h1>
+        <h1 className="col-span-3 text-24 font-semibold">Set a value scale</h1>
         <label className="col-span-2">
           <span className="label">Title</span>
           <input className="field" value={form.title} onChange={(e) => put({ title: e.target.value })} required />
         </label>
-        <div className="col-span-2">
+        <Choice label="Class" value={form.classId} options={classes.map((c) => [c.id, c.name] as const)} onChange={(v) => put({ classId: v })} />
+        <div className="col-span-3">
           <label className="label" htmlFor="steps">
             Steps: {terms.steps}
           </label>
@@ -113,7 +114,6 @@ export function ScaleSetter({ classes, draw, save }: Props) {
             ))}
           </div>
         </div>
-        <Choice label="Class" value={form.classId} options={classes.map((c) => [c.id, c.name] as const)} onChange={(v) => put({ classId: v })} />
         <label>
           <span className="label">Due</span>
           <input className="field" type="date" value={form.due} onChange={(e) => put({ due: e.target.value })} />
@@ -153,20 +153,20 @@ export function ScaleSetter({ classes, draw, save }: Props) {
           options={[['0.35', 'strict: a third of a step'], ['0.5', 'usual: half a step'], ['0.75', 'kind: three quarters of a step']] as const}
           onChange={(v) => set({ toleranceSteps: Number(v) })}
         />
-        <label className="flex items-center gap-2 self-end pb-2">
+        <label className="col-span-2 flex items-center gap-2 self-end pb-2">
           <input type="checkbox" className="h-5 w-5 accent-ink" checked={terms.groundMayStand} onChange={(e) => set({ groundMayStand: e.target.checked })} />
           Bare paper may stand for white
         </label>
-        <label className="col-span-2">
+        <label className="col-span-3">
           <span className="label">A word to the class</span>
           <textarea className="field" rows={2} value={form.note} onChange={(e) => put({ note: e.target.value })} />
         </label>
         {trouble && (
-          <p role="alert" className="trouble col-span-2">
+          <p role="alert" className="trouble col-span-3">
             {trouble}
           </p>
         )}
-        <button className="act col-span-2" disabled={busy}>
+        <button className="act col-span-3" disabled={busy}>
           {busy ? 'Setting …' : 'Set it'}
         </button>
       </form>

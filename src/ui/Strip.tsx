@@ -12,10 +12,10 @@ export interface StripCell {
 }
 
 /** Shapes under the cells: where the reading stands against its target, and what is the matter. */
-function Mark({ cell, x, y, w }: { cell: StripCell; x: number; y: number; w: number }) {
+function Mark({ cell, x, y, w, end }: { cell: StripCell; x: number; y: number; w: number; end: number }) {
   const middle = x + w / 2;
   const shift = Math.max(-1, Math.min(1, cell.errorSteps)) * w * 0.38;
-  const at = middle + shift;
+  const at = Math.min(end - 5, Math.max(5, middle + shift));
   const off = cell.flags.includes('off_target');
   return (
     <g stroke="var(--color-l10)" strokeWidth={1.3} fill="none">
@@ -23,6 +23,7 @@ function Mark({ cell, x, y, w }: { cell: StripCell; x: number; y: number; w: num
       {off ? <path d={`M${at - 3.5} ${y + 9}l3.5 -5l3.5 5z`} fill="var(--color-l10)" /> : <path d={`M${at} ${y + 4}v6`} />}
       {cell.flags.includes('streaky') && <path d={`M${middle - 5} ${y + 13}q2.5 -3 5 0t5 0`} />}
       {cell.flags.includes('bare_ground') && <circle cx={middle} cy={y + 13} r={2.4} />}
+      {cell.flags.includes('over_the_line') && <path d={`M${middle - 7} ${y + 15}v-4h14v4`} />}
       {cell.gapFlags.includes('too_close') && <path d={`M${x + w - 1.5} ${y + 1}v9M${x + w + 2.5} ${y + 1}v9`} />}
       {cell.gapFlags.includes('reversed') && <path d={`M${x + w - 4} ${y + 1}l9 9m0 -9l-9 9`} />}
       {cell.gapFlags.includes('too_wide') && <path d={`M${x + w - 5} ${y + 6}h11`} />}
@@ -44,7 +45,7 @@ export function Strip({ cells, width = 176, height = 34 }: { cells: readonly Str
         <g key={c.label + String(i)}>
           <rect x={i * w} y={0} width={w + 0.3} height={height} fill={cssGrey(c.lightness)} />
           <path d={`M${i * w + w / 2 - 4} ${height}l4 -6l4 6z`} fill={cssGrey(c.target)} />
-          <Mark cell={c} x={i * w} y={height + 2} w={w} />
+          <Mark cell={c} x={i * w} y={height + 2} w={w} end={width} />
         </g>
       ))}
     </svg>

@@ -6,11 +6,13 @@ interface Props {
   readonly picture: string | null;
   readonly targets: readonly number[];
   readonly perRow: number;
+  /** Distance of two cells, and margin, in percent of the strip's width. */
+  readonly gapPercent: number;
   readonly squint: boolean;
   readonly lit: readonly number[];
 }
 
-export function StripCompare({ picture, targets, perRow, squint, lit }: Props) {
+export function StripCompare({ picture, targets, perRow, gapPercent, squint, lit }: Props) {
   return (
     <figure className="m-0" aria-label="Painted strip above, wanted greys below">
       <svg width={0} height={0} aria-hidden className="absolute">
@@ -20,18 +22,16 @@ export function StripCompare({ picture, targets, perRow, squint, lit }: Props) {
         </filter>
       </svg>
       {picture ? (
-        // eslint-disable-next-line @next/next/no-img-element
         <img src={picture} alt="The painted strip, straightened" className="block h-auto w-full" style={squint ? { filter: 'url(#squint)' } : undefined} />
       ) : (
         <div className="flex aspect-[182/34] w-full items-center justify-center bg-l70 text-l10">The straightened strip is being made …</div>
       )}
-      <div className="flex h-[72px] px-[1%]" aria-hidden>
-        {perRow === targets.length &&
-          targets.map((t, i) => (
-            <span key={i} className="flex-1 border-x-[5px] border-transparent" style={{ background: cssGrey(t), backgroundClip: 'padding-box' }}>
-              {lit.includes(i + 1) && <span className="mx-auto mt-[60px] block h-2 w-2 rotate-45 bg-l10 outline outline-1 outline-l97" />}
-            </span>
-          ))}
+      <div className="grid h-[72px]" style={{ gridTemplateColumns: `repeat(${perRow}, 1fr)`, columnGap: `${gapPercent}%`, paddingInline: `${gapPercent}%` }} aria-hidden>
+        {targets.map((t, i) => (
+          <span key={i} className="flex items-end justify-center pb-1" style={{ background: cssGrey(t) }}>
+            {lit.includes(i + 1) && <span className="block h-2 w-2 rotate-45 bg-l10 outline outline-1 outline-l97" />}
+          </span>
+        ))}
       </div>
     </figure>
   );

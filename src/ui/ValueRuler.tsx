@@ -17,13 +17,15 @@ interface Props {
   readonly steps: readonly RulerStep[];
   /** Steps to stand out, 1-based. */
   readonly lit: readonly number[];
-  onPick?(step: number): void;
+  readonly onPick?: (step: number) => void;
 }
 
 const W = 900;
-const H = 360;
-const TOP = 74;
-const BOTTOM = 268;
+const H = 470;
+const TOP = 104;
+const BOTTOM = 350;
+const RAMP_TOP = 196;
+const RAMP_HEIGHT = 64;
 const SIDE = 24;
 
 export function ValueRuler({ steps, lit, onPick }: Props) {
@@ -31,20 +33,20 @@ export function ValueRuler({ steps, lit, onPick }: Props) {
   const high = Math.min(100, Math.max(...all) + 3);
   const low = Math.max(0, Math.min(...all) - 3);
   const x = (l: number) => SIDE + ((high - l) / (high - low)) * (W - 2 * SIDE);
-  const bars = 90;
+  const bars = 216;
   return (
     <svg viewBox={`0 0 ${W} ${H}`} className="h-full w-full" role="img" aria-label="Value ruler: targets above, readings below">
       <rect width={W} height={H} fill="var(--color-l93)" />
       {Array.from({ length: bars }, (_, i) => {
         const l = high - ((i + 0.5) / bars) * (high - low);
         const w = (W - 2 * SIDE) / bars;
-        return <rect key={i} x={SIDE + i * w} y={150} width={w + 0.5} height={46} fill={cssGrey(l)} />;
+        return <rect key={i} x={SIDE + i * w} y={RAMP_TOP} width={w + 0.5} height={RAMP_HEIGHT} fill={cssGrey(l)} shapeRendering="crispEdges" />;
       })}
-      <text x={SIDE} y={22} fontSize={13} fill="var(--color-l20)">
+      <text x={SIDE} y={28} fontSize={13} fill="var(--color-l20)">
         wanted
       </text>
-      <text x={SIDE} y={H - 10} fontSize={13} fill="var(--color-l20)">
-        painted — the band is how sure the reading is
+      <text x={SIDE} y={H - 18} fontSize={13} fill="var(--color-l20)">
+        painted; the band is how sure the reading is
       </text>
       {steps.map((s, i) => {
         const on = lit.includes(i + 1);
@@ -53,7 +55,7 @@ export function ValueRuler({ steps, lit, onPick }: Props) {
         return (
           <g key={i} className={onPick ? 'cursor-pointer' : undefined} onClick={() => onPick?.(i + 1)}>
             <path
-              d={`M${x(s.target)} ${TOP}V146L${x(s.lightness)} 200V${BOTTOM}`}
+              d={`M${x(s.target)} ${TOP}V${RAMP_TOP}L${x(s.lightness)} ${RAMP_TOP + RAMP_HEIGHT}V${BOTTOM}`}
               fill="none"
               stroke={on ? 'var(--color-ink)' : 'var(--color-l10)'}
               strokeWidth={strong ? 2.4 : 1}

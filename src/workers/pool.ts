@@ -19,7 +19,7 @@ export class TaskCancelled extends Error {
 export interface RunOptions {
   readonly signal?: AbortSignal;
   readonly limitMs?: number;
-  onStage?(stage: Stage): void;
+  readonly onStage?: (stage: Stage) => void;
 }
 
 export interface WorkerPool {

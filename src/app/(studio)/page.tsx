@@ -45,7 +45,7 @@ export default async function Today() {
                   <p className="quiet">{w.attempt.plea ?? 'No reading'}</p>
                 )}
                 <p className="quiet mt-1 truncate">
-                  {w.exercise.title}, {sayMoment(w.attempt.createdAt)}
+                  {sayMoment(w.attempt.createdAt)} · {w.exercise.title}
                 </p>
               </Link>
             </li>

@@ -56,7 +56,6 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
               .slice(-2)
               .map((a) => (
                 <figure key={a.id}>
-                  {/* eslint-disable-next-line @next/next/no-img-element */}
                   <img src={`/picture/${a.id}/preview`} alt={a.number ? `Try ${a.number}` : 'A picture that was refused'} className="w-full" />
                   <figcaption className="quiet mt-1">{a.number ? `Try ${a.number}` : 'refused'}</figcaption>
                 </figure>

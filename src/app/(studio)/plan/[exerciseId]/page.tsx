@@ -38,8 +38,6 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
           </Link>
         </div>
       </section>
-      {/* A picture drawn for this page alone; the optimiser has nothing to add. */}
-      {/* eslint-disable-next-line @next/next/no-img-element */}
       <img src={`/sheet/${exercise.id}?as=svg`} alt="The sheet as it prints" className="aspect-[210/297] w-full bg-white" />
     </div>
   );

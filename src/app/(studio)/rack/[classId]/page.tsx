@@ -28,7 +28,7 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
               </Link>
             ))}
           <p className="quiet ml-auto">
-            Under each cell: straight mark on its value, triangle off it (left too dark, right too light), double line too close, cross the wrong way round, wave streaky
+            Under each cell: straight mark on its value, triangle off it (left too dark, right too light), double line too close, cross the wrong way round, wave streaky, bracket past the line
           </p>
         </div>
         {rack.students.length === 0 && (
@@ -74,11 +74,11 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
                       );
                     return (
                       <td key={e.id}>
-                        <Link href={`/table/${cell.handInId}`} className="grid grid-cols-[minmax(8rem,15rem)_auto] items-center gap-3 rounded-sm bg-l97 px-2 py-1 hover:bg-l88" aria-label={`${s.name}: ${e.title}`}>
+                        <Link href={`/table/${cell.handInId}`} className="grid grid-cols-[minmax(8rem,20rem)_auto] items-center gap-3 rounded-sm bg-l97 px-2 py-1 hover:bg-l88" aria-label={`${s.name}: ${e.title}`}>
                           {cell.result && cell.result.steps.length > 0 && !cell.refused ? (
-                            <Strip cells={stripCells(cell.result, labelsOf(e.terms, rack.class.numbering))} height={26} />
+                            <Strip cells={stripCells(cell.result, labelsOf(e.terms, rack.class.numbering))} width={300} height={28} />
                           ) : (
-                            <span className="h-9" />
+                            <span className="h-11" />
                           )}
                           <span>
                             <StateMark state={cell.refused ? 'refused' : cell.state} />

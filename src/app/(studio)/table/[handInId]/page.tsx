@@ -1,4 +1,5 @@
 import { targetLightnesses } from '@/core/scale/targets';
+import { scaleLayout } from '@/core/sheet/scale-layout';
 import { tableOf } from '@/studio/views';
 import { CritiqueTable } from '@/ui/CritiqueTable';
 import { orNotFound, teacherOnly } from '../../../access';
@@ -16,6 +17,10 @@ export default async function Table({ params, searchParams }: Props) {
   const wanted = (await searchParams).attempt;
   const shown = table.attempts.find((a) => a.id === wanted) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
   const { terms } = table.exercise;
+  const { cells } = scaleLayout(terms.steps, terms.paper);
+  const perRow = cells.filter((c) => c.yMm === cells[0]?.yMm).length;
+  // As on the straightened strip: cells 2 mm apart in a margin of 2 mm.
+  const gapPercent = 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
   return (
     <CritiqueTable
       key={shown?.id ?? 'none'}
@@ -25,7 +30,8 @@ export default async function Table({ params, searchParams }: Props) {
       state={table.handIn.state}
       labels={table.labels}
       targets={targetLightnesses(terms.steps, terms.ends, terms.order, terms.spacing)}
-      perRow={terms.steps > 9 ? Math.ceil(terms.steps / 2) : terms.steps}
+      perRow={perRow}
+      gapPercent={gapPercent}
       attempts={table.attempts.map((a) => ({ id: a.id, number: a.number, state: a.state }))}
       shown={shown}
       isCurrent={shown !== null && shown.id === table.currentId}
