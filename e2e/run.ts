@@ -4,6 +4,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { chromium, type Page } from 'playwright';
+import { proveReadings } from './photographs';
 
 const PORT = '3187';
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -44,6 +45,7 @@ async function begin(page: Page): Promise<void> {
   await page.getByRole('heading', { name: 'Nothing waits' }).waitFor();
 }
 
+await check('readings of photographs lie within 1.5 L* of the paint', proveReadings);
 const server = await serve();
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
