@@ -49,7 +49,7 @@ module.exports = {
     { name: 'no-circles', severity: 'error', from: { pathNot: '[.]test[.]tsx?$' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
   ],
   options: {
-    tsConfig: { fileName: 'tsconfig.json' },
+    tsConfig: { fileName: require('node:path').join(__dirname, 'tsconfig.json') },
     tsPreCompilationDeps: true,
     doNotFollow: { path: 'node_modules' },
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default'] },

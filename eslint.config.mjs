@@ -16,5 +16,5 @@ export default tseslint.config(
       '@typescript-eslint/require-await': 'off',
     },
   },
-  { files: ['**/*.mjs', '**/*.cjs'], languageOptions: { globals: { console: 'readonly', process: 'readonly', module: 'readonly', setTimeout: 'readonly', fetch: 'readonly', URL: 'readonly' } } },
+  { files: ['**/*.mjs', '**/*.cjs'], languageOptions: { globals: { console: 'readonly', process: 'readonly', module: 'readonly', require: 'readonly', __dirname: 'readonly', setTimeout: 'readonly', fetch: 'readonly', URL: 'readonly' } } },
 );
