@@ -1,10 +1,10 @@
 /** A sheet from print to photograph by the simulated devices, for benches and tests. */
 import type { PaperId } from '@/core/sheet/paper';
-import { drawScaleSheet } from '@/core/sheet/drawing';
+import { drawScaleSheet, type ScaleSheetWords } from '@/core/sheet/drawing';
 import { scaleLayout, type ScaleLayout } from '@/core/sheet/scale-layout';
 import { orderOfWork } from '@/core/exercise/order-of-work';
 import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
-import { expose, photograph } from '@/devices/camera';
+import { expose, type FileOptions, photograph } from '@/devices/camera';
 import { paint, type PainterTruth, type PaintPlan } from '@/devices/painter';
 import { print, type PrinterCondition } from '@/devices/printer';
 import type { Surface } from '@/devices/reflectance';
@@ -19,8 +19,10 @@ export interface PaintedSheet {
 
 const pngs = new Map<string, Buffer>();
 
-async function sheetPng(layout: ScaleLayout, dpi: number): Promise<Buffer> {
-  const key = `${layout.steps}-${layout.paper}-${dpi}`;
+type Ids = Pick<ScaleSheetWords, 'exercise' | 'student'>;
+
+async function sheetPng(layout: ScaleLayout, dpi: number, ids: Ids): Promise<Buffer> {
+  const key = `${layout.steps}-${layout.paper}-${dpi}-${ids.exercise}-${ids.student}`;
   let png = pngs.get(key);
   if (!png) {
     const labels = layout.cells.map((c) => String(c.index));
@@ -31,8 +33,7 @@ async function sheetPng(layout: ScaleLayout, dpi: number): Promise<Buffer> {
       labels,
       work: orderOfWork(layout.steps, 'light-first', 'ends-first', labels),
       medium: 'gouache' as const,
-      exercise: 'ex1',
-      student: 'st1',
+      ...ids,
     };
     png = await sheetToPng(drawScaleSheet(layout, words), dpi);
     pngs.set(key, png);
@@ -46,16 +47,16 @@ export async function paintedSheet(
   plan: PaintPlan,
   seed: number,
   printer: PrinterCondition = 'nominal',
-  dpi = 300,
+  ids: Ids = { exercise: 'ex1', student: 'st1' },
 ): Promise<PaintedSheet> {
   const layout = scaleLayout(steps, paper);
-  const printed = await print(await sheetPng(layout, dpi), printer, seed);
+  const printed = await print(await sheetPng(layout, 300, ids), printer, seed);
   const { surface, truth } = paint(printed.surface, layout.cells, plan, seed);
   return { layout, surface, truth };
 }
 
-export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12): Promise<Buffer> {
-  return photograph(sheet.surface, sheet.layout, shotFor(condition, sheet.layout, seed, megapixels), seed);
+export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12, file?: FileOptions): Promise<Buffer> {
+  return photograph(sheet.surface, sheet.layout, shotFor(condition, sheet.layout, seed, megapixels), seed, file);
 }
 
 /** The same without the file: for tests that need no JPEG. */

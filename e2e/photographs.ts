@@ -20,3 +20,9 @@ export async function proveReadings(): Promise<void> {
     if (worst > 1.5) throw new Error(`${condition}: a reading is ${worst.toFixed(2)} L* off.`);
   }
 }
+
+/** A 12-megapixel phone photograph of a painted sheet of that exercise: stored on its side, with a place in it. */
+export async function handInPhotograph(exercise: string, paint: 'too-close' | 'fine', seed: number): Promise<Buffer> {
+  const sheet = await paintedSheet(9, 'a4', planFor(paint, 9, seed), seed, 'nominal', { exercise, student: null });
+  return jpegOf(sheet, 'window', seed, 12, { orientation: 6, location: true });
+}

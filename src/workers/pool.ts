@@ -31,7 +31,9 @@ export interface WorkerPool {
 export function openPool(
   file = path.resolve(/*turbopackIgnore: true*/ process.cwd(), 'dist/workers/entry.mjs'),
 ): WorkerPool {
-  const piscina = new Piscina({ filename: file, minThreads: 1, maxThreads: THREADS, idleTimeout: 60_000, concurrentTasksPerWorker: 1 });
+  // Without `atomics: 'disabled'` a thread that has nothing to do blocks its own event loop, and the stages and
+  // the closing of the last task's port stay in it until the next task comes.
+  const piscina = new Piscina({ filename: file, minThreads: 1, maxThreads: THREADS, idleTimeout: 60_000, atomics: 'disabled' });
   return {
     async run<T extends Task>(task: T, { signal, limitMs = TASK_LIMIT_MS, onStage }: RunOptions = {}) {
       const timeout = AbortSignal.timeout(limitMs);
