@@ -15,13 +15,13 @@ const MAY = {
 
 // Type-only or otherwise reasoned exceptions: file, what it may reach, why.
 const EXCEPTIONS = [
-  ['^src/workers/practice-task', '^src/devices/', 'the practice camera of the demo'],
+  ['^src/workers/practice-', '^src/devices/', 'the practice camera and reader of the demo'],
   ['^src/workers/protocol', '^src/workers/', 'types'],
   ['^src/ui/', '^src/(studio/views|data/schema)', 'types of what a page hands down'],
   ['^src/studio/practice', '^src/devices/', 'type of a painting plan'],
 ];
 
-const PACKAGES_OF_CORE = 'zod|ml-matrix|ml-levenberg-marquardt|d3-contour|@techstark/opencv-js';
+const PACKAGES_OF_CORE = 'zod|papaparse|date-fns|@date-fns/tz|polygon-clipping|ml-matrix|ml-levenberg-marquardt|d3-contour|@techstark/opencv-js';
 
 module.exports = {
   forbidden: [

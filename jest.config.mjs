@@ -1,12 +1,12 @@
 /** Unit tests stand beside their files. ESM throughout: the embedded database has no other form. */
 export default {
   testEnvironment: 'node',
-  roots: ['<rootDir>/src'],
+  roots: ['<rootDir>/src', '<rootDir>/bench'],
+  // Photographs are simulated in worker threads: in Jest's sandbox the camera takes minutes.
+  globalSetup: '<rootDir>/scripts/build.mjs',
   testRegex: '[.]test[.]tsx?$',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: {
-    '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'es6' } }],
-  },
+  transform: { '^.+\\.tsx?$': '<rootDir>/scripts/jest-transform.mjs' },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@bench/(.*)$': '<rootDir>/bench/$1' },
   testTimeout: 60_000,
   maxWorkers: 2,

@@ -8,7 +8,8 @@ import { expose, type FileOptions, photograph } from '@/devices/camera';
 import { paint, type PainterTruth, type PaintPlan } from '@/devices/painter';
 import { print, type PrinterCondition } from '@/devices/printer';
 import type { Surface } from '@/devices/reflectance';
-import { raster, type Raster } from '@/core/raster/raster';
+import { type Photo, uprightPhoto } from '@/core/raster/photo';
+import { raster } from '@/core/raster/raster';
 import { sheetToPng } from '@/print/sheet-png';
 
 export interface PaintedSheet {
@@ -32,7 +33,7 @@ async function sheetPng(layout: ScaleLayout, dpi: number, ids: Ids): Promise<Buf
       name: 'Sample',
       labels,
       work: orderOfWork(layout.steps, 'light-first', 'ends-first', labels),
-      medium: 'gouache' as const,
+      care: '',
       ...ids,
     };
     png = await sheetToPng(drawScaleSheet(layout, words), dpi);
@@ -60,7 +61,7 @@ export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: nu
 }
 
 /** The same without the file: for tests that need no JPEG. */
-export function pixelsOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12): Raster<'srgb8', 3> {
+export function pixelsOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12): Photo {
   const shot = shotFor(condition, sheet.layout, seed, megapixels);
-  return raster('srgb8', shot.width, shot.height, 3, expose(sheet.surface, sheet.layout, shot, seed));
+  return uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(sheet.surface, sheet.layout, shot, seed)));
 }

@@ -7,10 +7,12 @@ const entries = {
   cli: 'src/cli/main.ts',
   demo: 'src/demo/main.ts',
   bench: 'bench/main.ts',
+  'bench-trial': 'bench/trial.ts',
+  'bench-speed': 'bench/speed-process.ts',
   'e2e/run': 'e2e/run.ts',
 };
 
-export async function buildNode() {
+export default async function buildNode() {
   await build({
     entryPoints: Object.fromEntries(Object.entries(entries).filter(([, file]) => existsSync(file))),
     outdir: 'dist',

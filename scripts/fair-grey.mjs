@@ -14,7 +14,7 @@ function newest(folder) {
 const cli = path.resolve('dist/cli.mjs');
 if (!existsSync(cli) || statSync(cli).mtimeMs < newest('src')) {
   process.stderr.write('building the command line …\n');
-  const { buildNode } = await import('./build.mjs');
+  const { default: buildNode } = await import('./build.mjs');
   await buildNode();
 }
 await import(cli);

@@ -2,6 +2,7 @@
 /** Coming in and going out. */
 import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
+import pLimit, { type LimitFunction } from 'p-limit';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { SignedIn } from '@/data/auth';
 import { theHouse } from '@/studio/house';
@@ -9,17 +10,39 @@ import { createFirstTeacher } from '@/studio/people';
 import { outcome, type Outcome } from './outcome';
 
 const TRIES = { points: 5, duration: 60 };
-const limits = globalThis as { fairGreyTries?: RateLimiterMemory };
+const TOO_MANY = 'Too many tries: wait a minute, then try again.';
 
-/** Five tries a minute for each class (or e-mail) from each address. */
-async function mayTry(what: string): Promise<boolean> {
-  limits.fairGreyTries ??= new RateLimiterMemory(TRIES);
-  const h = await headers();
-  const address = h.get('x-forwarded-for')?.split(',')[0] ?? 'here';
-  return limits.fairGreyTries.consume(`${what.toLowerCase()} ${address}`).then(
-    () => true,
-    () => false,
-  );
+interface Door {
+  readonly failures: RateLimiterMemory;
+  readonly oneByOne: Map<string, LimitFunction>;
+}
+const holder = globalThis as { fairGreyDoor?: Door };
+
+/**
+ * Five wrong tries a minute for each class (or e-mail) from each address. Right ones are free: a whole class
+ * comes in from one address within a minute. Tries are looked at one by one, so that many at once are no way round.
+ */
+async function signIn(what: string, check: () => Promise<SignedIn | null>, wrong: string): Promise<Outcome> {
+  const door = (holder.fairGreyDoor ??= { failures: new RateLimiterMemory(TRIES), oneByOne: new Map<string, LimitFunction>() });
+  const address = (await headers()).get('x-forwarded-for')?.split(',')[0] ?? 'here';
+  const key = `${what.toLowerCase()} ${address}`;
+  const queue = door.oneByOne.get(key) ?? pLimit(1);
+  door.oneByOne.set(key, queue);
+  try {
+    return await queue(async (): Promise<Outcome> => {
+      const before = await door.failures.get(key);
+      if (before && before.consumedPoints >= TRIES.points) return { ok: false, say: TOO_MANY };
+      const signedIn = await check();
+      if (!signedIn) {
+        await door.failures.consume(key);
+        return { ok: false, say: wrong };
+      }
+      await letIn(signedIn);
+      return { ok: true, value: null };
+    })
+  } finally {
+    if (queue.activeCount + queue.pendingCount === 0) door.oneByOne.delete(key);
+  }
 }
 
 async function letIn(signedIn: SignedIn): Promise<void> {
@@ -34,26 +57,26 @@ function typed(form: FormData, name: string): string {
   return typeof value === 'string' ? value : '';
 }
 
-const TOO_MANY = 'Too many tries: wait a minute, then try again.';
-
 export async function signInTeacher(_: Outcome | null, form: FormData): Promise<Outcome> {
-  const email = typed(form, 'email').slice(0, 254);
-  if (!(await mayTry(`teacher ${email}`))) return { ok: false, say: TOO_MANY };
   const house = await theHouse();
-  const signedIn = await house.auth.signInTeacher(email, typed(form, 'password').slice(0, 200));
-  if (!signedIn) return { ok: false, say: 'E-mail and password do not go together. Try once more.' };
-  await letIn(signedIn);
-  redirect('/');
+  const email = typed(form, 'email').slice(0, 254);
+  const password = typed(form, 'password').slice(0, 200);
+  const done = await signIn(`teacher ${email}`, () => house.auth.signInTeacher(email, password), 'E-mail and password do not go together. Try once more.');
+  if (done.ok) redirect('/');
+  return done;
 }
 
 export async function signInStudent(_: Outcome | null, form: FormData): Promise<Outcome> {
-  const classCode = typed(form, 'classCode').slice(0, 20);
-  if (!(await mayTry(`class ${classCode}`))) return { ok: false, say: TOO_MANY };
   const house = await theHouse();
-  const signedIn = await house.auth.signInStudent(classCode, typed(form, 'code').slice(0, 20));
-  if (!signedIn) return { ok: false, say: 'These two codes do not go together. Look at your slip once more, or ask your teacher for a new code.' };
-  await letIn(signedIn);
-  redirect('/my');
+  const classCode = typed(form, 'classCode').slice(0, 20);
+  const code = typed(form, 'code').slice(0, 20);
+  const done = await signIn(
+    `class ${classCode}`,
+    () => house.auth.signInStudent(classCode, code),
+    'These two codes do not go together. Look at your slip once more, or ask your teacher for a new code.',
+  );
+  if (done.ok) redirect('/my');
+  return done;
 }
 
 export async function begin(_: Outcome | null, form: FormData): Promise<Outcome> {

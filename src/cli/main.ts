@@ -1,10 +1,11 @@
 /** The `fair-grey` command: one JSON document on standard output, everything else on standard error. */
 import { BadArguments } from './arguments';
+import { brackets } from './brackets';
 import { measure } from './measure';
 import { simulate } from './simulate';
 import { worksheet } from './worksheet';
 
-const VERBS: Record<string, (args: readonly string[]) => Promise<unknown>> = { worksheet, measure, simulate };
+const VERBS: Record<string, (args: readonly string[]) => Promise<unknown>> = { worksheet, brackets, measure, simulate };
 
 const [verb = '', ...rest] = process.argv.slice(2);
 const known = Object.keys(VERBS).join(', ');

@@ -56,6 +56,8 @@ export async function openAuth(db: Database): Promise<Auth> {
     secret,
     baseURL: 'http://localhost',
     telemetry: { enabled: false },
+    // A mistyped code is nothing to log.
+    logger: { level: 'error' },
     database: drizzleAdapter(db, { provider: 'pg', schema }),
     emailAndPassword: {
       enabled: true,

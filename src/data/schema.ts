@@ -3,76 +3,35 @@
  * measured (measurements) is kept apart from what is said (critique items), and each decision is a row.
  */
 import { relations, sql } from 'drizzle-orm';
-import { boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
-import type { ScaleExercise } from '@/core/exercise/scale';
+import { boolean, customType, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { z } from 'zod';
+import { created, at } from './columns';
+import { user } from './sign-in-schema';
+import { exerciseTermsSchema } from '@/core/exercise/terms';
+import { readingSchema } from '@/core/formats/readings-csv';
+import { shelfItemSchema } from '@/core/formats/shelf-csv';
+import { meetingRuleSchema } from '@/core/planning/meetings';
+import type { StoredId } from '@/core/planning/quantities';
+import { placingSchema } from '@/core/planning/timetable';
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { Finding } from '@/core/critique/finding';
 import type { ScaleResult } from '@/core/scale/result';
 
-const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
-const created = () => at('created_at').notNull().defaultNow();
+/** Terms are data from outside whenever they are read: old ones get what was added since, wrong ones are told. */
+function checkedJson<T>(schema: z.ZodType<T>) {
+  return customType<{ data: T; driverData: unknown }>({
+    dataType: () => 'jsonb',
+    toDriver: (value) => JSON.stringify(value),
+    fromDriver: (stored) => schema.parse(typeof stored === 'string' ? JSON.parse(stored) : stored),
+  });
+}
+const exerciseTerms = checkedJson(exerciseTermsSchema);
+const meetingRule = checkedJson(meetingRuleSchema);
+const placing = checkedJson(placingSchema);
+const shelfItem = checkedJson(shelfItemSchema);
+const printerReadings = checkedJson(readingSchema.array());
 
-// Sign-in. The shapes of these four are the sign-in library's.
-export const user = pgTable('user', {
-  id: text('id').primaryKey(),
-  name: text('name').notNull(),
-  email: text('email').notNull().unique(),
-  emailVerified: boolean('email_verified').notNull().default(false),
-  image: text('image'),
-  createdAt: created(),
-  updatedAt: at('updated_at').notNull().defaultNow(),
-  username: text('username').unique(),
-  displayUsername: text('display_username'),
-  role: text('role', { enum: ['teacher', 'student'] }).notNull().default('student'),
-});
-
-export const session = pgTable(
-  'session',
-  {
-    id: text('id').primaryKey(),
-    expiresAt: at('expires_at').notNull(),
-    token: text('token').notNull().unique(),
-    createdAt: created(),
-    updatedAt: at('updated_at').notNull().defaultNow(),
-    ipAddress: text('ip_address'),
-    userAgent: text('user_agent'),
-    userId: text('user_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
-  },
-  (t) => [index('session_user').on(t.userId)],
-);
-
-export const account = pgTable(
-  'account',
-  {
-    id: text('id').primaryKey(),
-    accountId: text('account_id').notNull(),
-    providerId: text('provider_id').notNull(),
-    userId: text('user_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
-    accessToken: text('access_token'),
-    refreshToken: text('refresh_token'),
-    idToken: text('id_token'),
-    accessTokenExpiresAt: at('access_token_expires_at'),
-    refreshTokenExpiresAt: at('refresh_token_expires_at'),
-    scope: text('scope'),
-    password: text('password'),
-    createdAt: created(),
-    updatedAt: at('updated_at').notNull().defaultNow(),
-  },
-  (t) => [index('account_user').on(t.userId)],
-);
-
-export const verification = pgTable('verification', {
-  id: text('id').primaryKey(),
-  identifier: text('identifier').notNull(),
-  value: text('value').notNull(),
-  expiresAt: at('expires_at').notNull(),
-  createdAt: created(),
-  updatedAt: at('updated_at').notNull().defaultNow(),
-});
+export * from './sign-in-schema';
 
 export const settings = pgTable('settings', { key: text('key').primaryKey(), value: text('value').notNull() });
 
@@ -86,9 +45,44 @@ export const classes = pgTable(
     name: text('name').notNull(),
     numbering: text('numbering').$type<NumberingId>().notNull(),
     code: text('code').notNull().unique(),
+    underSixteen: boolean('under_sixteen').notNull().default(false),
+    school: boolean('school').notNull().default(false),
+    /** Three letters, for estimates of cost. */
+    currency: text('currency').notNull().default('EUR'),
+    /** When it meets; null until the teacher says. */
+    meetings: meetingRule('meetings'),
     createdAt: created(),
   },
   (t) => [index('classes_teacher').on(t.teacherId)],
+);
+
+/** A teacher's cupboard: what of each paint there is, in which packs, at which price. */
+export const shelf = pgTable(
+  'shelf',
+  {
+    teacherId: text('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    /** A paint or another supply. */
+    paint: text('paint').$type<StoredId>().notNull(),
+    item: shelfItem('item').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.teacherId, t.paint] })],
+);
+
+/** Printers that value finders are made for, with all that was read of their charts and bars. */
+export const printers = pgTable(
+  'printers',
+  {
+    id: text('id').primaryKey(),
+    teacherId: text('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    readings: printerReadings('readings').notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('printers_teacher').on(t.teacherId)],
 );
 
 export const students = pgTable(
@@ -118,8 +112,14 @@ export const exercises = pgTable(
       .references(() => classes.id, { onDelete: 'cascade' }),
     title: text('title').notNull(),
     note: text('note').notNull().default(''),
-    terms: jsonb('terms').$type<ScaleExercise>().notNull(),
+    terms: exerciseTerms('terms').notNull(),
     dueAt: at('due_at'),
+    /** How often the terms were changed; what was handed in keeps the terms it was handed in under. */
+    revision: integer('revision').notNull().default(1),
+    /** Why materials were set that the class's age would forbid. */
+    overrideReason: text('override_reason'),
+    /** In which meeting each stage begins; null until it is placed. */
+    placing: placing('placing'),
     createdAt: created(),
   },
   (t) => [index('exercises_class').on(t.classId)],
@@ -169,6 +169,8 @@ export const attempts = pgTable(
       .notNull()
       .references(() => files.hash),
     orientation: integer('orientation').notNull(),
+    /** The exercise as it stood then; null in rows from before exercises could be revised. */
+    terms: exerciseTerms('terms'),
     /** The student's word with a photograph that was refused and sent on all the same. */
     plea: text('plea'),
     previewHash: text('preview_hash').references(() => files.hash),

@@ -2,7 +2,9 @@
 import { rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { eq } from 'drizzle-orm';
+import { defaultTerms } from '@/core/exercise/kinds';
 import { defaultScale } from '@/core/exercise/scale';
+import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { students, user } from '@/data/schema';
 import { newId } from '@/data/ids';
 import { planFor } from '@/devices/paint-conditions';
@@ -12,6 +14,7 @@ import { setExercise, sheetOf } from '@/studio/exercises';
 import type { House } from '@/studio/house';
 import { measureAttempt } from '@/studio/measuring';
 import { addStudent, createClass, createFirstTeacher } from '@/studio/people';
+import { setMeetings } from '@/studio/timetables';
 import { receivePhoto } from '@/studio/receive';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
 
@@ -29,13 +32,13 @@ async function shoot({ house, exerciseId }: Place, student: Student, shot: DemoS
   const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
   const own = await exerciseFor(house, student, exerciseId);
   const { terms } = own.exercise;
+  const layout = exerciseLayout(terms);
   const bytes = await house.pool.run(
     {
       task: 'practice',
-      sheet: sheetOf(own, own.exercise.title, terms, row ?? null),
-      steps: terms.steps,
-      paper: terms.paper,
-      plan: planFor(shot.paint, terms.steps, seed),
+      sheet: sheetOf(own, row ?? null),
+      layout,
+      plan: planFor(shot.paint, layout.cells.length, seed),
       condition: shot.camera,
       seed,
       megapixels: 12,
@@ -71,6 +74,8 @@ async function handIn(place: Place, who: DemoStudent, student: Student, seed: nu
   }
 }
 
+const isoDay = (ahead: number) => new Date(Date.now() + ahead * DAY_MS).toISOString().slice(0, 10);
+
 /** Fills an empty house; `tell` hears what is being done. */
 export async function buildSampleWorld(house: House, tell: (line: string) => void): Promise<void> {
   const userId = await createFirstTeacher(house, TEACHER.name, TEACHER.email, TEACHER.password);
@@ -81,6 +86,19 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
     note: 'Mix the two ends first and put them side by side. Black is strong: a pin’s head of it goes a long way.',
     dueAt: new Date(Date.now() + 2 * DAY_MS),
     terms: defaultScale('gouache', 9),
+  });
+  await setMeetings(house, teacher, classId, { weekdays: [4], start: '18:30', minutes: 120, from: isoDay(-21), until: isoDay(84), timeZone: 'Europe/Lisbon', except: [] });
+  await setExercise(house, teacher, classId, {
+    title: 'A lamp in the greenhouse',
+    note: 'Seven greys, seven rings. The silhouettes come last, in one black.',
+    dueAt: new Date(Date.now() + 9 * DAY_MS),
+    terms: defaultTerms('bands'),
+  });
+  await setExercise(house, teacher, classId, {
+    title: 'Watering can under a lamp',
+    note: '',
+    dueAt: null,
+    terms: { ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' },
   });
   const place: Place = { house, teacher, classId, exerciseId };
   const queue: (() => Promise<void>)[] = [];

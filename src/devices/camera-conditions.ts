@@ -42,11 +42,25 @@ export const UNUSABLE = {
   'two-sheets': 'two_sheets',
 } as const;
 
+/** Near to each fault, and still good to read. */
+export const NEAR_MISSES = {
+  'shine-beside': 'glare',
+  soft: 'blur',
+  dim: 'too_dark',
+  bright: 'clipped',
+  'to-the-edge': 'cut_off',
+  slanted: 'tilt',
+  small: 'low_resolution',
+  'lamp-beside': 'uneven_light',
+} as const;
+
 export type UsableCondition = (typeof USABLE)[number];
 export type UnusableCondition = keyof typeof UNUSABLE;
-export type CameraCondition = UsableCondition | UnusableCondition;
+export type NearMiss = keyof typeof NEAR_MISSES;
+export type CameraCondition = UsableCondition | UnusableCondition | NearMiss;
 export const CAMERA_CONDITIONS: readonly CameraCondition[] = [
   ...USABLE,
+  ...(Object.keys(NEAR_MISSES) as NearMiss[]),
   ...(Object.keys(UNUSABLE) as UnusableCondition[]),
 ];
 
@@ -109,6 +123,22 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
         : ([stage.widthMm / 2, stage.heightMm / 2] as const);
       return { ...base, glare: { atMm: at, radiusMm: own.between(8, 16), strength: own.between(0.35, 1.2) } };
     }
+    case 'shine-beside':
+      return { ...base, glare: { atMm: [stage.widthMm / 2, stage.heightMm * own.between(0.72, 0.78)], radiusMm: 8, strength: 0.25 } };
+    case 'soft':
+      return { ...base, blurPx: (long / 4000) * own.between(2, 2.6) };
+    case 'dim':
+      return { ...base, exposure: own.between(0.3, 0.4) };
+    case 'bright':
+      return { ...base, exposure: own.between(0.95, 0.98) };
+    case 'to-the-edge':
+      return { ...base, pose: { ...base.pose, tiltDegrees: own.between(0, 4), fill: own.between(0.96, 0.98), offset: [0, 0] } };
+    case 'slanted':
+      return { ...base, pose: { ...base.pose, tiltDegrees: own.between(23, 26) } };
+    case 'small':
+      return { ...base, pose: { ...base.pose, fill: own.between(0.5, 0.55) } };
+    case 'lamp-beside':
+      return { ...base, light: sideLight(own, stage, own.between(2.2, 2.5), cast, false) };
     case 'blurred':
       return { ...base, blurPx: (long / 4000) * own.between(16, 30) };
     case 'dark':

@@ -43,7 +43,7 @@ test.each([3, 9, 12, 15].flatMap((n) => (['a4', 'letter'] as PaperId[]).map((p) 
   async (steps, paper) => {
     const layout = scaleLayout(steps, paper);
     const labels = layout.cells.map((c) => String(c.index));
-    const sheet = drawScaleSheet(layout, { title: 'Test', subtitle: '', name: '', labels, work: ['One'], medium: 'oil', exercise: 'e', student: 's' });
+    const sheet = drawScaleSheet(layout, { title: 'Test', subtitle: '', name: '', labels, work: ['One'], care: 'Wash your hands.', exercise: 'e', student: 's' });
     const page = rasterise(await sheetsToPdf([sheet]));
     for (const patch of layout.patches) {
       expect(page.at(patch.xMm + patch.widthMm / 2, patch.yMm + patch.heightMm / 2)).toBe(patch.code);

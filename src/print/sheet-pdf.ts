@@ -20,7 +20,7 @@ function drawText(doc: PDFKit.PDFDocument, mark: Extract<Mark, { kind: 'text' }>
       doc
         .font(run.font.key)
         .fontSize(mark.sizeMm * POINTS_PER_MM)
-        .fillColor(grey(0))
+        .fillColor(grey(mark.code))
         .text(run.text, x * POINTS_PER_MM, y * POINTS_PER_MM, { lineBreak: false, baseline: 'alphabetic' });
       x += run.advance * mark.sizeMm;
     }
@@ -41,6 +41,12 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
         .lineWidth(mark.lineMm * p)
         .rect(xMm * p, yMm * p, widthMm * p, heightMm * p)
         .stroke(grey(mark.code));
+      return;
+    }
+    case 'path': {
+      for (const ring of mark.rings) ring.forEach(([x, y], i) => (i === 0 ? doc.moveTo(x * p, y * p) : doc.lineTo(x * p, y * p)));
+      if (mark.lineMm === 'fill') doc.fill(grey(mark.code), 'even-odd');
+      else doc.lineWidth(mark.lineMm * p).stroke(grey(mark.code));
       return;
     }
     case 'qr':

@@ -38,10 +38,17 @@ function markSvg(mark: Mark): string {
       return `<path fill="rgb(${mark.code},${mark.code},${mark.code})" d="${rectPath(mark.box)}"/>`;
     case 'outline':
       return `<path fill="none" stroke="rgb(${mark.code},${mark.code},${mark.code})" stroke-width="${mark.lineMm}" d="${rectPath(mark.box)}"/>`;
+    case 'path': {
+      const d = mark.rings.map((ring) => `M${ring.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}z`).join('');
+      const grey = `rgb(${mark.code},${mark.code},${mark.code})`;
+      return mark.lineMm === 'fill'
+        ? `<path fill="${grey}" fill-rule="evenodd" d="${d}"/>`
+        : `<path fill="none" stroke="${grey}" stroke-width="${mark.lineMm}" d="${d}"/>`;
+    }
     case 'qr':
       return `<path d="${qrBoxes(mark.text, mark.box).map(rectPath).join('')}"/>`;
     case 'text':
-      return textPaths(mark);
+      return mark.code === 0 ? textPaths(mark) : `<g fill="rgb(${mark.code},${mark.code},${mark.code})">${textPaths(mark)}</g>`;
   }
 }
 

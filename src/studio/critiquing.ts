@@ -1,5 +1,5 @@
 /** The teacher's side of a hand-in: editing the draft, deciding, taking a decision back. */
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { newId } from '@/data/ids';
 import { attempts, critiqueItems, critiques, decisions, handIns, type Verdict } from '@/data/schema';
 import { attemptFor, NotFound, Refused, type Teacher } from './actor';
@@ -54,6 +54,11 @@ export async function decide(house: House, teacher: Teacher, attemptId: string, 
   const current = await currentAttempt(house, handIn.id);
   if (current?.id !== attemptId) throw new Refused('A newer photograph came in: decide on that one.');
   await house.db.transaction(async (tx) => {
+    const [coming] = await tx
+      .select({ id: attempts.id })
+      .from(attempts)
+      .where(and(eq(attempts.handInId, handIn.id), inArray(attempts.state, ['received', 'queued', 'measuring'])));
+    if (coming) throw new Refused('A newer photograph is being measured: wait a moment and decide on that one.');
     const [locked] = await tx.select().from(handIns).where(eq(handIns.id, handIn.id)).for('update');
     const [standing] = await tx.select().from(decisions).where(and(eq(decisions.attemptId, attemptId), isNull(decisions.withdrawnAt)));
     if (standing) {

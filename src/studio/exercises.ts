@@ -1,16 +1,18 @@
 /** Setting exercises and printing their sheets. */
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { z } from 'zod';
-import { MEDIA } from '@/core/exercise/media';
+import { bandPicture } from '@/core/bands/band-picture';
+import { DoesNotFit } from '@/core/bands/motifs';
 import { stepLabels } from '@/core/exercise/numbering';
-import { orderOfWork } from '@/core/exercise/order-of-work';
-import { type ScaleExercise, scaleExerciseSchema } from '@/core/exercise/scale';
-import { drawScaleSheet, type SheetDrawing } from '@/core/sheet/drawing';
-import { scaleLayout } from '@/core/sheet/scale-layout';
+import { type ExerciseTerms, exerciseTermsSchema, isStepped } from '@/core/exercise/terms';
+import { cautionsInShort, cautionText, maySet, type SafetyPlan } from '@/core/planning/cautions';
+import type { SheetDrawing } from '@/core/sheet/drawing';
+import { exerciseLayout } from '@/core/sheet/exercise-layout';
+import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/sheet/exercise-sheet';
 import { newId } from '@/data/ids';
-import { classes, exercises, handIns, students } from '@/data/schema';
+import { attempts, classes, exercises, handIns, students } from '@/data/schema';
 import { canPrint } from '@/print/fonts';
-import { type Actor, classOf, exerciseFor, type Teacher } from './actor';
+import { type Actor, classOf, exerciseFor, Refused, type Teacher } from './actor';
 import type { House } from './house';
 import { nameSchema, textSchema } from './words';
 
@@ -18,17 +20,56 @@ export const newExerciseSchema = z.object({
   title: nameSchema,
   note: textSchema,
   dueAt: z.date().nullable(),
-  terms: scaleExerciseSchema,
+  terms: exerciseTermsSchema,
+  /** Why materials are set that the class's age would forbid; empty for none. */
+  overrideReason: textSchema.default(''),
 });
-export type NewExercise = z.infer<typeof newExerciseSchema>;
+export type NewExercise = z.input<typeof newExerciseSchema>;
+
+type OwnClass = typeof classes.$inferSelect;
+
+export const safetyOf = (own: OwnClass, terms: ExerciseTerms): SafetyPlan => ({ medium: terms.medium, materials: terms.materials, underSixteen: own.underSixteen });
+
+/** The checked exercise. Throws Refused where the class may not be set its materials, or its sheet can't be drawn. */
+function checked(own: OwnClass, given: NewExercise) {
+  const exercise = newExerciseSchema.parse(given);
+  const permission = maySet(safetyOf(own, exercise.terms), own.school);
+  if (permission.kind === 'never' || (permission.kind === 'needs-reason' && exercise.overrideReason === '')) throw new Refused(permission.say);
+  try {
+    exerciseLayout(exercise.terms);
+    if (exercise.terms.kind === 'bands') bandPicture(exercise.terms);
+  } catch (error) {
+    if (error instanceof DoesNotFit) throw new Refused(error.message);
+    throw error;
+  }
+  return { ...exercise, overrideReason: permission.kind === 'needs-reason' ? exercise.overrideReason : null };
+}
 
 /** Sets an exercise; every student of the class gets an open hand-in when they first send something. */
 export async function setExercise(house: House, teacher: Teacher, classId: string, given: NewExercise): Promise<string> {
-  await classOf(house, teacher, classId);
-  const { title, note, dueAt, terms } = newExerciseSchema.parse(given);
+  const own = await classOf(house, teacher, classId);
   const id = newId();
-  await house.db.insert(exercises).values({ id, classId, title, note, dueAt, terms });
+  await house.db.insert(exercises).values({ id, classId, ...checked(own, given) });
   return id;
+}
+
+/** Changes an exercise from now on. What was handed in before keeps the terms it was handed in under. */
+export async function reviseExercise(house: House, teacher: Teacher, exerciseId: string, given: NewExercise): Promise<void> {
+  const own = await exerciseFor(house, teacher, exerciseId);
+  const next = checked(own.class, given);
+  if (next.terms.kind !== own.exercise.terms.kind) throw new Refused('A revision keeps its kind: set a new exercise instead.');
+  await house.db.transaction(async (tx) => {
+    const ins = tx.select({ id: handIns.id }).from(handIns).where(eq(handIns.exerciseId, exerciseId));
+    await tx.update(attempts).set({ terms: own.exercise.terms }).where(and(inArray(attempts.handInId, ins), isNull(attempts.terms)));
+    await tx.update(exercises).set({ ...next, revision: own.exercise.revision + 1 }).where(eq(exercises.id, exerciseId));
+  });
+}
+
+/** Sets the same exercise once more, for the same or another class, with no date. */
+export async function duplicateExercise(house: House, teacher: Teacher, exerciseId: string, classId: string): Promise<string> {
+  const { exercise } = await exerciseFor(house, teacher, exerciseId);
+  const { title, note, terms, overrideReason } = exercise;
+  return setExercise(house, teacher, classId, { title, note, terms, dueAt: null, overrideReason: overrideReason ?? '' });
 }
 
 export async function exercisesOfTeacher(house: House, teacher: Teacher) {
@@ -49,37 +90,46 @@ export async function exercisesOfStudent(house: House, studentId: string, classI
     .orderBy(desc(exercises.createdAt));
 }
 
-/** Labels of an exercise's steps in its class's numbering. */
-export function labelsOf(terms: ScaleExercise, numbering: (typeof classes.$inferSelect)['numbering']): string[] {
-  return stepLabels(numbering, terms);
+/** Labels of an exercise's steps in its class's numbering; none where it has no steps. */
+export function labelsOf(terms: ExerciseTerms, numbering: OwnClass['numbering']): string[] {
+  return isStepped(terms) ? stepLabels(numbering, terms) : [];
 }
 
-/** A sheet as it is drawn for one student, or for nobody in particular. */
-export function sheetOf(
-  own: { exercise: typeof exercises.$inferSelect | null; class: Pick<typeof classes.$inferSelect, 'name' | 'numbering'> },
-  title: string,
-  terms: ScaleExercise,
-  student: typeof students.$inferSelect | null,
-): SheetDrawing {
-  const labels = labelsOf(terms, own.class.numbering);
-  const name = student ? (canPrint(student.name, 'strong') ? student.name : `Student ${student.number}`) : '';
-  return drawScaleSheet(scaleLayout(terms.steps, terms.paper), {
-    title,
-    subtitle: `${own.class.name} · ${terms.steps} steps in ${MEDIA[terms.medium].name}`,
-    name,
-    labels,
-    work: orderOfWork(terms.steps, terms.order, terms.workOrder, labels),
-    medium: terms.medium,
-    exercise: own.exercise?.id ?? null,
+/** What is printed about an exercise, for one student or for nobody in particular. */
+function wordsOf(own: OwnClass, exercise: Pick<typeof exercises.$inferSelect, 'title' | 'dueAt' | 'terms'> & { id: string | null }, student: typeof students.$inferSelect | null): ExerciseWords {
+  return {
+    title: exercise.title,
+    className: own.name,
+    name: student ? (canPrint(student.name, 'strong') ? student.name : `Student ${student.number}`) : '',
+    labels: labelsOf(exercise.terms, own.numbering),
+    due: exercise.dueAt ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(exercise.dueAt) : '',
+    care: cautionText(safetyOf(own, exercise.terms)),
+    careInShort: cautionsInShort(safetyOf(own, exercise.terms)),
+    exercise: exercise.id,
     student: student?.id ?? null,
-  });
+  };
 }
 
-/** The sheets of an exercise: one student's own, or for a teacher one for each student of the class. */
+/** The sheet of an exercise that is not set yet, to look at while it is being chosen. Throws Refused. */
+export function draftSheet(own: OwnClass, title: string, terms: ExerciseTerms): SheetDrawing {
+  try {
+    return drawExerciseSheet(terms, wordsOf(own, { id: null, title, dueAt: null, terms }, null));
+  } catch (error) {
+    if (error instanceof DoesNotFit) throw new Refused(error.message);
+    throw error;
+  }
+}
+
+/** The sheet that one student paints on. */
+export function sheetOf(own: { exercise: typeof exercises.$inferSelect; class: OwnClass }, student: typeof students.$inferSelect | null): SheetDrawing {
+  return drawExerciseSheet(own.exercise.terms, wordsOf(own.class, own.exercise, student));
+}
+
+/** The pages of an exercise, a sheet and its handout each: one student's own, or for a teacher those of every student of the class. */
 export async function sheetsFor(house: House, actor: Actor, exerciseId: string, studentId: string | null): Promise<SheetDrawing[]> {
   const own = await exerciseFor(house, actor, exerciseId);
   const all = await house.db.select().from(students).where(eq(students.classId, own.class.id)).orderBy(students.number);
   const wanted = actor.role === 'student' ? actor.studentId : studentId;
   const mine = all.filter((s) => wanted === null || s.id === wanted);
-  return (mine.length > 0 ? mine : [null]).map((s) => sheetOf(own, own.exercise.title, own.exercise.terms, s));
+  return (mine.length > 0 ? mine : [null]).flatMap((s) => [sheetOf(own, s), drawHandout(own.exercise.terms, wordsOf(own.class, own.exercise, s))]);
 }

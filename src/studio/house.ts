@@ -18,11 +18,11 @@ export interface House {
   close(): Promise<void>;
 }
 
-export async function openHouse(settings: Settings = readSettings()): Promise<House> {
+/** `pool` is given by tests that stand in for the workers. */
+export async function openHouse(settings: Settings = readSettings(), pool: WorkerPool = openPool()): Promise<House> {
   const database = await openDatabase(settings.folder);
   const files = await openFileStore(settings.folder);
   const queue = await openQueue(database.pg);
-  const pool = openPool();
   return {
     settings,
     db: database.db,

@@ -1,6 +1,7 @@
 /** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
 import { and, eq, inArray, max, ne } from 'drizzle-orm';
 import { SCALE_RESULT_VERSION, scaleResultSchema, type ScaleResult } from '@/core/scale/result';
+import type { ExerciseTerms } from '@/core/exercise/terms';
 import { newId } from '@/data/ids';
 import { attempts, classes, critiqueItems, critiques, exercises, type AttemptState, handIns, measurements } from '@/data/schema';
 import { UnusablePicture } from '@/workers/decode';
@@ -24,16 +25,19 @@ async function setState(house: House, attemptId: string, state: AttemptState, tr
   house.live.tell(attemptId, { state, stage: null });
 }
 
-/** Keeps a result, its draft and the new state together or not at all. */
-async function keepResult(house: House, handInId: string, attemptId: string, given: ScaleResult): Promise<AttemptState> {
-  const result = scaleResultSchema.parse(given);
-  const state: AttemptState = result.capture.accepted ? 'measured' : 'refused';
+/**
+ * Keeps a result, its draft and the new state together or not at all; null is kept of kinds that are not read but
+ * looked at by the teacher.
+ */
+async function keepResult(house: House, handInId: string, attemptId: string, given: ScaleResult | null): Promise<AttemptState> {
+  const result = given && scaleResultSchema.parse(given);
+  const state: AttemptState = !result || result.capture.accepted ? 'measured' : 'refused';
   return house.db.transaction(async (tx) => {
     const [now] = await tx.select({ state: attempts.state }).from(attempts).where(eq(attempts.id, attemptId)).for('update');
     // Cancelled while the result was on its way: the person's word counts.
     if (now?.state !== 'measuring') return now?.state ?? 'cancelled';
     await tx.delete(measurements).where(eq(measurements.attemptId, attemptId));
-    await tx.insert(measurements).values({ id: newId(), attemptId, version: SCALE_RESULT_VERSION, result });
+    if (result) await tx.insert(measurements).values({ id: newId(), attemptId, version: SCALE_RESULT_VERSION, result });
     let number: number | null = null;
     if (state === 'measured') {
       const [last] = await tx.select({ n: max(attempts.number) }).from(attempts).where(and(eq(attempts.handInId, handInId), ne(attempts.id, attemptId)));
@@ -42,7 +46,7 @@ async function keepResult(house: House, handInId: string, attemptId: string, giv
     }
     await tx.insert(critiques).values({ attemptId }).onConflictDoNothing();
     await tx.delete(critiqueItems).where(eq(critiqueItems.attemptId, attemptId));
-    if (result.findings.length > 0)
+    if (result && result.findings.length > 0)
       await tx.insert(critiqueItems).values(result.findings.map((original, i) => ({ attemptId, position: i + 1, original })));
     await tx.update(attempts).set({ state, number, trouble: null, changedAt: new Date() }).where(eq(attempts.id, attemptId));
     return state;
@@ -70,18 +74,21 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
   house.live.running.set(attemptId, abort);
   house.live.tell(attemptId, { state: 'measuring', stage: null });
   const { attempt, exercise } = row;
+  const terms = attempt.terms ?? exercise.terms;
   const photo = { file: house.files.path(attempt.photoHash), orientation: attempt.orientation };
   try {
-    const result = await house.pool.run(
-      {
-        task: 'measure-scale',
-        ...photo,
-        terms: exercise.terms,
-        numbering: row.class.numbering,
-        expected: { exercise: exercise.id, student: row.handIn.studentId },
-      },
-      { signal: abort.signal, onStage: (stage) => house.live.tell(attemptId, { state: 'measuring', stage }) },
-    );
+    const task = {
+      ...photo,
+      numbering: row.class.numbering,
+      expected: { exercise: exercise.id, student: row.handIn.studentId },
+    };
+    const result =
+      terms.kind === 'scale'
+        ? await house.pool.run(
+            { task: 'measure-scale', ...task, terms },
+            { signal: abort.signal, onStage: (stage) => house.live.tell(attemptId, { state: 'measuring', stage }) },
+          )
+        : null;
     const state = await keepResult(house, row.handIn.id, attemptId, result);
     house.live.tell(attemptId, { state, stage: null });
   } catch (error) {
@@ -92,13 +99,13 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
   } finally {
     house.live.running.delete(attemptId);
   }
-  await makePictures(house, attemptId, exercise.terms.steps, photo);
+  await makePictures(house, attemptId, terms, photo);
 }
 
 /** Pictures to look at come after the reading; an attempt without them is still whole. */
-async function makePictures(house: House, attemptId: string, steps: number, photo: { file: string; orientation: number }): Promise<void> {
+async function makePictures(house: House, attemptId: string, terms: ExerciseTerms, photo: { file: string; orientation: number }): Promise<void> {
   try {
-    const { preview, strip } = await house.pool.run({ task: 'pictures', ...photo, steps });
+    const { preview, strip } = await house.pool.run({ task: 'pictures', ...photo, terms });
     const previewHash = await keepFile(house, preview, 'image/jpeg');
     const stripHash = strip ? await keepFile(house, strip, 'image/jpeg') : null;
     await house.db.update(attempts).set({ previewHash, stripHash }).where(eq(attempts.id, attemptId));

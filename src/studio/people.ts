@@ -1,11 +1,12 @@
 /** The first teacher, classes, students and their codes. */
+import { z } from 'zod';
 import { asc, count, desc, eq, max } from 'drizzle-orm';
 import { classes, students, user } from '@/data/schema';
 import { newClassCode, newId, newPersonalCode } from '@/data/ids';
 import type { NumberingId } from '@/core/exercise/numbering';
 import { classOf, Refused, studentFor, type Teacher } from './actor';
 import type { House } from './house';
-import { emailSchema, nameSchema, passwordSchema } from './words';
+import { emailSchema, nameSchema, numberingSchema, passwordSchema } from './words';
 
 export async function isNewHouse(house: House): Promise<boolean> {
   const [row] = await house.db.select({ n: count() }).from(user).where(eq(user.role, 'teacher'));
@@ -24,9 +25,13 @@ export async function createClass(house: House, teacher: Teacher, name: string, 
   return id;
 }
 
-export async function setNumbering(house: House, teacher: Teacher, classId: string, numbering: NumberingId): Promise<void> {
+export const classSettingsSchema = z.object({ numbering: numberingSchema, underSixteen: z.boolean(), school: z.boolean(), currency: z.string().regex(/^[A-Z]{3}$/, 'Give the currency as three capital letters, as EUR.') });
+export type ClassSettings = z.infer<typeof classSettingsSchema>;
+
+/** How a class numbers its values, and whether its age or place forbids materials. What is set already stays as it is. */
+export async function changeClass(house: House, teacher: Teacher, classId: string, settings: ClassSettings): Promise<void> {
   await classOf(house, teacher, classId);
-  await house.db.update(classes).set({ numbering }).where(eq(classes.id, classId));
+  await house.db.update(classes).set(classSettingsSchema.parse(settings)).where(eq(classes.id, classId));
 }
 
 export function classesOf(house: House, teacher: Teacher) {

@@ -7,6 +7,8 @@ import { attempts, handIns, students } from '@/data/schema';
 import { newId } from '@/data/ids';
 import type { PaintPlan } from '@/devices/painter';
 import { exerciseFor, NotFound, type Student } from './actor';
+import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
+import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { sheetOf } from './exercises';
 import type { House } from './house';
 import { receivePhoto } from './receive';
@@ -24,10 +26,13 @@ function plan(steps: number, light: number, dark: number, lightFirst: boolean, t
   return { lightness, faults: [] };
 }
 
+/** The practice painter fills cells; it knows no pictures. */
+export const mayPractise = (house: House, terms: ExerciseTerms): boolean => house.settings.demo && exerciseLayout(terms).kind === 'scale';
+
 /** Prints, paints and photographs the student's sheet and hands the picture in. */
 export async function practicePhoto(house: House, student: Student, exerciseId: string): Promise<{ attemptId: string }> {
-  if (!house.settings.demo) throw new NotFound();
   const own = await exerciseFor(house, student, exerciseId);
+  if (!mayPractise(house, own.exercise.terms)) throw new NotFound();
   const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
   const [before] = await house.db
     .select({ n: count() })
@@ -35,12 +40,12 @@ export async function practicePhoto(house: House, student: Student, exerciseId: 
     .innerJoin(handIns, eq(attempts.handInId, handIns.id))
     .where(eq(handIns.studentId, student.studentId));
   const { terms } = own.exercise;
+  if (!isStepped(terms)) throw new NotFound();
   const bytes = await house.pool.run(
     {
       task: 'practice',
-      sheet: sheetOf(own, own.exercise.title, terms, row ?? null),
-      steps: terms.steps,
-      paper: terms.paper,
+      sheet: sheetOf(own, row ?? null),
+      layout: exerciseLayout(terms),
       plan: plan(terms.steps, terms.ends.light, terms.ends.dark, terms.order === 'light-first', before?.n ?? 0),
       condition: 'window',
       seed: randomInt(1, 2 ** 31),

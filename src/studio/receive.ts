@@ -29,7 +29,7 @@ export async function keepFile(house: House, bytes: Uint8Array, type: string): P
  * Throws UnusablePicture or Refused with words for the student.
  */
 export async function receivePhoto(house: House, student: Student, exerciseId: string, file: string): Promise<{ attemptId: string }> {
-  await exerciseFor(house, student, exerciseId);
+  const { exercise } = await exerciseFor(house, student, exerciseId);
   await checkRoom(house);
   const meta = await inspectPicture(file);
   const whole = await readFile(file);
@@ -52,7 +52,7 @@ export async function receivePhoto(house: House, student: Student, exerciseId: s
     if (same) return { id: same.id, fresh: false };
     if (handIn.state === 'passed') throw new Refused('This exercise is passed: there is nothing more to hand in.');
     const id = newId();
-    await tx.insert(attempts).values({ id, handInId: handIn.id, state: 'queued', photoHash, orientation: meta.orientation ?? 1 });
+    await tx.insert(attempts).values({ id, handInId: handIn.id, state: 'queued', photoHash, orientation: meta.orientation ?? 1, terms: exercise.terms });
     return { id, fresh: true };
   });
   if (attemptId.fresh) {

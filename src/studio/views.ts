@@ -4,9 +4,10 @@ import type { CaptureIssue } from '@/core/capture/gate';
 import type { Finding } from '@/core/critique/finding';
 import { scaleResultSchema, type ScaleResult } from '@/core/scale/result';
 import { attempts, critiqueItems, critiques, decisions, exercises, handIns, measurements, students, type AttemptState, type HandInState, type Verdict } from '@/data/schema';
+import type { ExerciseTerms } from '@/core/exercise/terms';
 import { type Actor, attemptFor, classOf, exerciseFor, handInFor, type Student, type Teacher } from './actor';
 import { currentAttempt } from './critiquing';
-import { exercisesOfStudent, exercisesOfTeacher, labelsOf } from './exercises';
+import { exercisesOfStudent, exercisesOfTeacher, labelsOf, safetyOf } from './exercises';
 import type { House } from './house';
 import { classesOf, studentsOf } from './people';
 
@@ -37,6 +38,8 @@ export interface AttemptView {
   readonly createdAt: Date;
   readonly hasPreview: boolean;
   readonly hasStrip: boolean;
+  /** The exercise as it stood when this was handed in; null in old rows. */
+  readonly terms: ExerciseTerms | null;
   readonly result: ScaleResult | null;
   readonly critique: { readonly word: string; readonly sentAt: Date | null; readonly items: readonly SaidItem[] } | null;
   readonly verdict: Verdict | null;
@@ -55,6 +58,7 @@ async function attemptView(house: House, row: typeof attempts.$inferSelect): Pro
     createdAt: row.createdAt,
     hasPreview: row.previewHash !== null,
     hasStrip: row.stripHash !== null,
+    terms: row.terms,
     result: await resultOf(house, row.id),
     critique: critique ? { word: critique.word, sentAt: critique.sentAt, items } : null,
     verdict: decision?.verdict ?? null,
@@ -69,6 +73,8 @@ export interface RackCell {
   readonly attempt: number | null;
   readonly result: ScaleResult | null;
   readonly refused: boolean;
+  /** The attempt to show. */
+  readonly attemptId: string | null;
 }
 
 /** A class: students by exercises, each hand-in with the measurement its strip is drawn from. */
@@ -83,7 +89,7 @@ export async function rackOf(house: House, teacher: Teacher, classId: string) {
     const current = await currentAttempt(house, handIn.id);
     const result = current ? await resultOf(house, current.id) : null;
     const lastRefused = all.at(-1)?.state === 'refused' && all.at(-1)?.plea === null;
-    cells.push({ handInId: handIn.id, studentId: handIn.studentId, exerciseId: handIn.exerciseId, state: handIn.state, attempt: current?.number ?? null, result, refused: lastRefused });
+    cells.push({ handInId: handIn.id, studentId: handIn.studentId, exerciseId: handIn.exerciseId, state: handIn.state, attempt: current?.number ?? null, attemptId: current?.id ?? null, result, refused: lastRefused });
   }
   return { class: own, students: people, exercises: work, cells };
 }
@@ -121,7 +127,6 @@ export async function tableOf(house: House, teacher: Teacher, handInId: string) 
   const at = siblings.findIndex((s) => s.id === handInId);
   return {
     ...own,
-    labels: labelsOf(own.exercise.terms, own.class.numbering),
     attempts: await Promise.all(rows.map((r) => attemptView(house, r))),
     currentId: current?.id ?? rows.at(-1)?.id ?? null,
     previous: siblings[at - 1]?.id ?? null,
@@ -187,6 +192,7 @@ export async function myExercise(house: House, student: Student, exerciseId: str
     exercise: own.exercise,
     class: { name: own.class.name, numbering: own.class.numbering },
     labels: labelsOf(own.exercise.terms, own.class.numbering),
+    safety: safetyOf(own.class, own.exercise.terms),
     state: handIn?.state ?? ('open' as HandInState),
     attempts: views.map(studentAttempt),
   };

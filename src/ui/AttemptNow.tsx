@@ -6,6 +6,8 @@ import type { StudentAttempt } from '@/studio/views';
 
 interface Props {
   readonly attempt: StudentAttempt;
+  /** Whether Fair Grey reads this kind, or the teacher's eye alone judges it. */
+  readonly measured: boolean;
   readonly stop: (id: string) => Promise<unknown>;
   readonly again: (id: string) => Promise<unknown>;
   readonly anyway: (id: string, word: string) => Promise<{ ok: boolean; say?: string }>;
@@ -13,7 +15,7 @@ interface Props {
 
 const UNDER_WAY = ['received', 'queued', 'measuring'];
 
-export function AttemptNow({ attempt, stop, again, anyway }: Props) {
+export function AttemptNow({ attempt, measured, stop, again, anyway }: Props) {
   const router = useRouter();
   const [stage, setStage] = useState('waiting its turn');
   const [word, setWord] = useState('');
@@ -97,7 +99,7 @@ export function AttemptNow({ attempt, stop, again, anyway }: Props) {
     );
   return (
     <p className="trouble" role="status">
-      <span className="font-semibold">This picture will do.</span> {attempt.letter ? '' : 'It is with your teacher now; you will read the critique here.'}
+      <span className="font-semibold">{measured ? 'This picture will do.' : 'Your picture has come in.'}</span> {attempt.letter ? '' : 'It is with your teacher now; you will read the critique here.'}
       {attempt.issues.map((i) => ` ${i.say}`)}
     </p>
   );

@@ -8,6 +8,7 @@ import type { AttemptState, HandInState } from '@/data/schema';
 import type { AttemptView } from '@/studio/views';
 import { FindingRow } from './FindingRow';
 import { GapLadder } from './GapLadder';
+import { HoldButton, useHold } from './HoldButton';
 import { KeyList } from './KeyList';
 import { StateMark } from './StateMark';
 import { StripCompare } from './StripCompare';
@@ -59,14 +60,15 @@ export function CritiqueTable(props: Props) {
   const router = useRouter();
   const [chosen, setChosen] = useState(0);
   const [editing, setEditing] = useState<number | null>(null);
-  const [squint, setSquint] = useState(false);
-  const [original, setOriginal] = useState(false);
+  const squint = useHold();
+  const original = useHold();
   const [help, setHelp] = useState(false);
   const [all, setAll] = useState(false);
   const [trouble, setTrouble] = useState('');
   const [busy, start] = useTransition();
 
   const result = shown?.result ?? null;
+  const read = result !== null && result.capture.accepted && result.steps.length > 0;
   const items = shown?.critique?.items ?? [];
   const works = items.filter((i) => i.original.kind === 'works');
   const fixes = items.filter((i) => i.original.kind === 'fix');
@@ -100,18 +102,18 @@ export function CritiqueTable(props: Props) {
       w: () => shown?.verdict && run(() => actions.withdrawVerdict(shown.id)),
       '?': () => setHelp(true),
     },
-    { s: setSquint, o: setOriginal },
+    { s: squint.hold, o: original.hold },
   );
 
   return (
     <div className="grid h-[calc(100vh-44px)] min-h-[640px] grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
-        {original && shown?.hasPreview ? (
+        {original.on && shown?.hasPreview ? (
           <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="h-full w-full object-contain" />
-        ) : result && result.steps.length > 0 ? (
+        ) : read ? (
           <>
             <div className="px-4 pt-3">
-              <StripCompare picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null} targets={props.targets} perRow={props.perRow} gapPercent={props.gapPercent} squint={squint} lit={lit} />
+              <StripCompare picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null} targets={props.targets} perRow={props.perRow} gapPercent={props.gapPercent} squint={squint.on} lit={lit} />
             </div>
             <div className="mx-4 mb-3 mt-3 min-h-0 flex-1 bg-l93">
               <ValueRuler
@@ -133,7 +135,11 @@ export function CritiqueTable(props: Props) {
         ) : (
           <div className="m-4 grid flex-1 place-items-center">
             {shown?.hasPreview && (
-              <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="max-h-[70vh] max-w-full" />
+              <img
+                src={`/picture/${shown.id}/${shown.hasStrip && !result ? 'strip' : 'preview'}`}
+                alt={shown.hasStrip && !result ? 'What was painted, straightened, in true greys' : 'The photograph as it came'}
+                className="max-h-[80vh] max-w-full"
+              />
             )}
           </div>
         )}
@@ -150,6 +156,12 @@ export function CritiqueTable(props: Props) {
           <span className="truncate">{props.title}</span>
           <StateMark state={props.state} />
         </p>
+        {read && shown?.hasPreview && (
+          <div className="flex gap-2">
+            <HoldButton label="Squint" keyName="s" hold={squint} />
+            <HoldButton label="Photograph" keyName="o" hold={original} />
+          </div>
+        )}
         {props.attempts.length > 1 && (
           <nav aria-label="Attempts" className="flex flex-wrap gap-1 text-13">
             {props.attempts.map((a) => (
@@ -176,7 +188,7 @@ export function CritiqueTable(props: Props) {
             </button>
           </div>
         )}
-        {result && result.steps.length > 0 && (
+        {read && (
           <GapLadder labels={labels} lightness={result.steps.map((s) => s.lightness)} flagged={result.gaps.map((g) => g.flags.length > 0)} />
         )}
         {works.length > 0 && (
@@ -217,7 +229,7 @@ export function CritiqueTable(props: Props) {
             {trouble}
           </p>
         )}
-        {result && result.steps.length > 0 && (
+        {read && (
           <details className="text-13">
             <summary className="cursor-pointer">The readings as a table</summary>
             <table className="mt-1 w-full text-right">

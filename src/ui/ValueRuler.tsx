@@ -46,7 +46,7 @@ export function ValueRuler({ steps, lit, onPick }: Props) {
         wanted
       </text>
       <text x={SIDE} y={H - 18} fontSize={13} fill="var(--color-l20)">
-        painted; the band is how sure the reading is
+        painted; the bar tells how sure a reading is beside the others
       </text>
       {steps.map((s, i) => {
         const on = lit.includes(i + 1);

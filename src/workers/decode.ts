@@ -1,6 +1,7 @@
 /** Photographs into rasters. What is no photograph, or too much of one, gets one clear sentence. */
-import sharp, { type Metadata, type Sharp } from 'sharp';
-import { raster, type Raster } from '@/core/raster/raster';
+import sharp, { type Metadata } from 'sharp';
+import { type Orientation, type Photo, uprightPhoto } from '@/core/raster/photo';
+import { raster } from '@/core/raster/raster';
 
 export const MAX_PIXELS = 60_000_000;
 const FORMATS = ['jpeg', 'png', 'webp'];
@@ -35,45 +36,25 @@ function article(format: string): string {
   return /^[AEFHILMNORSX]/.test(name) ? `an ${name}` : `a ${name}`;
 }
 
-/** Turns stored pixels upright. Mirrors come before turns, as the numbers 5 and 7 of EXIF want it. */
-function upright(image: Sharp, orientation: number | null): Sharp {
-  switch (orientation) {
-    case null:
-      return image.autoOrient();
-    case 2:
-      return image.flop();
-    case 3:
-      return image.rotate(180);
-    case 4:
-      return image.flip();
-    case 5:
-      return image.flop().rotate(270);
-    case 6:
-      return image.rotate(90);
-    case 7:
-      return image.flop().rotate(90);
-    case 8:
-      return image.rotate(270);
-    default:
-      return image;
-  }
-}
+const ORIENTATIONS: readonly number[] = [1, 2, 3, 4, 5, 6, 7, 8] satisfies Orientation[];
+const isOrientation = (n: number): n is Orientation => ORIENTATIONS.includes(n);
 
 /**
- * Upright 8-bit sRGB pixels; `orientation` is given when the file no longer holds it. Throws
+ * The photograph in 8-bit sRGB; `orientation` is given when the file no longer holds it. Throws
  * UnusablePicture on anything that is not a whole, plain photograph.
  */
-export async function decodePhoto(file: string | Buffer, orientation: number | null = null): Promise<Raster<'srgb8', 3>> {
-  await inspectPicture(file);
+export async function decodePhoto(file: string | Buffer, orientation: number | null = null): Promise<Photo> {
+  const meta = await inspectPicture(file);
+  const turned = orientation ?? meta.orientation ?? 1;
   try {
-    const image = sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS });
-    const { data, info } = await upright(image, orientation)
+    const { data, info } = await sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS })
       .flatten({ background: '#fff' })
       .toColourspace('srgb')
       .raw()
       .toBuffer({ resolveWithObject: true });
     if (info.channels !== 3) throw new UnusablePicture('This picture has no colours that can be read: send a photograph.');
-    return raster('srgb8', info.width, info.height, 3, new Uint8Array(data.buffer, data.byteOffset, data.length));
+    const stored = raster('srgb8', info.width, info.height, 3, new Uint8Array(data.buffer, data.byteOffset, data.length));
+    return uprightPhoto(stored, isOrientation(turned) ? turned : 1);
   } catch (error) {
     if (error instanceof UnusablePicture) throw error;
     throw new UnusablePicture('This picture is damaged or not complete: send it once more.');

@@ -1,12 +1,11 @@
 /** What a worker thread runs: one task at a time, stages told through the port that came with it. */
 import type { MessagePort } from 'node:worker_threads';
 import { UnusablePicture } from './decode';
-import { measureScaleFile, type MeasureScaleTask } from './measure-task';
-import { makePictures, type PicturesTask } from './pictures-task';
-import type { Outcome, WorkerRequest } from './protocol';
-import type { PracticeTask } from './practice-task';
+import { measureScaleFile } from './measure-task';
+import { makePictures } from './pictures-task';
+import type { Outcome, Task, WorkerRequest } from './protocol';
 
-async function run(task: MeasureScaleTask | PicturesTask | PracticeTask, port: MessagePort | null): Promise<unknown> {
+async function run(task: Task, port: MessagePort | null): Promise<unknown> {
   switch (task.task) {
     case 'measure-scale':
       return measureScaleFile(task, (stage) => port?.postMessage({ stage }));
@@ -16,6 +15,10 @@ async function run(task: MeasureScaleTask | PicturesTask | PracticeTask, port: M
       // Loaded only when asked for: the simulated devices are no part of measuring.
       const { practiceShot } = await import('./practice-task');
       return practiceShot(task);
+    }
+    case 'practice-reading': {
+      const { practiceReading } = await import('./practice-reading');
+      return practiceReading(task);
     }
   }
 }

@@ -26,5 +26,6 @@ export async function measureScaleFile(task: MeasureScaleTask, onStage?: (stage:
   const photo = await decodePhoto(task.file, task.orientation);
   const { cv } = await loadOpenCv();
   const result = await measureScale(photo, task, { cv, readQr, onStage });
-  return { ...result, findings: critiqueScale(result, task.terms, task.numbering) };
+  // A draft from readings that would mislead would mislead too.
+  return { ...result, findings: result.capture.accepted ? critiqueScale(result, task.terms, task.numbering) : [] };
 }

@@ -1,13 +1,15 @@
 /** Pictures of a hand-in to look at: the photograph upright and small, the strip straightened in true greys. */
-import sharp from 'sharp';
+import sharp, { type Sharp } from 'sharp';
+import type { ExerciseTerms } from '@/core/exercise/terms';
 import { calibrate, reflectances } from '@/core/capture/calibrate';
 import { locateSheet } from '@/core/capture/locate';
 import { sampleBox } from '@/core/capture/sample';
 import { linearToCode } from '@/core/colour/srgb';
-import type { Raster } from '@/core/raster/raster';
+import type { Orientation, Photo } from '@/core/raster/photo';
 import { NOMINAL_CARD } from '@/core/sheet/card';
 import { type BoxMm, boxMm } from '@/core/sheet/paper';
-import { scaleLayout, type ScaleLayout } from '@/core/sheet/scale-layout';
+import { exerciseLayout } from '@/core/sheet/exercise-layout';
+import type { SheetLayout } from '@/core/sheet/layout';
 import { decodePhoto } from './decode';
 import { loadOpenCv } from './opencv';
 
@@ -15,12 +17,12 @@ export interface PicturesTask {
   readonly task: 'pictures';
   readonly file: string;
   readonly orientation: number | null;
-  readonly steps: number;
+  readonly terms: ExerciseTerms;
 }
 
 export interface Pictures {
   readonly preview: Uint8Array;
-  /** Null where the sheet was not found. */
+  /** What was painted on the sheet, straightened, in true greys; null where the sheet was not found. */
   readonly strip: Uint8Array | null;
 }
 
@@ -28,8 +30,8 @@ const PREVIEW_PX = 1600;
 const STRIP_STEP_MM = 0.14;
 const STRIP_MARGIN_MM = 2;
 
-/** The box round all cells of a scale. */
-export function stripBox(layout: ScaleLayout): BoxMm {
+/** The box round all that is painted. */
+export function stripBox(layout: SheetLayout): BoxMm {
   const m = STRIP_MARGIN_MM;
   const right = Math.max(...layout.cells.map((c) => c.xMm + c.widthMm)) + m;
   const bottom = Math.max(...layout.cells.map((c) => c.yMm + c.heightMm)) + m;
@@ -38,11 +40,11 @@ export function stripBox(layout: ScaleLayout): BoxMm {
   return boxMm(left, top, right - left, bottom - top);
 }
 
-async function straightStrip(photo: Raster<'srgb8', 3>, steps: number): Promise<Uint8Array | null> {
+async function straightStrip(photo: Photo, terms: ExerciseTerms): Promise<Uint8Array | null> {
   const { cv } = await loadOpenCv();
   const located = locateSheet(cv, photo);
   if (located.kind !== 'located') return null;
-  const layout = scaleLayout(steps, located.frame.paper);
+  const layout = exerciseLayout({ ...terms, paper: located.frame.paper });
   const { calibration } = calibrate(photo, located.plane, layout, NOMINAL_CARD);
   if (!calibration) return null;
   const samples = sampleBox(photo, located.plane, stripBox(layout), STRIP_STEP_MM);
@@ -54,11 +56,35 @@ async function straightStrip(photo: Raster<'srgb8', 3>, steps: number): Promise<
     .toBuffer();
 }
 
+/** Turns stored pixels upright. Mirrors come before turns, as the numbers 5 and 7 want it. */
+function turned(image: Sharp, orientation: Orientation): Sharp {
+  switch (orientation) {
+    case 1:
+      return image;
+    case 2:
+      return image.flop();
+    case 3:
+      return image.rotate(180);
+    case 4:
+      return image.flip();
+    case 5:
+      return image.flop().rotate(270);
+    case 6:
+      return image.rotate(90);
+    case 7:
+      return image.flop().rotate(90);
+    case 8:
+      return image.rotate(270);
+  }
+}
+
 export async function makePictures(task: PicturesTask): Promise<Pictures> {
   const photo = await decodePhoto(task.file, task.orientation);
-  const preview = await sharp(photo.data, { raw: { width: photo.width, height: photo.height, channels: 3 } })
+  const { data, width, height } = photo.stored;
+  const seen = turned(sharp(data, { raw: { width, height, channels: 3 } }), photo.orientation);
+  const preview = await seen
     .resize({ width: PREVIEW_PX, height: PREVIEW_PX, fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 85 })
     .toBuffer();
-  return { preview, strip: await straightStrip(photo, task.steps) };
+  return { preview, strip: await straightStrip(photo, task.terms) };
 }

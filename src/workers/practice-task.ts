@@ -1,7 +1,6 @@
 /** The practice camera of the demo: prints, paints and photographs a sheet with the simulated devices. */
 import type { SheetDrawing } from '@/core/sheet/drawing';
-import { scaleLayout } from '@/core/sheet/scale-layout';
-import type { PaperId } from '@/core/sheet/paper';
+import type { SheetLayout } from '@/core/sheet/layout';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
 import { paint, type PaintPlan } from '@/devices/painter';
@@ -11,8 +10,8 @@ import { sheetToPng } from '@/print/sheet-png';
 export interface PracticeTask {
   readonly task: 'practice';
   readonly sheet: SheetDrawing;
-  readonly steps: number;
-  readonly paper: PaperId;
+  /** Where the cells stand that are painted. */
+  readonly layout: SheetLayout;
   readonly plan: PaintPlan;
   readonly condition: CameraCondition;
   readonly seed: number;
@@ -25,7 +24,7 @@ const DPI = 300;
 
 /** JPEG bytes of the photograph. */
 export async function practiceShot(task: PracticeTask): Promise<Uint8Array> {
-  const layout = scaleLayout(task.steps, task.paper);
+  const { layout } = task;
   const printed = await print(await sheetToPng(task.sheet, DPI), 'nominal', task.seed);
   const { surface } = paint(printed.surface, layout.cells, task.plan, task.seed);
   const shot = shotFor(task.condition, layout, task.seed, task.megapixels);

@@ -3,14 +3,16 @@ import type { MessagePort } from 'node:worker_threads';
 import type { ScaleResult } from '@/core/scale/result';
 import type { MeasureScaleTask, Stage } from './measure-task';
 import type { Pictures, PicturesTask } from './pictures-task';
+import type { PracticeReadingTask } from './practice-reading';
 import type { PracticeTask } from './practice-task';
 
-export type Task = MeasureScaleTask | PicturesTask | PracticeTask;
+export type Task = MeasureScaleTask | PicturesTask | PracticeTask | PracticeReadingTask;
 
 export interface Answers {
   'measure-scale': ScaleResult;
   pictures: Pictures;
   practice: Uint8Array;
+  'practice-reading': number[];
 }
 
 export interface WorkerRequest {

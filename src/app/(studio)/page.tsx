@@ -44,9 +44,8 @@ export default async function Today() {
                 ) : (
                   <p className="quiet">{w.attempt.plea ?? 'No reading'}</p>
                 )}
-                <p className="quiet mt-1 truncate">
-                  {sayMoment(w.attempt.createdAt)} · {w.exercise.title}
-                </p>
+                <p className="quiet mt-1">{w.exercise.title}</p>
+                <p className="quiet">{sayMoment(w.attempt.createdAt)}</p>
               </Link>
             </li>
           ))}
@@ -74,7 +73,7 @@ export default async function Today() {
           ))}
         </ul>
         <Link href={groups.length === 0 ? '/ledger' : '/plan/new'} className="calm mt-4 w-full">
-          {groups.length === 0 ? 'Make a class' : 'Set a scale'}
+          {groups.length === 0 ? 'Make a class' : 'Set an exercise'}
         </Link>
       </section>
     </div>

@@ -1,9 +1,9 @@
 import Link from 'next/link';
-import { targetLightnesses } from '@/core/scale/targets';
+import { valuesOf } from '@/core/exercise/kinds';
 import { myWork } from '@/studio/views';
 import { sayDay } from '@/ui/dates';
-import { cssGrey } from '@/ui/grey';
 import { StateMark } from '@/ui/StateMark';
+import { ValueStrip } from '@/ui/ValueStrip';
 import { studentOnly } from '../access';
 
 export default async function MyWork() {
@@ -15,14 +15,11 @@ export default async function MyWork() {
       {work.length === 0 && <p>Nothing is set yet. What your teacher sets appears here.</p>}
       <ul className="grid gap-3">
         {work.map(({ exercise, handIn }) => {
-          const { steps, ends, order, spacing } = exercise.terms;
           return (
             <li key={exercise.id}>
               <Link href={`/my/${exercise.id}`} className="block rounded-sm bg-l97 p-3">
-                <span className="mb-2 flex h-8" aria-hidden>
-                  {targetLightnesses(steps, ends, order, spacing).map((l, i) => (
-                    <span key={i} className="flex-1" style={{ background: cssGrey(l) }} />
-                  ))}
+                <span className="mb-2 block">
+                  <ValueStrip values={valuesOf(exercise.terms)} />
                 </span>
                 <span className="flex items-center justify-between gap-2">
                   <span className="font-semibold">{exercise.title}</span>

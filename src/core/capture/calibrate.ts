@@ -1,11 +1,11 @@
 /** From camera codes to reflectance on one located sheet: the tone fit of each channel, and how sure it is. */
 import { luminanceToLightness } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import { blankPlaces } from '../sheet/blank';
 import { cardLightness, cardLuminance, type CardEnds } from '../sheet/card';
 import { boxMm, grow } from '../sheet/paper';
-import type { ScaleLayout } from '../sheet/scale-layout';
+import type { SheetLayout } from '../sheet/layout';
 import type { Plane } from './plane';
 import { meanCodes, sampleBox, type SheetSamples } from './sample';
 import { exposureOfCode, fitTone, logLight, type ToneCurve, type ToneSample } from './tone';
@@ -22,7 +22,7 @@ export interface WhitePlace {
 
 export interface Calibration {
   readonly plane: Plane;
-  readonly layout: ScaleLayout;
+  readonly layout: SheetLayout;
   readonly card: CardEnds;
   readonly curves: readonly [ToneCurve, ToneCurve, ToneCurve];
   readonly whites: readonly WhitePlace[];
@@ -32,7 +32,7 @@ export interface Calibration {
 
 const CLIPPED_SHARE = 0.02;
 
-function position(layout: ScaleLayout, xMm: number, yMm: number): readonly [number, number] {
+function position(layout: SheetLayout, xMm: number, yMm: number): readonly [number, number] {
   return [(2 * xMm) / layout.widthMm - 1, (2 * yMm) / layout.heightMm - 1];
 }
 
@@ -45,7 +45,7 @@ interface CardSample {
   readonly patch: number;
 }
 
-function cardSamples(photo: Raster<'srgb8', 3>, plane: Plane, layout: ScaleLayout, card: CardEnds): CardSample[] {
+function cardSamples(photo: Photo, plane: Plane, layout: SheetLayout, card: CardEnds): CardSample[] {
   const samples: CardSample[] = [];
   const paper = cardLuminance(255, card);
   for (const box of blankPlaces(layout)) {
@@ -79,9 +79,9 @@ function cardSamples(photo: Raster<'srgb8', 3>, plane: Plane, layout: ScaleLayou
 
 /** Fits the sheet, or null when so much of the card is clipped or outside that nothing can be fitted. */
 export function calibrate(
-  photo: Raster<'srgb8', 3>,
+  photo: Photo,
   plane: Plane,
-  layout: ScaleLayout,
+  layout: SheetLayout,
   card: CardEnds,
 ): { calibration: Calibration | null; whites: readonly WhitePlace[] } {
   const samples = cardSamples(photo, plane, layout, card);

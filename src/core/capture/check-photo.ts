@@ -1,5 +1,5 @@
 /** Gate checks that need no calibration: what is seen before, or instead of, a located sheet. */
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import { reduceToGrey } from '../raster/reduce';
 import type { SheetFrame } from '../sheet/frame';
 import { boxMm, type BoxMm } from '../sheet/paper';
@@ -24,11 +24,18 @@ export function photoBox(plane: Plane, box: BoxMm): PhotoBox {
   return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
 }
 
+/** The smallest box round some boxes. */
+export function enclosing(boxes: readonly PhotoBox[]): PhotoBox {
+  const x = Math.min(...boxes.map((b) => b.x));
+  const y = Math.min(...boxes.map((b) => b.y));
+  return { x, y, width: Math.max(...boxes.map((b) => b.x + b.width)) - x, height: Math.max(...boxes.map((b) => b.y + b.height)) - y };
+}
+
 /** Pixels of a reduced copy over which its hardest edges rise; more means the whole picture is soft. */
 const SOFT_PICTURE = 9;
 const DARK_PICTURE = 60;
 
-function softness(photo: Raster<'srgb8', 3>): { edge: number; bright: number } {
+function softness(photo: Photo): { edge: number; bright: number } {
   const grey = reduceToGrey(photo, 1400);
   const values = Float64Array.from(grey.data).sort();
   const at = (q: number) => values[Math.floor(q * (values.length - 1))] as number;
@@ -49,7 +56,7 @@ function softness(photo: Raster<'srgb8', 3>): { edge: number; bright: number } {
 }
 
 /** What to say about a photograph in which no whole sheet was found. */
-export function explainNotLocated(photo: Raster<'srgb8', 3>, found: NotLocated): CaptureIssue[] {
+export function explainNotLocated(photo: Photo, found: NotLocated): CaptureIssue[] {
   if (found.kind === 'two-sheets')
     return [issue('two_sheets', 2, 'Two sheets are in the picture: photograph one sheet at a time, with nothing else printed beside it.')];
   const { edge, bright } = softness(photo);

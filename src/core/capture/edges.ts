@@ -3,7 +3,7 @@
  * edge should be, and the edge is the centroid of its steepest rise. The ratio of its height to its
  * steepest slope is its width (for a Gaussian blur within 2 % of the distance from 10 to 90 %).
  */
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import type { BoxMm } from '../sheet/paper';
 import type { EdgeFix, Plane } from './plane';
 import { toPhoto } from './plane';
@@ -46,7 +46,7 @@ export function boxProbes(box: BoxMm, each: number, reachMm: number, insetMm = 1
 }
 
 /** Bilinear green code at a photo position, or NaN outside. */
-function greenAt(photo: Raster<'srgb8', 3>, x: number, y: number): number {
+function greenAt(photo: Photo, x: number, y: number): number {
   const px = x - 0.5;
   const py = y - 0.5;
   const x0 = Math.floor(px);
@@ -54,18 +54,18 @@ function greenAt(photo: Raster<'srgb8', 3>, x: number, y: number): number {
   if (x0 < 0 || y0 < 0 || x0 + 1 >= photo.width || y0 + 1 >= photo.height) return Number.NaN;
   const fx = px - x0;
   const fy = py - y0;
-  const d = photo.data;
-  const p = (y0 * photo.width + x0) * 3 + 1;
-  const q = p + photo.width * 3;
+  const d = photo.stored.data;
+  const p = photo.origin + y0 * photo.alongY + x0 * photo.alongX + 1;
+  const q = p + photo.alongY;
   return (
-    ((d[p] as number) * (1 - fx) + (d[p + 3] as number) * fx) * (1 - fy) +
-    ((d[q] as number) * (1 - fx) + (d[q + 3] as number) * fx) * fy
+    ((d[p] as number) * (1 - fx) + (d[p + photo.alongX] as number) * fx) * (1 - fy) +
+    ((d[q] as number) * (1 - fx) + (d[q + photo.alongX] as number) * fx) * fy
   );
 }
 
 /** The edge near a probe, or null where the contrast is too small or the picture ends. */
 export function findEdge(
-  photo: Raster<'srgb8', 3>,
+  photo: Photo,
   plane: Plane,
   probe: EdgeProbe,
   windowMm: number,

@@ -1,5 +1,5 @@
 /** Finds the sheet in a photograph: which paper it is, and exactly where it lies. */
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import { reduceToGrey } from '../raster/reduce';
 import { sheetFrame, type SheetFrame } from '../sheet/frame';
 import { PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
@@ -24,7 +24,7 @@ export interface NotLocated {
   readonly markers: readonly FoundMarker[];
 }
 
-function markersIn(cv: OpenCv, photo: Raster<'srgb8', 3>, longSide: number): FoundMarker[] {
+function markersIn(cv: OpenCv, photo: Photo, longSide: number): FoundMarker[] {
   const grey = reduceToGrey(photo, longSide);
   return findMarkers(cv, grey.data, grey.width, grey.height).map((m) => ({
     id: m.id,
@@ -40,7 +40,7 @@ function paperOf(markers: readonly FoundMarker[]): PaperId | null {
 
 const OURS = new Set<number>(PAPER_IDS.flatMap((p) => [...PAPERS[p].markerIds]));
 
-function refine(photo: Raster<'srgb8', 3>, start: Plane, frame: SheetFrame): { plane: Plane; edges: FoundEdge[] } {
+function refine(photo: Photo, start: Plane, frame: SheetFrame): { plane: Plane; edges: FoundEdge[] } {
   const markerProbes = frame.markers.flatMap((m) =>
     boxProbes({ xMm: m.xMm, yMm: m.yMm, widthMm: m.sizeMm, heightMm: m.sizeMm }, 6, 2),
   );
@@ -57,7 +57,7 @@ function refine(photo: Raster<'srgb8', 3>, start: Plane, frame: SheetFrame): { p
 }
 
 /** Locates a worksheet. Two of one marker, or markers of both papers, mean two sheets. */
-export function locateSheet(cv: OpenCv, photo: Raster<'srgb8', 3>): Located | NotLocated {
+export function locateSheet(cv: OpenCv, photo: Photo): Located | NotLocated {
   let markers: FoundMarker[] = [];
   for (const size of SEARCH_SIZES) {
     const found = markersIn(cv, photo, size).filter((m) => OURS.has(m.id));

@@ -1,5 +1,5 @@
 /** The QR code of a located sheet, straightened to a small grey picture for a decoder. */
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import type { BoxMm } from '../sheet/paper';
 import type { Plane } from './plane';
 import { sampleBox } from './sample';
@@ -12,7 +12,7 @@ export interface GreyPicture {
 
 const QR_STEP_MM = 0.1;
 
-export function qrCrop(photo: Raster<'srgb8', 3>, plane: Plane, box: BoxMm): GreyPicture {
+export function qrCrop(photo: Photo, plane: Plane, box: BoxMm): GreyPicture {
   const s = sampleBox(photo, plane, box, QR_STEP_MM);
   const data = new Uint8ClampedArray(s.columns * s.rows);
   for (let i = 0; i < data.length; i++) {

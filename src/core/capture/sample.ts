@@ -1,5 +1,5 @@
 /** Samples of a photograph on a regular grid of the sheet, taken from its own pixels. */
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import type { BoxMm } from '../sheet/paper';
 import { type Plane, toPhoto } from './plane';
 
@@ -20,7 +20,7 @@ const TOP_CODE = 254;
 
 /** Samples a box about every `stepMm`, at the centres of equal parts of it. */
 export function sampleBox(
-  photo: Raster<'srgb8', 3>,
+  photo: Photo,
   plane: Plane,
   box: BoxMm,
   stepMm: number,
@@ -31,7 +31,8 @@ export function sampleBox(
   const stepYMm = box.heightMm / rows;
   const codes = new Float32Array(columns * rows * 3);
   const clipped = new Uint8Array(columns * rows);
-  const { data, width, height } = photo;
+  const { width, height, origin, alongX, alongY } = photo;
+  const data = photo.stored.data;
   for (let r = 0; r < rows; r++) {
     const y = box.yMm + (r + 0.5) * stepYMm;
     for (let c = 0; c < columns; c++) {
@@ -51,14 +52,14 @@ export function sampleBox(
       const b = fx * (1 - fy);
       const d = (1 - fx) * fy;
       const e = fx * fy;
-      const p = (y0 * width + x0) * 3;
-      const q = p + width * 3;
+      const p = origin + y0 * alongY + x0 * alongX;
+      const q = p + alongY;
       let top = 0;
       for (let k = 0; k < 3; k++) {
         const v0 = data[p + k] as number;
-        const v1 = data[p + 3 + k] as number;
+        const v1 = data[p + alongX + k] as number;
         const v2 = data[q + k] as number;
-        const v3 = data[q + 3 + k] as number;
+        const v3 = data[q + alongX + k] as number;
         codes[o + k] = a * v0 + b * v1 + d * v2 + e * v3;
         if (v0 >= TOP_CODE || v1 >= TOP_CODE || v2 >= TOP_CODE || v3 >= TOP_CODE) top = 1;
       }

@@ -14,7 +14,7 @@
  */
 import { luminanceToLightness } from '../colour/lab';
 import { srgbToLinear } from '../colour/srgb';
-import { inverse, Matrix, solve } from 'ml-matrix';
+import { leaveOnePatchOut, type LeftOutPatch } from './leave-out';
 import { leastSquares, type LeastSquaresFit } from './least-squares';
 
 /** A place of known reflectance in one channel. */
@@ -130,7 +130,6 @@ function prepare(samples: readonly ToneSample[]): Prepared {
 
 const P_LIGHT = KNOTS.length;
 const P_STRAY = P_LIGHT + LIGHT_TERMS;
-const PARAMETERS = P_STRAY + 1;
 const PRIORS = KNOTS.length - 2 + LIGHT_TERMS + 1;
 
 /** Weight of the prior on each term of the light: slopes and curvature nearly free, cubic terms less so. */
@@ -207,34 +206,6 @@ function lightnessSlope(y: number): number {
   return y > 216 / 24389 ? 116 / (3 * Math.cbrt(y) ** 2) : 24389 / 27;
 }
 
-/**
- * What each patch would read if the rest of the card alone had made the fit, less what it is. For a
- * linearised fit this is (I - H)^-1 r over the patch's own samples, H being its block of the hat
- * matrix (R. D. Cook, S. Weisberg, "Residuals and influence in regression", 1982, section 2.2).
- */
-function leaveOnePatchOut(fit: LeastSquaresFit, samples: readonly ToneSample[]): ToneFit['leftOut'] {
-  const columns = fit.jacobian;
-  const normal = new Matrix(PARAMETERS, PARAMETERS);
-  columns.forEach((a, r) =>
-    columns.forEach((b, c) => {
-      let s = r === c ? 1e-9 : 0;
-      for (let i = 0; i < a.length; i++) s += (a[i] as number) * (b[i] as number);
-      normal.set(r, c, s);
-    }),
-  );
-  const covariance = inverse(normal);
-  const patches = [...new Set(samples.map((s) => s.patch))].filter((k) => k > 0);
-  return patches.map((patch) => {
-    const own = samples.flatMap((s, i) => (s.patch === patch ? [i] : []));
-    const j = new Matrix(own.map((i) => columns.map((c) => c[i] as number)));
-    const hat = j.mmul(covariance).mmul(j.transpose());
-    const r = Matrix.columnVector(own.map((i) => fit.residuals[i] as number));
-    const left = solve(Matrix.eye(own.length).mul(1 + 1e-9).sub(hat), r).to1DArray();
-    const mean = left.reduce((a, b) => a + b, 0) / left.length;
-    return { patch, lightness: luminanceToLightness(samples[own[0] as number]?.reflectance ?? 0), error: mean };
-  });
-}
-
 function darkRatio(samples: readonly ToneSample[], light: readonly number[]): number {
   let [low, high] = [Infinity, -Infinity];
   for (const s of samples) {
@@ -253,7 +224,7 @@ export interface ToneFit {
   readonly parameters: readonly number[];
   readonly strayFitted: boolean;
   /** Only of a fit that started by itself. Per patch (1 up): what the rest of the card predicts for it less what it is, L*. */
-  readonly leftOut: readonly { patch: number; lightness: number; error: number }[];
+  readonly leftOut: readonly LeftOutPatch[];
 }
 
 function toCurve(q: Float64Array, withStray: boolean, samples: readonly ToneSample[]): ToneCurve {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { ciede2000 } from './ciede2000';
 import { labToLinearRgb, lightnessToLuminance, linearRgbToLab, luminanceToLightness } from './lab';
 import { lightnessToMunsellValue, munsellValueToLightness, munsellValueToLuminance } from './munsell';
+import { temperatureWord, warmth } from './temperature';
 import { linearToSrgb, srgbToLinear } from './srgb';
 import { LUMINANCE_WEIGHTS } from './xyz';
 
@@ -29,14 +29,14 @@ test('conversions come back to where they began', () => {
   );
 });
 
-test('CIEDE2000 agrees with published pairs', () => {
-  expect(ciede2000([50, 2.6772, -79.7751], [50, 0, -82.7485])).toBeCloseTo(2.0425, 4);
-  expect(ciede2000([50, -1.3802, -84.2814], [50, 0, -82.7485])).toBeCloseTo(1.0, 4);
-  expect(ciede2000([50, 2.5, 0], [73, 25, -18])).toBeCloseTo(27.1492, 4);
-  expect(ciede2000([2.0776, 0.0795, -1.135], [0.9033, -0.0636, -0.5514])).toBeCloseTo(0.9082, 4);
-});
-
 test('Munsell value 10 is white and inverts to a millionth', () => {
   expect(munsellValueToLuminance(10)).toBeCloseTo(1, 3);
   for (const v of [0.5, 2, 5, 8, 9.5]) expect(lightnessToMunsellValue(munsellValueToLightness(v))).toBeCloseTo(v, 6);
+});
+
+test('warm and cool are told against a neighbour', () => {
+  expect(warmth([50, 2, 6], [50, 2, 6])).toBe(0);
+  expect(temperatureWord(warmth([50, 3, 8], [50, 2, 4]))).toBe('warmer');
+  expect(temperatureWord(warmth([50, 2, 1], [50, 2, 4]))).toBe('cooler');
+  expect(temperatureWord(warmth([50, 2, 4.5], [50, 2, 4]))).toBe('alike');
 });

@@ -113,7 +113,7 @@ export const WORKS_WORDS = {
   ends: () => 'Both ends are where the paint can go: a clean white and a real black.',
   black: () => 'The black is a real black: as dark as the paint goes.',
   white: () => 'The white is clean.',
-  order: () => 'The order holds: every step is told from the one before.',
+  order: () => 'The order holds from one end to the other.',
   flat: () => 'The paint lies flat and covers, from edge to edge.',
   on_target: (steps: string) => `Right on the value: ${steps}.`,
 } as const;

@@ -1,6 +1,7 @@
 /** What a teacher sets for a value scale. One schema for form, server, command line and stored JSON. */
 import { z } from 'zod';
 import { PAPER_IDS } from '../sheet/paper';
+import { materialsSchema, USUAL_MATERIALS } from './materials';
 import { MEDIA, MEDIUM_IDS } from './media';
 
 export const MIN_STEPS = 3;
@@ -49,6 +50,8 @@ export const scaleExerciseSchema = z.object({
   toleranceSteps: z.number().min(0.2).max(2),
   /** Whether bare ground may stand for the lightest step. */
   groundMayStand: z.boolean(),
+  // Scales set before materials were asked for hold none.
+  materials: materialsSchema.default(USUAL_MATERIALS),
 });
 export type ScaleExercise = z.infer<typeof scaleExerciseSchema>;
 
@@ -66,5 +69,6 @@ export function defaultScale(medium: keyof typeof MEDIA = 'gouache', steps = 9):
     workOrder: 'ends-first',
     toleranceSteps: 0.5,
     groundMayStand: false,
+    materials: USUAL_MATERIALS,
   };
 }

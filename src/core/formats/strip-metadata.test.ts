@@ -22,3 +22,9 @@ test('what stands after the end of a JPEG goes', async () => {
 test('what is no photograph is refused', () => {
   expect(() => stripMetadata(Buffer.from('<svg/>'))).toThrow('Not a JPEG, PNG or WebP file.');
 });
+
+test.each(['jpeg', 'png', 'webp'] as const)('a %s that was cut off is told, not mended', async (format) => {
+  const whole = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#777', noise: { type: 'gaussian', mean: 120, sigma: 40 } } }).toFormat(format).toBuffer();
+  for (const share of [0.02, 0.3, 0.7, 0.99]) expect(() => stripMetadata(whole.subarray(0, Math.floor(share * whole.length)))).toThrow(RangeError);
+  expect(() => stripMetadata(whole)).not.toThrow();
+});

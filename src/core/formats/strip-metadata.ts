@@ -23,14 +23,17 @@ function startsWith(bytes: Uint8Array, at: number, text: string): boolean {
 function stripJpeg(b: Uint8Array): Uint8Array {
   const kept: Uint8Array[] = [b.subarray(0, 2)];
   let at = 2;
-  while (at + 4 <= b.length) {
+  while (at + 2 <= b.length) {
     if (b[at] !== 0xff) throw new RangeError('A JPEG marker was expected and is not there.');
     const marker = b[at + 1] as number;
     if (marker === 0xff) {
       at++;
       continue;
     }
-    if (marker === 0xd9) break;
+    if (marker === 0xd9) {
+      kept.push(b.subarray(at, at + 2));
+      return concat(kept);
+    }
     const length = ((b[at + 2] as number) << 8) | (b[at + 3] as number);
     const end = at + 2 + length;
     if (length < 2 || end > b.length) throw new RangeError('A JPEG segment is cut off.');
@@ -45,8 +48,7 @@ function stripJpeg(b: Uint8Array): Uint8Array {
     while (at + 1 < b.length && !(b[at] === 0xff && b[at + 1] !== 0 && !((b[at + 1] as number) >= 0xd0 && (b[at + 1] as number) <= 0xd7))) at++;
     kept.push(b.subarray(from, at));
   }
-  kept.push(Uint8Array.of(0xff, 0xd9));
-  return concat(kept);
+  throw new RangeError('The JPEG has no end.');
 }
 
 const PNG_KEPT = new Set(['IHDR', 'PLTE', 'IDAT', 'IEND', 'tRNS', 'gAMA', 'cHRM', 'sRGB', 'iCCP', 'pHYs', 'sBIT']);
@@ -70,7 +72,8 @@ function stripPng(b: Uint8Array): Uint8Array {
 /** WebP container, RFC 9649, section 2.7. */
 function stripWebp(b: Uint8Array): Uint8Array {
   const view = new DataView(b.buffer, b.byteOffset, b.byteLength);
-  const end = Math.min(b.length, 8 + view.getUint32(4, true));
+  const end = 8 + view.getUint32(4, true);
+  if (end > b.length) throw new RangeError('The WebP is cut off.');
   const kept: Uint8Array[] = [];
   let at = 12;
   while (at + 8 <= end) {

@@ -6,13 +6,13 @@
 import { type Calibration } from '../capture/calibrate';
 import { luminanceToLightness } from '../colour/lab';
 import { gaussianBlur } from '../raster/blur';
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import { cardLightness } from '../sheet/card';
 import { grow } from '../sheet/paper';
 import { deviation, patchwork, SAMPLE_MM, STREAK_BLUR_MM } from './read-cell';
 
 /** A function from lightness (L*) to the standard deviation (L*) of a flat tone. */
-export function backgroundSpread(photo: Raster<'srgb8', 3>, calibration: Calibration): (lightness: number) => number {
+export function backgroundSpread(photo: Photo, calibration: Calibration): (lightness: number) => number {
   const ramp = calibration.layout.patches.slice(0, calibration.layout.patches.length / 2);
   const points = ramp
     .map((patch) => {

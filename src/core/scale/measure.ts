@@ -1,14 +1,14 @@
 /** Measures a painted value scale in a photograph of its worksheet, from pixels to flags. */
 import { calibrate, type Calibration, paperLightness, surenessOf } from '../capture/calibrate';
 import { checkExposure, checkLight } from '../capture/check-light';
-import { checkGeometry, explainNotLocated, photoBox } from '../capture/check-photo';
+import { checkGeometry, enclosing, explainNotLocated, photoBox } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
 import { type Located, locateSheet } from '../capture/locate';
 import { type GreyPicture, qrCrop } from '../capture/qr-crop';
 import { lightnessToLuminance } from '../colour/lab';
 import { warmth } from '../colour/temperature';
 import type { Triple } from '../colour/srgb';
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import { boxMm } from '../sheet/paper';
 import { toPhoto } from '../capture/plane';
 import { NOMINAL_CARD, type CardEnds } from '../sheet/card';
@@ -90,7 +90,7 @@ function checkTag(text: string, request: ScaleRequest): CaptureIssue | null {
  * With the code unread the cells decide: between neighbours there must be a strip of bare paper. Only
  * gaps beside clearly darker paint can tell.
  */
-function gapsMissing(photo: Raster<'srgb8', 3>, calibration: Calibration, layout: ScaleLayout, readings: readonly CellReading[]): number {
+function gapsMissing(photo: Photo, calibration: Calibration, layout: ScaleLayout, readings: readonly CellReading[]): number {
   const paper = paperLightness(calibration);
   let [told, missing] = [0, 0];
   layout.cells.forEach((cell, i) => {
@@ -107,16 +107,19 @@ function gapsMissing(photo: Raster<'srgb8', 3>, calibration: Calibration, layout
   return told === 0 ? 0 : missing / told;
 }
 
+/** Shine on the paint, told once for all steps that it lies on. */
 function glareIssues(readings: readonly CellReading[], layout: ScaleLayout, calibration: Calibration): CaptureIssue[] {
-  return readings.flatMap((reading, i) => {
-    const cell = layout.cells[i];
-    if (!cell) return [];
-    const strength = shineStrength(reading);
-    if (strength <= GATE.glare.limit) return [];
-    return [
-      issue('glare', strength, `Shine lies on step ${cell.index}: turn the sheet away from the lamp until it leaves the paint.`, photoBox(calibration.plane, cell)),
-    ];
+  const shiny = layout.cells.flatMap((cell, i) => {
+    const reading = readings[i];
+    const strength = reading ? shineStrength(reading) : 0;
+    return strength > GATE.glare.limit ? [{ cell, strength }] : [];
   });
+  if (shiny.length === 0) return [];
+  const named = `step${shiny.length > 1 ? 's' : ''} ${shiny.map((s) => s.cell.index).join(', ')}`;
+  const boxes = shiny.map((s) => photoBox(calibration.plane, s.cell));
+  return [
+    issue('glare', Math.max(...shiny.map((s) => s.strength)), `Shine lies on ${named}: turn the sheet away from the lamp until it leaves the paint.`, enclosing(boxes)),
+  ];
 }
 
 /** Shine measured against the most that is harmless: a smooth rise, places brighter than paper, lost whites. */
@@ -150,7 +153,7 @@ function driftOf(labs: readonly Triple[]): { warm: number[]; cool: number[] } {
  * Throws only on programmers' errors.
  */
 export async function measureScale(
-  photo: Raster<'srgb8', 3>,
+  photo: Photo,
   request: ScaleRequest,
   tools: MeasureTools,
 ): Promise<ScaleResult> {
@@ -260,7 +263,7 @@ export async function measureScale(
 }
 
 /** Median-like colour of a cell's middle third, for telling whose paint lies in a gap. */
-function middleLab(photo: Raster<'srgb8', 3>, calibration: Calibration, cell: ScaleLayout['cells'][number]): Triple {
+function middleLab(photo: Photo, calibration: Calibration, cell: ScaleLayout['cells'][number]): Triple {
   const box = boxMm(cell.xMm + cell.widthMm / 3, cell.yMm + cell.heightMm / 3, cell.widthMm / 3, cell.heightMm / 3);
   return meanLab(patchwork(photo, calibration, box));
 }

@@ -5,7 +5,7 @@ import type { Triple } from '../colour/srgb';
 import { LUMINANCE_WEIGHTS } from '../colour/xyz';
 import { type Calibration, reflectances } from '../capture/calibrate';
 import { sampleBox, type SheetSamples } from '../capture/sample';
-import type { Raster } from '../raster/raster';
+import type { Photo } from '../raster/photo';
 import { blockMeans, gaussianBlur } from '../raster/blur';
 import { type BoxMm, grow } from '../sheet/paper';
 
@@ -37,7 +37,7 @@ export interface Patchwork {
   readonly y: Float32Array;
 }
 
-export function patchwork(photo: Raster<'srgb8', 3>, calibration: Calibration, box: BoxMm): Patchwork {
+export function patchwork(photo: Photo, calibration: Calibration, box: BoxMm): Patchwork {
   const samples = sampleBox(photo, calibration.plane, box, SAMPLE_MM);
   const rgb = reflectances(calibration, samples);
   const y = new Float32Array(rgb.length / 3);
@@ -67,12 +67,26 @@ function labOf(rgb: Float32Array, i: number): Triple {
 
 /** Mean colour in linear light of the given places, the lightest and darkest tenth by Y left out. */
 function trimmedMean(p: Patchwork, places: readonly number[]): Triple {
-  const sorted = [...places].sort((a, b) => (p.y[a] as number) - (p.y[b] as number));
+  const sorted = Float32Array.from(places, (i) => p.y[i] as number).sort();
   const cut = Math.floor(TRIM * sorted.length);
-  const kept = sorted.slice(cut, sorted.length - cut);
-  const sum: [number, number, number] = [0, 0, 0];
-  for (const i of kept) for (let c = 0; c < 3; c++) sum[c] = (sum[c] as number) + (p.rgb[3 * i + c] as number);
-  return linearRgbToLab([sum[0] / kept.length, sum[1] / kept.length, sum[2] / kept.length]);
+  const [low, high] = [sorted[cut] as number, sorted[sorted.length - 1 - cut] as number];
+  let [red, green, blue, n] = [0, 0, 0, 0];
+  for (const i of places) {
+    const y = p.y[i] as number;
+    if (y < low || y > high) continue;
+    red += p.rgb[3 * i] as number;
+    green += p.rgb[3 * i + 1] as number;
+    blue += p.rgb[3 * i + 2] as number;
+    n++;
+  }
+  return linearRgbToLab([red / n, green / n, blue / n]);
+}
+
+/** Colour at the place whose Y is the median of the places. */
+function medianLab(p: Patchwork, places: readonly number[]): Triple {
+  const sorted = Float32Array.from(places, (i) => p.y[i] as number).sort();
+  const middle = sorted[sorted.length >> 1] as number;
+  return labOf(p.rgb, places.find((i) => p.y[i] === middle) ?? (places[0] as number));
 }
 
 /** Plain mean colour of a patchwork, in linear light. */
@@ -176,7 +190,7 @@ function paintPastLine(p: Patchwork, cell: BoxMm, own: Triple, ground: Triple, o
  * paint may have come over into the same ring.
  */
 export function readCell(
-  photo: Raster<'srgb8', 3>,
+  photo: Photo,
   calibration: Calibration,
   cell: BoxMm,
   ground: Triple,
@@ -184,7 +198,7 @@ export function readCell(
 ): CellReading {
   const p = patchwork(photo, calibration, grow(cell, RING_MM));
   const { inner, whole, ring } = regions(p, cell);
-  const centre = labOf(p.rgb, inner.sort((a, b) => (p.y[a] as number) - (p.y[b] as number))[inner.length >> 1] as number);
+  const centre = medianLab(p, inner);
   const apart = ciede2000(centre, ground) >= GROUND_DIFFERENCE;
   const bareAt = apart ? barePlaces(p, whole, ground, centre) : new Uint8Array(p.y.length);
   const painted = inner.filter((i) => bareAt[i] === 0);
@@ -257,16 +271,21 @@ function awayFromGround(p: Patchwork, painted: readonly number[], own: Triple, g
   return painted.filter((i) => near[i] === 0);
 }
 
-/** A mask grown by `reach` samples each way. */
+/** A mask grown by `reach` samples each way: along the rows first, then along the columns. */
 function grown(mask: Uint8Array, columns: number, rows: number, reach: number): Uint8Array {
-  const out = new Uint8Array(mask.length);
-  for (let i = 0; i < mask.length; i++) {
-    if (mask[i] === 0) continue;
-    const r = Math.floor(i / columns);
-    const c = i % columns;
-    for (let y = Math.max(0, r - reach); y <= Math.min(rows - 1, r + reach); y++)
-      out.fill(1, y * columns + Math.max(0, c - reach), y * columns + Math.min(columns, c + reach + 1));
+  const wide = new Uint8Array(mask.length);
+  for (let r = 0; r < rows; r++) {
+    let last = -Infinity;
+    let next = 0;
+    for (let c = 0; c < columns; c++) {
+      for (; next < columns && next <= c + reach; next++) if (mask[r * columns + next] === 1) last = next;
+      if (last >= c - reach) wide[r * columns + c] = 1;
+    }
   }
+  const out = new Uint8Array(mask.length);
+  for (let r = 0; r < rows; r++)
+    for (let from = Math.max(0, r - reach); from <= Math.min(rows - 1, r + reach); from++)
+      for (let c = 0; c < columns; c++) if (wide[from * columns + c] === 1) out[r * columns + c] = 1;
   return out;
 }
 

@@ -1,6 +1,6 @@
 /** Places of a sheet where bare paper must show: the white that a photograph's light is judged from. */
 import { type BoxMm, boxMm, grow } from './paper';
-import type { ScaleLayout } from './scale-layout';
+import type { SheetLayout } from './layout';
 
 const PLACE_MM = 2.4;
 const PITCH_MM = 13;
@@ -15,8 +15,8 @@ function overlaps(a: BoxMm, b: BoxMm): boolean {
  * Boxes that are printed with nothing and that paint should not reach. They lie on a grid over the
  * whole sheet, moved a little where print is in the way.
  */
-export function blankPlaces(layout: ScaleLayout): BoxMm[] {
-  const words = boxMm(layout.inside.xMm, layout.wordsTopMm, layout.inside.widthMm, 62);
+export function blankPlaces(layout: SheetLayout): BoxMm[] {
+  const words = boxMm(layout.inside.xMm, layout.wordsTopMm, layout.inside.widthMm, layout.wordsHeightMm);
   const head = boxMm(layout.inside.xMm, 26, layout.inside.widthMm, 24);
   const taken: BoxMm[] = [
     ...layout.markers.map((m) => grow(boxMm(m.xMm, m.yMm, m.sizeMm, m.sizeMm), 1)),

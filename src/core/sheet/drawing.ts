@@ -2,15 +2,17 @@
  * A sheet as a list of marks in millimetres. The PDF and the PNG are both drawn from this list, so
  * they can't disagree. Greys are 8-bit sRGB codes, 255 is bare paper.
  */
-import { MEDIA, type MediumId } from '../exercise/media';
 import { MARKER_MODULES, markerModuleIsBlack } from './markers';
 import { type BoxMm, boxMm } from './paper';
-import { formatSheetTag } from './qr';
+import { formatSheetTag, type SheetTag } from './qr';
+import type { SheetLayout } from './layout';
 import type { ScaleLayout } from './scale-layout';
 
 export type Mark =
   | { readonly kind: 'fill'; readonly box: BoxMm; readonly code: number }
   | { readonly kind: 'outline'; readonly box: BoxMm; readonly code: number; readonly lineMm: number }
+  /** Closed rings, drawn as a line, or filled by the even-odd rule. */
+  | { readonly kind: 'path'; readonly rings: readonly (readonly (readonly [xMm: number, yMm: number])[])[]; readonly code: number; readonly lineMm: number | 'fill' }
   | { readonly kind: 'qr'; readonly box: BoxMm; readonly text: string }
   | {
       readonly kind: 'text';
@@ -23,6 +25,7 @@ export type Mark =
       readonly align: 'left' | 'centre' | 'right';
       /** Lines are broken to this width; null keeps one line. */
       readonly wrapMm: number | null;
+      readonly code: number;
     };
 
 export interface SheetDrawing {
@@ -34,7 +37,7 @@ export interface SheetDrawing {
 
 /** Grey of the outlines that paint covers. */
 export const OUTLINE_CODE = 200;
-const OUTLINE_MM = 0.25;
+export const OUTLINE_MM = 0.25;
 
 export interface ScaleSheetWords {
   readonly title: string;
@@ -43,23 +46,27 @@ export interface ScaleSheetWords {
   readonly name: string;
   readonly labels: readonly string[];
   readonly work: readonly string[];
-  readonly medium: MediumId;
+  /** Cautions of the medium. */
+  readonly care: string;
   readonly exercise: string | null;
   readonly student: string | null;
+  /** As the code names it; a value scale unless said. */
+  readonly kind?: string;
 }
 
-function text(
+export function text(
   words: string,
   xMm: number,
   yMm: number,
   sizeMm: number,
   more: Partial<Extract<Mark, { kind: 'text' }>> = {},
 ): Mark {
-  return { kind: 'text', text: words, xMm, yMm, sizeMm, weight: 'regular', align: 'left', wrapMm: null, ...more };
+  return { kind: 'text', text: words, xMm, yMm, sizeMm, weight: 'regular', align: 'left', wrapMm: null, code: 0, ...more };
 }
 
-function markerMarks(layout: ScaleLayout): Mark[] {
-  return layout.markers.flatMap((marker) => {
+/** Markers, module by module. */
+export function markerFills(markers: SheetLayout['markers']): Mark[] {
+  return markers.flatMap((marker) => {
     const module = marker.sizeMm / MARKER_MODULES;
     const marks: Mark[] = [
       { kind: 'fill', box: boxMm(marker.xMm, marker.yMm, marker.sizeMm, marker.sizeMm), code: 0 },
@@ -76,47 +83,49 @@ function markerMarks(layout: ScaleLayout): Mark[] {
   });
 }
 
-/** The marks of a scale sheet. */
+export interface Heading {
+  readonly title: string;
+  readonly subtitle: string;
+  readonly name: string;
+  /** What the code in the corner says. */
+  readonly tag: SheetTag;
+}
+
+/** What every sheet shows: markers, ramps, ticks, code, heading, outlines of what is to be painted. */
+export function frameMarks(layout: SheetLayout, heading: Heading): Mark[] {
+  const left = layout.inside.xMm;
+  const firstDab = layout.dabs[0];
+  return [
+    ...markerFills(layout.markers),
+    ...layout.patches.map((p): Mark => ({ kind: 'fill', box: p, code: p.code })),
+    ...layout.ticks.map((box): Mark => ({ kind: 'fill', box, code: 0 })),
+    { kind: 'qr', box: layout.qrBox, text: formatSheetTag(heading.tag) },
+    text(heading.title, left, 32, 5, { weight: 'strong' }),
+    text(heading.subtitle, left, 38, 3.4),
+    text(heading.name, left, 46, 4.2, { weight: 'strong' }),
+    ...[...layout.cells, ...layout.dabs].map((box): Mark => ({ kind: 'outline', box, code: OUTLINE_CODE, lineMm: OUTLINE_MM })),
+    ...(firstDab ? [text('Test dabs', left, firstDab.yMm - 2.5, 3)] : []),
+  ];
+}
+
+/** The marks of a sheet with a row of steps. */
 export function drawScaleSheet(layout: ScaleLayout, words: ScaleSheetWords): SheetDrawing {
   const left = layout.inside.xMm;
   const column = (layout.inside.widthMm - 8) / 2;
-  const firstDab = layout.dabs[0];
+  const { title, subtitle, name } = words;
+  const tag = { kind: words.kind ?? 'scale', steps: layout.steps, paper: layout.paper, exercise: words.exercise, student: words.student };
   const marks: Mark[] = [
-    ...markerMarks(layout),
-    ...layout.patches.map((p): Mark => ({ kind: 'fill', box: p, code: p.code })),
-    ...layout.ticks.map((box): Mark => ({ kind: 'fill', box, code: 0 })),
-    {
-      kind: 'qr',
-      box: layout.qrBox,
-      text: formatSheetTag({
-        kind: 'scale',
-        steps: layout.steps,
-        paper: layout.paper,
-        exercise: words.exercise,
-        student: words.student,
-      }),
-    },
-    text(words.title, left, 32, 5, { weight: 'strong' }),
-    text(words.subtitle, left, 38, 3.4),
-    text(words.name, left, 46, 4.2, { weight: 'strong' }),
-    ...[...layout.cells, ...layout.dabs].map(
-      (box): Mark => ({ kind: 'outline', box, code: OUTLINE_CODE, lineMm: OUTLINE_MM }),
-    ),
+    ...frameMarks(layout, { title, subtitle, name, tag }),
     ...layout.cells.map((cell) =>
-      text(words.labels[cell.index - 1] ?? '', cell.xMm + cell.widthMm / 2, cell.yMm - 3, 4, {
-        align: 'centre',
-        weight: 'strong',
-      }),
+      text(words.labels[cell.index - 1] ?? '', cell.xMm + cell.widthMm / 2, cell.yMm - 3, 4, { align: 'centre', weight: 'strong' }),
     ),
-    ...(firstDab ? [text('Test dabs', left, firstDab.yMm - 2.5, 3)] : []),
   ];
-  let y = layout.wordsTopMm + 4;
-  marks.push(text('Order of work', left, y, 3.6, { weight: 'strong' }));
-  marks.push(text('Care', left + column + 8, y, 3.6, { weight: 'strong' }));
-  marks.push(text(MEDIA[words.medium].caution, left + column + 8, y + 6, 3.2, { wrapMm: column }));
-  y += 6;
+  const y = layout.wordsTopMm + 4;
   marks.push(
-    text(words.work.map((line, i) => `${i + 1}.  ${line}`).join('\n'), left, y, 3.2, { wrapMm: column }),
+    text('Order of work', left, y, 3.6, { weight: 'strong' }),
+    text('Care', left + column + 8, y, 3.6, { weight: 'strong' }),
+    text(words.care, left + column + 8, y + 6, 3.2, { wrapMm: column }),
+    text(words.work.map((line, i) => `${i + 1}.  ${line}`).join('\n'), left, y + 6, 3.2, { wrapMm: column }),
   );
-  return { widthMm: layout.widthMm, heightMm: layout.heightMm, title: words.title, marks };
+  return { widthMm: layout.widthMm, heightMm: layout.heightMm, title, marks };
 }

@@ -1,20 +1,12 @@
 /** Where the cells and test dabs of a scale stand on a sheet. */
 import { MAX_STEPS, MIN_STEPS } from '../exercise/scale';
-import { sheetFrame, type SheetFrame } from './frame';
+import { sheetFrame } from './frame';
 import { type BoxMm, boxMm, type PaperId } from './paper';
+import type { IndexedBoxMm, SheetLayout } from './layout';
 
-export interface IndexedBoxMm extends BoxMm {
-  /** From 1, left to right, top to bottom. */
-  readonly index: number;
-}
-
-export interface ScaleLayout extends SheetFrame {
+export interface ScaleLayout extends SheetLayout {
   readonly kind: 'scale';
   readonly steps: number;
-  readonly cells: readonly IndexedBoxMm[];
-  readonly dabs: readonly IndexedBoxMm[];
-  /** Top of the lines of words below the dabs. */
-  readonly wordsTopMm: number;
 }
 
 export const CELL_HEIGHT_MM = 30;
@@ -55,5 +47,5 @@ export function scaleLayout(steps: number, paper: PaperId): ScaleLayout {
     index,
     ...boxMm(frame.inside.xMm + i * pitch, dabsTop, DAB_MM, DAB_MM),
   }));
-  return { ...frame, kind: 'scale', steps, cells, dabs, wordsTopMm: dabsTop + DAB_MM + 6 };
+  return { ...frame, kind: 'scale', steps, cells, dabs, wordsTopMm: dabsTop + DAB_MM + 6, wordsHeightMm: 62 };
 }

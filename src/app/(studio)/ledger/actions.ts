@@ -1,8 +1,10 @@
 'use server';
 import { revalidatePath } from 'next/cache';
-import { addStudent, createClass, reissueCode } from '@/studio/people';
+import { addStudent, changeClass, type ClassSettings, createClass, reissueCode } from '@/studio/people';
 import { deleteStudent } from '@/studio/records';
+import { setMeetings } from '@/studio/timetables';
 import { numberingSchema } from '@/studio/words';
+import type { MeetingRule } from '@/core/planning/meetings';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
@@ -13,6 +15,26 @@ export async function makeClass(name: string, numbering: string): Promise<Outcom
     return '';
   });
   revalidatePath('/ledger');
+  return done;
+}
+
+export async function setClass(classId: string, settings: ClassSettings): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(async () => {
+    await changeClass(house, teacher, classId, settings);
+    return null;
+  });
+  revalidatePath(`/ledger/${classId}`);
+  return done;
+}
+
+export async function keepMeetings(classId: string, rule: MeetingRule): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(async () => {
+    await setMeetings(house, teacher, classId, rule);
+    return null;
+  });
+  revalidatePath(`/ledger/${classId}`);
   return done;
 }
 

@@ -1,40 +1,73 @@
 'use server';
+import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
-import { scaleExerciseSchema } from '@/core/exercise/scale';
-import { setExercise, sheetOf } from '@/studio/exercises';
-import { classOf } from '@/studio/actor';
+import { z } from 'zod';
+import { exerciseTermsSchema } from '@/core/exercise/terms';
 import { sheetToSvg } from '@/print/sheet-svg';
+import { classOf } from '@/studio/actor';
+import { draftSheet, duplicateExercise, reviseExercise, setExercise } from '@/studio/exercises';
+import type { Placing } from '@/core/planning/timetable';
+import { placeStages } from '@/studio/timetables';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
-export interface PlanForm {
-  readonly classId: string;
-  readonly title: string;
-  readonly note: string;
-  /** ISO day or empty. */
-  readonly due: string;
-  readonly terms: unknown;
+const planFormSchema = z.object({
+  classId: z.string().max(40),
+  title: z.string(),
+  note: z.string(),
+  due: z.union([z.literal(''), z.iso.date({ error: 'Give the date as year, month, day.' })]),
+  overrideReason: z.string(),
+  terms: exerciseTermsSchema,
+});
+export type PlanForm = z.infer<typeof planFormSchema>;
+
+/** Handed in by the evening of the day. */
+const HAND_IN_HOUR = '20:00:00';
+
+function asked(form: PlanForm) {
+  const { classId, title, note, due, overrideReason, terms } = planFormSchema.parse(form);
+  return { classId, exercise: { title, note, dueAt: due === '' ? null : new Date(`${due}T${HAND_IN_HOUR}`), terms, overrideReason } };
 }
 
 /** The live picture of a sheet that is not set yet. */
 export async function drawSheet(form: PlanForm): Promise<Outcome<string>> {
   const { house, teacher } = await teacherOnly();
   return outcome(async () => {
-    const own = await classOf(house, teacher, form.classId);
-    return sheetToSvg(sheetOf({ exercise: null, class: own }, form.title.slice(0, 80) || 'Value scale', scaleExerciseSchema.parse(form.terms), null));
+    const { classId, exercise } = asked(form);
+    return sheetToSvg(draftSheet(await classOf(house, teacher, classId), exercise.title.slice(0, 80) || 'Exercise', exercise.terms));
   });
 }
 
-export async function setScale(form: PlanForm): Promise<Outcome> {
+export async function saveNew(form: PlanForm): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
-  const made = await outcome(() =>
-    setExercise(house, teacher, form.classId, {
-      title: form.title,
-      note: form.note,
-      dueAt: form.due === '' ? null : new Date(`${form.due}T20:00:00`),
-      terms: scaleExerciseSchema.parse(form.terms),
-    }),
-  );
+  const made = await outcome(async () => {
+    const { classId, exercise } = asked(form);
+    if (exercise.dueAt && exercise.dueAt < new Date()) throw new z.ZodError([{ code: 'custom', path: ['due'], message: 'This date is past: choose one that is still to come, or none.', input: form.due }]);
+    return setExercise(house, teacher, classId, exercise);
+  });
   if (!made.ok) return made;
   redirect(`/plan/${made.value}`);
+}
+
+export async function saveRevision(exerciseId: string, form: PlanForm): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const made = await outcome(() => reviseExercise(house, teacher, exerciseId, asked(form).exercise));
+  if (!made.ok) return made;
+  redirect(`/plan/${exerciseId}`);
+}
+
+export async function keepPlacing(exerciseId: string, placing: Placing): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(async () => {
+    await placeStages(house, teacher, exerciseId, placing);
+    return null;
+  });
+  revalidatePath(`/plan/${exerciseId}`);
+  return done;
+}
+
+export async function duplicate(exerciseId: string, classId: string): Promise<void> {
+  const { house, teacher } = await teacherOnly();
+  const made = await outcome(() => duplicateExercise(house, teacher, exerciseId, classId));
+  if (made.ok) redirect(`/plan/${made.value}/revise`);
 }

@@ -1,9 +1,8 @@
 import Link from 'next/link';
-import { MEDIA } from '@/core/exercise/media';
-import { targetLightnesses } from '@/core/scale/targets';
+import { inShort, KINDS, valuesOf } from '@/core/exercise/kinds';
 import { exercisesOfTeacher } from '@/studio/exercises';
 import { sayDay } from '@/ui/dates';
-import { cssGrey } from '@/ui/grey';
+import { ValueStrip } from '@/ui/ValueStrip';
 import { teacherOnly } from '../../access';
 
 export default async function Plan() {
@@ -17,25 +16,20 @@ export default async function Plan() {
             Plan
           </h1>
           <Link href="/plan/new" className="act ml-auto">
-            Set a scale
+            Set an exercise
           </Link>
         </div>
-        {work.length === 0 && <p>Nothing is set yet. Set a scale: the sheet is drawn while you choose.</p>}
+        {work.length === 0 && <p>Nothing is set yet. Set an exercise: the sheet is drawn while you choose.</p>}
         <ul className="grid gap-2">
           {work.map(({ exercise, class: group }) => {
-            const { steps, ends, order, spacing, medium } = exercise.terms;
             return (
               <li key={exercise.id}>
                 <Link href={`/plan/${exercise.id}`} className="grid grid-cols-[16rem_1fr_10rem_8rem] items-center gap-4 rounded-sm bg-l97 p-3 hover:bg-l88">
-                  <span className="flex h-8" aria-hidden>
-                    {targetLightnesses(steps, ends, order, spacing).map((l, i) => (
-                      <span key={i} className="flex-1" style={{ background: cssGrey(l) }} />
-                    ))}
-                  </span>
+                  <ValueStrip values={valuesOf(exercise.terms)} />
                   <span>
                     <span className="font-semibold">{exercise.title}</span>
                     <span className="quiet block">
-                      {steps} steps in {MEDIA[medium].name}
+                      {KINDS[exercise.terms.kind].name} · {inShort(exercise.terms)}
                     </span>
                   </span>
                   <span>{group.name}</span>

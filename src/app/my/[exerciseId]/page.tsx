@@ -1,13 +1,15 @@
-import { MEDIA } from '@/core/exercise/media';
-import { orderOfWork } from '@/core/exercise/order-of-work';
-import { targetLightnesses } from '@/core/scale/targets';
+import { KINDS, valuesOf } from '@/core/exercise/kinds';
+import { isStepped } from '@/core/exercise/terms';
+import { workLines } from '@/core/exercise/work-lines';
+import { cautionText } from '@/core/planning/cautions';
+import { mayPractise } from '@/studio/practice';
 import { myExercise } from '@/studio/views';
 import { AttemptNow } from '@/ui/AttemptNow';
 import { sayDay } from '@/ui/dates';
-import { cssGrey } from '@/ui/grey';
 import { HandInPhoto } from '@/ui/HandInPhoto';
 import { Letter } from '@/ui/Letter';
 import { StateMark } from '@/ui/StateMark';
+import { ValueStrip } from '@/ui/ValueStrip';
 import { orNotFound, studentOnly } from '../../access';
 import { measureAgain, sendAnyway, stopMeasuring } from '../actions';
 
@@ -30,11 +32,11 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         <p className="quiet mb-3">{exercise.dueAt && `due ${sayDay(exercise.dueAt)}`}</p>
         {newest && (
           <div className="mb-3">
-            <AttemptNow attempt={newest} stop={stopMeasuring} again={measureAgain} anyway={sendAnyway} />
+            <AttemptNow attempt={newest} measured={KINDS[terms.kind].measured} stop={stopMeasuring} again={measureAgain} anyway={sendAnyway} />
           </div>
         )}
         {mine.state !== 'passed' && !underWay && (
-          <HandInPhoto exerciseId={exercise.id} practice={house.settings.demo} again={attempts.length > 0} />
+          <HandInPhoto exerciseId={exercise.id} practice={mayPractise(house, terms)} again={attempts.length > 0} />
         )}
       </section>
       {letters.length > 0 && (
@@ -64,22 +66,18 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         </section>
       )}
       <section className="panel">
-        <h2 className="mb-2 text-18 font-semibold">The steps</h2>
-        <div className="mb-3 flex">
-          {targetLightnesses(terms.steps, terms.ends, terms.order, terms.spacing).map((l, i) => (
-            <span key={i} className="flex-1 text-center text-13">
-              <span className="block h-10" style={{ background: cssGrey(l) }} />
-              {labels[i]}
-            </span>
-          ))}
+        <h2 className="mb-2 text-18 font-semibold">{isStepped(terms) ? 'The steps' : 'What to do'}</h2>
+        <div className="mb-3">
+          <ValueStrip values={valuesOf(terms)} labels={labels} height="h-10" />
         </div>
+        <p className="mb-3">{KINDS[terms.kind].task}</p>
         {exercise.note && <p className="mb-3 whitespace-pre-wrap font-letter text-18">{exercise.note}</p>}
         <ol className="mb-3 list-decimal space-y-1 pl-5">
-          {orderOfWork(terms.steps, terms.order, terms.workOrder, labels).map((line) => (
+          {workLines(terms, labels).map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ol>
-        <p className="trouble mb-3">{MEDIA[terms.medium].caution}</p>
+        <p className="trouble mb-3">{cautionText(mine.safety)}</p>
         <a className="calm w-full" href={`/sheet/${exercise.id}`}>
           My worksheet to print
         </a>

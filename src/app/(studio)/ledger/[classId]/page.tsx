@@ -1,9 +1,20 @@
+import type { MeetingRule } from '@/core/planning/meetings';
 import { classOf } from '@/studio/actor';
 import { studentsOf } from '@/studio/people';
+import { ClassSettings } from '@/ui/ClassSettings';
 import { LedgerForm } from '@/ui/LedgerForm';
+import { MeetingForm } from '@/ui/MeetingForm';
 import { StudentRow } from '@/ui/StudentRow';
 import { orNotFound, teacherOnly } from '../../../access';
-import { enrol, newCode, removeStudent } from '../actions';
+import { enrol, keepMeetings, newCode, removeStudent, setClass } from '../actions';
+
+const TERM_DAYS = 84;
+
+/** A term of Thursday evenings to begin from. */
+function usualMeetings(): MeetingRule {
+  const day = (ahead: number) => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
+  return { weekdays: [4], start: '18:30', minutes: 120, from: day(0), until: day(TERM_DAYS), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone, except: [] };
+}
 
 export default async function ClassLedger({ params }: { params: Promise<{ classId: string }> }) {
   const { house, teacher } = await teacherOnly();
@@ -29,11 +40,21 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
           </table>
         )}
       </section>
-      <section className="panel self-start">
+      <div className="grid gap-4 self-start">
+      <section className="panel">
         <h2 className="mb-3 text-18 font-semibold">Add a student</h2>
         <LedgerForm button="Add" label="Display name" send={enrol.bind(null, classId)} />
         <p className="quiet mt-3">A display name is all that is asked for: no e-mail, no birthday.</p>
       </section>
+      <section className="panel">
+        <h2 className="mb-3 text-18 font-semibold">The class</h2>
+        <ClassSettings now={{ numbering: group.numbering, underSixteen: group.underSixteen, school: group.school, currency: group.currency }} save={setClass.bind(null, classId)} />
+      </section>
+      <section className="panel">
+        <h2 className="mb-3 text-18 font-semibold">Meetings</h2>
+        <MeetingForm now={group.meetings ?? usualMeetings()} save={keepMeetings.bind(null, classId)} />
+      </section>
+      </div>
     </div>
   );
 }

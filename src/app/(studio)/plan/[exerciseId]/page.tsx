@@ -1,44 +1,99 @@
 import Link from 'next/link';
-import { MEDIA } from '@/core/exercise/media';
+import { inSteps } from '@/core/critique/scale-words';
+import { inShort, KINDS } from '@/core/exercise/kinds';
+import { isPicture } from '@/core/exercise/terms';
+import { cautionsFor, CAUTIONS, DEFERRAL } from '@/core/planning/cautions';
 import { exerciseFor } from '@/studio/actor';
+import { safetyOf } from '@/studio/exercises';
+import { shoppingFor } from '@/studio/shelf';
+import { timetableOf } from '@/studio/timetables';
 import { sayDay } from '@/ui/dates';
+import { ShoppingTable } from '@/ui/ShoppingTable';
+import { TimetableStrip } from '@/ui/TimetableStrip';
 import { orNotFound, teacherOnly } from '../../../access';
+import { duplicate, keepPlacing } from '../actions';
 
 export default async function Exercise({ params }: { params: Promise<{ exerciseId: string }> }) {
   const { house, teacher } = await teacherOnly();
   const { exerciseId } = await params;
   const { exercise, class: group } = await orNotFound(exerciseFor(house, teacher, exerciseId));
   const { terms } = exercise;
+  const kind = KINDS[terms.kind];
+  const [plan, shopping] = await Promise.all([timetableOf(house, teacher, exerciseId), shoppingFor(house, teacher, exerciseId)]);
   return (
-    <div className="grid gap-4 p-4 lg:grid-cols-[1fr_30rem]">
+    <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel self-start">
         <h1 className="text-24 font-semibold">{exercise.title}</h1>
         <p className="mb-4">
           {group.name}
           {exercise.dueAt && `, due ${sayDay(exercise.dueAt)}`}
+          {exercise.revision > 1 && `, revision ${exercise.revision}`}
         </p>
         {exercise.note && <p className="mb-4 whitespace-pre-wrap font-letter text-18">{exercise.note}</p>}
-        <dl className="mb-6 grid grid-cols-[10rem_1fr] gap-y-1">
-          <dt>Steps</dt>
-          <dd>{terms.steps}</dd>
-          <dt>Paint</dt>
+        <dl className="mb-4 grid grid-cols-[10rem_1fr] gap-y-1">
+          <dt>Kind</dt>
+          <dd>{kind.name}</dd>
+          <dt>What</dt>
           <dd>
-            {MEDIA[terms.medium].name}, about L* {terms.ends.light} to {terms.ends.dark}
+            {inShort(terms)}, about L* {terms.ends.light} to {terms.ends.dark}
           </dd>
-          <dt>A step is told</dt>
-          <dd>from {terms.toleranceSteps} of a step off</dd>
+          <dt>Time</dt>
+          <dd>
+            about {kind.minutes[0]} to {kind.minutes[1]} minutes
+          </dd>
+          <dt>How strict</dt>
+          <dd>a step that is {inSteps(terms.toleranceSteps)} off is told</dd>
+          <dt>Judged</dt>
+          <dd>{kind.measured ? 'measured by Fair Grey, decided by you' : 'by your eye; Fair Grey keeps and shows the photographs'}</dd>
+          {exercise.overrideReason && (
+            <>
+              <dt>Set all the same</dt>
+              <dd>{exercise.overrideReason}</dd>
+            </>
+          )}
         </dl>
-        <p className="trouble mb-6">{MEDIA[terms.medium].caution}</p>
-        <div className="flex gap-3">
+        <div className="mb-4">
+          <ShoppingTable {...shopping} />
+        </div>
+        <ul className="trouble mb-4 list-none space-y-1">
+          {cautionsFor(safetyOf(group, terms)).map((id) => (
+            <li key={id}>{CAUTIONS[id]}</li>
+          ))}
+          <li>{DEFERRAL}</li>
+        </ul>
+        <div className="flex flex-wrap gap-3">
           <a className="act" href={`/sheet/${exercise.id}`}>
             Print a sheet for each student
           </a>
+          {isPicture(terms) && (
+            <a className="calm" href={`/brackets?paper=${terms.paper}`}>
+              Corner pieces for a board
+            </a>
+          )}
+          <Link className="calm" href={`/plan/${exercise.id}/revise`}>
+            Revise
+          </Link>
+          <form action={duplicate.bind(null, exercise.id, group.id)}>
+            <button className="calm">Set it again</button>
+          </form>
           <Link className="calm" href={`/rack/${group.id}`}>
             To the rack
           </Link>
         </div>
       </section>
-      <img src={`/sheet/${exercise.id}?as=svg`} alt="The sheet as it prints" className="aspect-[210/297] w-full bg-white" />
+      <img src={`/sheet/${exercise.id}?as=svg&revision=${exercise.revision}`} alt="The sheet as it prints" className="aspect-[210/297] w-full self-start bg-white" />
+      {plan ? (
+        <div className="min-w-0 lg:col-span-2">
+          <TimetableStrip key={JSON.stringify(plan)} {...plan} icsHref={`/timetable/${exercise.id}`} save={keepPlacing.bind(null, exercise.id)} />
+        </div>
+      ) : (
+        <section className="panel self-start lg:col-span-2">
+          <h2 className="text-18 font-semibold">Timetable</h2>
+          <p>
+            Say when the class meets, <Link href={`/ledger/${group.id}`} className="underline">in the Ledger</Link>, and the stages are laid out here with their drying times.
+          </p>
+        </section>
+      )}
     </div>
   );
 }

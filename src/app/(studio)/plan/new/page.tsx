@@ -1,12 +1,13 @@
 import { redirect } from 'next/navigation';
 import { classesOf } from '@/studio/people';
-import { ScaleSetter } from '@/ui/ScaleSetter';
+import { ExerciseSetter } from '@/ui/setter/ExerciseSetter';
 import { teacherOnly } from '../../../access';
-import { drawSheet, setScale } from '../actions';
+import { drawSheet, saveNew } from '../actions';
 
-export default async function NewScale() {
+export default async function NewExercise() {
   const { house, teacher } = await teacherOnly();
   const groups = await classesOf(house, teacher);
   if (groups.length === 0) redirect('/ledger');
-  return <ScaleSetter classes={groups.map(({ id, name }) => ({ id, name }))} draw={drawSheet} save={setScale} />;
+  const classes = groups.map(({ id, name, underSixteen, school }) => ({ id, name, underSixteen, school }));
+  return <ExerciseSetter classes={classes} revised={null} draw={drawSheet} save={saveNew} />;
 }

@@ -38,7 +38,7 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
         )}
         {rack.students.length > 0 && shown.length === 0 && (
           <p>
-            Nothing is set for this class. <Link href="/plan/new" className="underline">Set a scale.</Link>
+            Nothing is set for this class. <Link href="/plan/new" className="underline">Set an exercise.</Link>
           </p>
         )}
         {rack.students.length > 0 && shown.length > 0 && (
@@ -74,9 +74,14 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
                       );
                     return (
                       <td key={e.id}>
-                        <Link href={`/table/${cell.handInId}`} className="grid grid-cols-[minmax(8rem,20rem)_auto] items-center gap-3 rounded-sm bg-l97 px-2 py-1 hover:bg-l88" aria-label={`${s.name}: ${e.title}`}>
+                        <Link href={`/table/${cell.handInId}`} className="grid grid-cols-[minmax(8rem,20rem)_auto] items-center gap-3 rounded-sm bg-l97 px-2 py-1 hover:bg-l88">
+                          <span className="sr-only">
+                            {s.name}: {e.title}
+                          </span>
                           {cell.result && cell.result.steps.length > 0 && !cell.refused ? (
                             <Strip cells={stripCells(cell.result, labelsOf(e.terms, rack.class.numbering))} width={300} height={28} />
+                          ) : cell.attemptId && !cell.result ? (
+                            <img src={`/picture/${cell.attemptId}/preview`} alt="" className="h-11 w-full object-cover" />
                           ) : (
                             <span className="h-11" />
                           )}

@@ -1,5 +1,6 @@
-import { targetLightnesses } from '@/core/scale/targets';
-import { scaleLayout } from '@/core/sheet/scale-layout';
+import { valuesOf } from '@/core/exercise/kinds';
+import { exerciseLayout } from '@/core/sheet/exercise-layout';
+import { labelsOf } from '@/studio/exercises';
 import { tableOf } from '@/studio/views';
 import { CritiqueTable } from '@/ui/CritiqueTable';
 import { orNotFound, teacherOnly } from '../../../access';
@@ -16,8 +17,8 @@ export default async function Table({ params, searchParams }: Props) {
   const table = await orNotFound(tableOf(house, teacher, handInId));
   const wanted = (await searchParams).attempt;
   const shown = table.attempts.find((a) => a.id === wanted) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
-  const { terms } = table.exercise;
-  const { cells } = scaleLayout(terms.steps, terms.paper);
+  const terms = shown?.terms ?? table.exercise.terms;
+  const { cells } = exerciseLayout(terms);
   const perRow = cells.filter((c) => c.yMm === cells[0]?.yMm).length;
   // As on the straightened strip: cells 2 mm apart in a margin of 2 mm.
   const gapPercent = 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
@@ -28,8 +29,8 @@ export default async function Table({ params, searchParams }: Props) {
       student={table.student.name}
       title={table.exercise.title}
       state={table.handIn.state}
-      labels={table.labels}
-      targets={targetLightnesses(terms.steps, terms.ends, terms.order, terms.spacing)}
+      labels={labelsOf(terms, table.class.numbering)}
+      targets={valuesOf(terms)}
       perRow={perRow}
       gapPercent={gapPercent}
       attempts={table.attempts.map((a) => ({ id: a.id, number: a.number, state: a.state }))}

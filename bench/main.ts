@@ -1,0 +1,50 @@
+/**
+ * The bench: what the measuring is worth, on photographs by the simulated devices with known truth.
+ * `--seed N` repeats a run (else the clock gives one), `--rounds N` makes it longer. Ends with 1 when a limit is broken.
+ */
+import { parseArgs } from 'node:util';
+import { benchPrinters, benchReadings, benchRefusals } from './readings';
+import { findOn } from './finder';
+import { benchSpeed } from './speed';
+import { row } from './tally';
+import { openTrials } from './trials';
+
+const { values } = parseArgs({ options: { seed: { type: 'string' }, rounds: { type: 'string', default: '10' }, only: { type: 'string' } } });
+const seed = values.seed === undefined ? Math.floor(Date.now() / 1000) % 1_000_000 : Number(values.seed);
+const rounds = Number(values.rounds);
+if (!Number.isInteger(seed) || seed < 0 || !Number.isInteger(rounds) || rounds < 1) {
+  console.error('bench: --seed must be a whole number from 0 and --rounds one from 1.');
+  process.exit(2);
+}
+console.log(`Seed ${seed} (repeat with --seed ${seed}), ${rounds} photographs a condition`);
+
+const trials = openTrials();
+const wanted = (part: string) => values.only === undefined || values.only === part;
+
+const FINDER_LIMIT = 1.5;
+
+/** Value finders on ten printers; returns whether every bar that can be reached is within its limit. */
+async function benchFinder(from: number): Promise<boolean> {
+  console.log('\nValue finders on ten other printers: largest error of a bar in L*');
+  row('seed', 'as nominal', 'by chart', 'corrected', 'unreached');
+  let good = true;
+  for (let k = 0; k < 10; k++) {
+    const { seed: own, bars, plain, first, corrected } = await findOn(from + k);
+    const worst = (errors: readonly number[]) => Math.max(...errors.flatMap((e, i) => (bars[i]?.reachable ? [Math.abs(e)] : [])));
+    row(String(own), worst(plain), worst(first), worst(corrected), bars.filter((b) => !b.reachable).length);
+    good &&= worst(corrected) <= FINDER_LIMIT;
+  }
+  return good;
+}
+
+const kept: [string, boolean][] = [];
+if (wanted('readings')) kept.push(['readings', await benchReadings(trials.run, seed, rounds)]);
+if (wanted('refusals')) kept.push(['refusals', await benchRefusals(trials.run, seed, Math.ceil(rounds / 2))]);
+if (wanted('printers')) await benchPrinters(trials.run, seed);
+if (wanted('finder')) kept.push(['value finder', await benchFinder(seed)]);
+await trials.close();
+if (wanted('speed')) kept.push(['speed and memory', await benchSpeed(seed)]);
+
+console.log();
+for (const [part, good] of kept) console.log(`${good ? 'kept  ' : 'BROKEN'}  ${part}`);
+process.exit(kept.every(([, good]) => good) ? 0 : 1);

@@ -1,0 +1,49 @@
+/** Photographs by the simulated camera, read: near enough where they can be used, refused with the right code where not. */
+import { NEAR_MISSES, UNUSABLE, USABLE, type CameraCondition } from '@/devices/camera-conditions';
+import type { Trial, TrialOutcome } from './trial';
+import { openTrials } from './trials';
+
+const trials = openTrials();
+afterAll(() => trials.close());
+
+const seed = Date.now() % 100_000;
+const STEPS = [5, 7, 9, 12];
+const shots = (cameras: readonly CameraCondition[]): Trial[] =>
+  cameras.map((camera, k) => ({
+    steps: STEPS[(seed + k) % STEPS.length] ?? 9,
+    paper: k % 2 === 0 ? 'a4' : 'letter',
+    paint: k % 2 === 0 ? 'random' : 'fine',
+    camera,
+    printer: 'nominal',
+    seed: seed + k,
+  }));
+const errors = (outcomes: readonly TrialOutcome[]) =>
+  outcomes.flatMap((o) => o.readings.filter((r) => r.truth >= 18 && r.truth <= 97).map((r) => Math.abs(r.read - r.truth)));
+
+test(`usable photographs, and those near a fault, are accepted and read to 1.5 L* (seed ${seed})`, async () => {
+  const outcomes = await trials.run(shots([...USABLE, ...(Object.keys(NEAR_MISSES) as (keyof typeof NEAR_MISSES)[])]));
+  const refused = outcomes.filter((o) => !o.accepted).map((o) => [o.trial.camera, ...o.codes]);
+  expect(refused).toEqual([]);
+  const all = errors(outcomes).sort((a, b) => a - b);
+  expect(all.length).toBeGreaterThan(50);
+  expect(all[all.length >> 1]).toBeLessThan(0.5);
+  expect(all[Math.floor(0.95 * all.length)]).toBeLessThan(1.5);
+}, 240_000);
+
+test(`a photograph made unusable is refused with the code of its fault (seed ${seed})`, async () => {
+  const unusable = Object.keys(UNUSABLE) as (keyof typeof UNUSABLE)[];
+  const outcomes = await trials.run(shots(unusable));
+  const told = outcomes.map((o, k) => [unusable[k], !o.accepted && o.codes.find((c) => c === UNUSABLE[unusable[k] as keyof typeof UNUSABLE])]);
+  expect(told).toEqual(unusable.map((camera) => [camera, UNUSABLE[camera]]));
+}, 240_000);
+
+test(`the sheet of other steps, or of another exercise, is told (seed ${seed})`, async () => {
+  const [right, otherSteps, otherExercise] = await trials.run([
+    ...shots(['studio']),
+    { ...(shots(['studio'])[0] as Trial), steps: 9, expectedSteps: 7 },
+    { ...(shots(['studio'])[0] as Trial), expectedExercise: 'ex2' },
+  ]);
+  expect(right?.accepted).toBe(true);
+  expect(otherSteps?.codes).toEqual(['wrong_sheet']);
+  expect(otherExercise?.codes).toEqual(['wrong_sheet']);
+}, 240_000);

@@ -1,0 +1,15 @@
+/** Numbers of a bench put together and printed. */
+
+/** The value at a share of the sorted list; NaN of none. */
+export function quantile(values: readonly number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
+}
+
+export const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
+
+/** A row of a table for people: the first column to the left, the rest to the right. */
+export function row(first: string, ...rest: readonly (string | number)[]): void {
+  const cells = rest.map((r) => (typeof r === 'number' ? (Number.isInteger(r) ? String(r) : r.toFixed(2)) : r).padStart(10));
+  console.log(first.padEnd(24) + cells.join(''));
+}

@@ -1,0 +1,87 @@
+/** What every browser check needs: a served studio in a folder of its own, a browser, and a tally. */
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { type Browser, chromium, type Page } from 'playwright';
+
+const PORT = '3187';
+export const BASE = `http://127.0.0.1:${PORT}`;
+
+export interface Harness {
+  readonly folder: string;
+  readonly browser: Browser;
+  readonly tally: { passed: number; failed: number };
+  readonly check: (name: string, work: () => Promise<void>) => Promise<void>;
+  /** Kills the server as `kill -9` does and serves the same folder again, with the given settings. */
+  readonly killAndServe: (settings?: Record<string, string>) => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+async function serve(folder: string, settings: Record<string, string>): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', PORT, '-H', '127.0.0.1'], {
+    stdio: 'inherit',
+    env: { ...process.env, FAIR_GREY_DATA: folder, FAIR_GREY_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1', ...settings },
+  });
+  for (let i = 0; i < 120; i++) {
+    const ready = await fetch(`${BASE}/health`).then((r) => r.ok).catch(() => false);
+    if (ready) return child;
+    await new Promise((r) => setTimeout(r, 500));
+  }
+  child.kill('SIGKILL');
+  throw new Error('The server did not become ready.');
+}
+
+export async function openHarness(): Promise<Harness> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-e2e-'));
+  const tally = { passed: 0, failed: 0 };
+  let server = await serve(folder, {});
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  });
+  return {
+    folder,
+    browser,
+    tally,
+    async check(name, work) {
+      try {
+        await work();
+        tally.passed++;
+        console.log(`ok      ${name}`);
+      } catch (error) {
+        tally.failed++;
+        console.log(`FAILED  ${name}\n`, error);
+      }
+    },
+    async killAndServe(settings = {}) {
+      server.kill('SIGKILL');
+      await new Promise((r) => setTimeout(r, 500));
+      server = await serve(folder, settings);
+    },
+    async close() {
+      await browser.close();
+      server.kill('SIGKILL');
+    },
+  };
+}
+
+export const phone = async (browser: Browser): Promise<Page> => (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+
+/** Enrols a student through the Ledger and signs them in on a page of their own. */
+export async function enrol(teacher: Page, student: Page, name: string): Promise<void> {
+  await teacher.goto(`${BASE}/ledger`);
+  await teacher.getByRole('link', { name: /Tidewell/ }).click();
+  const classCode = (await teacher.locator('strong').first().textContent()) ?? '';
+  await teacher.getByLabel('Display name').fill(name);
+  await teacher.getByRole('button', { name: 'Add' }).click();
+  const slip = (await teacher.getByText(new RegExp(`${name}: `)).textContent()) ?? '';
+  await student.goto(`${BASE}/sign-in`);
+  await student.getByLabel('Class code').fill(classCode);
+  await student.getByLabel('Your own code').fill(slip.split(': ')[1] ?? '');
+  await student.getByRole('button', { name: 'Come in' }).click();
+  await student.waitForURL(/\/my/);
+}
+
+export const handIn = (student: Page, buffer: Buffer, name = 'sheet.jpg', mimeType = 'image/jpeg') =>
+  student.getByLabel('Photograph of the sheet').setInputFiles({ name, mimeType, buffer });

@@ -1,0 +1,185 @@
+/** Planning through the interface: bands with a lamp to drag, a staged oil painting whose timetable is impossible and is mended. */
+import { readFileSync } from 'node:fs';
+import type { Page } from 'playwright';
+import { KIND_IDS, KINDS } from '@/core/exercise/kinds';
+import { BASE, handIn, type Harness } from './harness';
+import { greySheet } from './photographs';
+
+/** Times every pointer handler and notes long tasks; called in the page before anything else runs. */
+function watchPointer(): void {
+  const seen = window as unknown as { handlers: number[]; longTasks: number[] };
+  seen.handlers = [];
+  seen.longTasks = [];
+  new PerformanceObserver((list) => seen.longTasks.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' });
+  const add = Reflect.get(EventTarget.prototype, 'addEventListener') as (this: EventTarget, ...rest: unknown[]) => void;
+  EventTarget.prototype.addEventListener = function (this: EventTarget, type: string, listener: EventListenerOrEventListenerObject | null, options?: boolean | AddEventListenerOptions) {
+    if (type !== 'pointermove' || typeof listener !== 'function') return add.call(this, type, listener, options);
+    const timed = (event: Event) => {
+      const start = performance.now();
+      listener.call(this, event);
+      seen.handlers.push(performance.now() - start);
+    };
+    return add.call(this, type, timed, options);
+  };
+}
+
+async function dragAndTime(page: Page, from: { x: number; y: number }, to: { x: number; y: number }): Promise<string> {
+  await page.waitForTimeout(500);
+  await page.evaluate(() => Object.assign(window, { handlers: [], longTasks: [] }));
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let i = 1; i <= 60; i++) {
+    await page.mouse.move(from.x + ((to.x - from.x) * i) / 60, from.y + ((to.y - from.y) * i) / 60);
+    await page.waitForTimeout(8);
+  }
+  await page.mouse.up();
+  const { handlers, longTasks } = await page.evaluate(() => {
+    const seen = window as unknown as { handlers: number[]; longTasks: number[] };
+    return { handlers: seen.handlers, longTasks: seen.longTasks };
+  });
+  const sorted = [...handlers].sort((a, b) => a - b);
+  const slow = sorted[Math.floor(0.95 * sorted.length)] ?? Number.NaN;
+  if (!(sorted.length >= 60)) throw new Error(`Only ${sorted.length} pointer handlers ran.`);
+  if (!(slow <= 8)) throw new Error(`Pointer handlers take ${slow.toFixed(1)} ms (95 %).`);
+  const longest = Math.max(0, ...longTasks);
+  if (longest > 50) throw new Error(`A task took ${longest.toFixed(0)} ms.`);
+  return `${sorted.length} handlers, 95 % within ${slow.toFixed(2)} ms, longest task ${longest.toFixed(0)} ms`;
+}
+
+async function middleOf(page: Page, name: RegExp): Promise<{ x: number; y: number }> {
+  const box = await page.getByRole(name.source === 'Lamp' ? 'slider' : 'button', { name }).boundingBox();
+  if (!box) throw new Error(`There is no ${name.source} to drag.`);
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+export async function planning({ check }: Harness, page: Page, student: Page): Promise<void> {
+  await page.addInitScript(watchPointer);
+  await check('a class says when it meets', async () => {
+    await page.goto(`${BASE}/ledger`);
+    await page.getByRole('link', { name: /Tidewell/ }).click();
+    await page.getByLabel('Time zone').fill('Atlantis/Harbour');
+    await page.getByRole('button', { name: 'Keep the meetings' }).click();
+    await page.getByText(/time zone is not known/).waitFor();
+    await page.getByLabel('Time zone').fill('Europe/Lisbon');
+    await page.getByRole('button', { name: 'Keep the meetings' }).click();
+    await page.getByText('Kept.').waitFor();
+  });
+  await check('value bands are set with the lamp dragged, and what does not fit is told', async () => {
+    await page.goto(`${BASE}/plan/new`);
+    await page.getByRole('button', { name: 'value bands' }).click();
+    const at = await middleOf(page, /Lamp/);
+    console.log(`        ${await dragAndTime(page, at, { x: at.x + 90, y: at.y + 60 })}`);
+    await page.getByText(/mm from the nearest crossing of thirds/).waitFor();
+    await page.getByLabel('Smallest brush, mm').fill('20');
+    await page.getByRole('alert').filter({ hasText: 'do not fit here' }).first().waitFor();
+    await page.getByLabel('Smallest brush, mm').fill('5');
+    await page.getByRole('button', { name: 'Set it' }).click();
+    await page.getByRole('heading', { name: 'A lamp in the greenhouse' }).waitFor();
+    await page.getByText('by your eye').waitFor();
+  });
+  await check('a student hands in the bands, and the teacher judges them by eye', async () => {
+    await student.goto(`${BASE}/my`);
+    await student.getByRole('link', { name: /A lamp in the greenhouse/ }).click();
+    await handIn(student, await greySheet());
+    await student.getByText('Your picture has come in.').waitFor({ timeout: 20_000 });
+    await page.goto(BASE);
+    await page.getByRole('link', { name: /A lamp in the greenhouse/ }).filter({ hasText: 'try 1' }).click();
+    await page.getByLabel('Your own word').fill('The rings glow.');
+    await page.keyboard.press('Tab');
+    await page.getByRole('button', { name: /Pass/ }).click();
+    await page.getByRole('button', { name: /Withdraw/ }).waitFor();
+    await student.reload();
+    await student.getByText('The rings glow.').waitFor();
+  });
+  await check('every other kind is set, previewed, printed and handed in', async () => {
+    for (const kind of KIND_IDS.filter((k) => k !== 'scale' && k !== 'bands')) {
+      const { name } = KINDS[kind];
+      await page.goto(`${BASE}/plan/new`);
+      await page.getByRole('button', { name, exact: true }).click();
+      await page.getByLabel('Title').fill(`The ${name} of today`);
+      await page.locator('figure[aria-label="The sheet as it will print"] svg').waitFor();
+      await page.getByRole('button', { name: 'Set it' }).click();
+      await page.getByRole('heading', { name: `The ${name} of today` }).waitFor();
+      const sheet = await page.getByRole('link', { name: 'Print a sheet for each student' }).getAttribute('href');
+      const pdf = await (await page.request.get(`${BASE}${sheet}`)).body();
+      if (!pdf.subarray(0, 5).equals(Buffer.from('%PDF-'))) throw new Error(`The sheet of ${name} is no PDF.`);
+      await student.goto(`${BASE}/my`);
+      await student.getByRole('link', { name: new RegExp(`The ${name} of today`) }).click();
+      await student.getByText(KINDS[kind].task).waitFor();
+      await handIn(student, await greySheet());
+      await student.getByText('Your picture has come in.').waitFor({ timeout: 20_000 });
+    }
+  });
+  await check('a staged oil painting: its impossible timetable is told and mended', async () => {
+    await page.goto(`${BASE}/plan/new`);
+    await page.getByRole('button', { name: 'monochrome painting' }).click();
+    await page.getByRole('combobox', { name: /^Paint/ }).selectOption('oil');
+    await page.getByRole('combobox', { name: /^Way/ }).selectOption('staged');
+    await page.getByRole('button', { name: 'Set it' }).click();
+    await page.getByRole('heading', { name: 'Timetable' }).waitFor();
+    await page.getByText(/Oily rags/).waitFor();
+    const greys = page.getByRole('button', { name: /greys in light and shadow/ });
+    await greys.focus();
+    await page.keyboard.press('ArrowLeft');
+    await page.getByRole('alert').getByText(/“two masses” .* is still wet: it dries for 9 days/).waitFor();
+    await page.getByRole('button', { name: 'Mend it' }).click();
+    await page.getByText(/Photographs are due/).waitFor();
+    await page.reload();
+    await page.getByText(/Photographs are due/).waitFor();
+    if ((await page.getByRole('alert').filter({ hasText: 'wet' }).count()) > 0) throw new Error('The mended timetable was not kept.');
+  });
+  await check('a stage is dragged to a later meeting, and the calendar file follows', async () => {
+    const from = await middleOf(page, /greys in light and shadow/);
+    console.log(`        ${await dragAndTime(page, from, { x: from.x + 110, y: from.y })}`);
+    await page.waitForTimeout(500);
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Calendar file' }).click()]);
+    const text = readFileSync((await download.path()) ?? '', 'utf8');
+    if ((text.match(/BEGIN:VEVENT/g) ?? []).length < 4) throw new Error(`The calendar holds too little:\n${text}`);
+  });
+  await check('a printer is read, its finder printed and corrected; a file with wrong columns is told', async () => {
+    await page.goto(`${BASE}/palette`);
+    await page.getByLabel('Name of the printer').fill('Office laser');
+    await page.getByRole('button', { name: 'Add a printer' }).click();
+    await page.getByRole('heading', { name: 'Office laser' }).waitFor();
+    await page.getByLabel(/Bring in readings/).setInputFiles({ name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('a;b\n1;2') });
+    await page.getByText(/must name the columns code and lightness/).waitFor();
+    await page.getByRole('button', { name: 'Read the chart with the practice reader' }).click();
+    await page.getByText('24 patches read').waitFor({ timeout: 20_000 });
+    const href = await page.getByRole('link', { name: 'Print the finder' }).getAttribute('href');
+    const pdf = await page.request.get(`${BASE}${href}`);
+    if (!pdf.ok() || !(await pdf.body()).subarray(0, 5).equals(Buffer.from('%PDF-'))) throw new Error('The finder is no PDF.');
+    await page.getByRole('button', { name: 'Read the bars with the practice reader' }).click();
+    await page.getByText('33 patches read').waitFor({ timeout: 20_000 });
+  });
+  await check('the cupboard changes what must be bought; a file of it is read whole or not at all', async () => {
+    const stock = page.getByLabel('titanium white: in the cupboard');
+    await stock.fill('500');
+    await stock.press('Tab');
+    await page.getByLabel('Read a CSV').setInputFiles({ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0\nsnow white;1;1;1') });
+    await page.getByText(/“snow white” is not on the list/).waitFor();
+    await page.getByLabel('Read a CSV').setInputFiles({ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0') });
+    await page.getByText('Read.').waitFor();
+    await page.goto(`${BASE}/plan`);
+    await page.getByRole('link', { name: /A lamp in the greenhouse/ }).click();
+    await page.getByRole('row', { name: /titanium white/ }).getByText('enough').waitFor();
+    await page.getByRole('row', { name: /ivory black/ }).getByText('€6.50').waitFor();
+  });
+  await check('under 16 a toxic pigment needs a reason, and lead white has none', async () => {
+    await page.goto(`${BASE}/ledger`);
+    await page.getByRole('link', { name: /Tidewell/ }).click();
+    await page.getByLabel('There are students under 16').check();
+    await page.waitForTimeout(500);
+    await page.goto(`${BASE}/plan/new`);
+    await page.getByRole('button', { name: 'monochrome painting' }).click();
+    await page.getByText(/Materials and care/).click();
+    await page.getByLabel(/cadmium red/).check();
+    await page.getByRole('button', { name: 'Set it' }).click();
+    await page.getByText(/This class is under 16/).first().waitFor();
+    await page.getByLabel('Why it is set all the same').fill('The helpers mix it.');
+    await page.getByLabel(/lead white/).check();
+    await page.getByText(/Lead white can’t be set/).first().waitFor();
+    await page.getByLabel(/lead white/).uncheck();
+    await page.getByRole('button', { name: 'Set it' }).click();
+    await page.getByText('The helpers mix it.').waitFor();
+  });
+}

@@ -1,0 +1,20 @@
+import { exerciseFor } from '@/studio/actor';
+import { ExerciseSetter } from '@/ui/setter/ExerciseSetter';
+import { orNotFound, teacherOnly } from '../../../../access';
+import { drawSheet, saveRevision } from '../../actions';
+
+export default async function Revise({ params }: { params: Promise<{ exerciseId: string }> }) {
+  const { house, teacher } = await teacherOnly();
+  const { exerciseId } = await params;
+  const { exercise, class: own } = await orNotFound(exerciseFor(house, teacher, exerciseId));
+  const { id, name, underSixteen, school } = own;
+  const due = exercise.dueAt ? new Intl.DateTimeFormat('sv-SE').format(exercise.dueAt) : '';
+  return (
+    <ExerciseSetter
+      classes={[{ id, name, underSixteen, school }]}
+      revised={{ classId: id, title: exercise.title, note: exercise.note, due, overrideReason: exercise.overrideReason ?? '', terms: exercise.terms }}
+      draw={drawSheet}
+      save={saveRevision.bind(null, exerciseId)}
+    />
+  );
+}

@@ -1,0 +1,20 @@
+import { stepsSchema } from '@/core/exercise/scale';
+import { PAPER_IDS } from '@/core/sheet/paper';
+import { sheetsToPdf } from '@/print/sheet-pdf';
+import { NotFound } from '@/studio/actor';
+import { finderFor } from '@/studio/finders';
+import { answer } from '../../api';
+
+/** The value finder of a class on a printer, as PDF. */
+export async function GET(request: Request, { params }: { params: Promise<{ printerId: string }> }): Promise<Response> {
+  const { printerId } = await params;
+  const query = new URL(request.url).searchParams;
+  return answer(async (house, actor) => {
+    if (actor.role !== 'teacher') throw new NotFound();
+    const steps = stepsSchema.safeParse(Number(query.get('steps')));
+    if (!steps.success) throw new NotFound();
+    const paper = PAPER_IDS.find((p) => p === query.get('paper')) ?? 'a4';
+    const { drawing } = await finderFor(house, actor, printerId, query.get('class') ?? '', steps.data, paper);
+    return new Response(new Uint8Array(await sheetsToPdf([drawing])), { headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="value-finder.pdf"' } });
+  });
+}

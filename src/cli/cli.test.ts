@@ -1,0 +1,66 @@
+/** The command as other programs use it: built, in a process of its own, one JSON document and an exit code. */
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import sharp from 'sharp';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-cli-'));
+
+function fairGrey(...args: string[]) {
+  const done = spawnSync(process.execPath, [path.resolve('dist/cli.mjs'), ...args], { encoding: 'utf8', env: { ...process.env, INIT_CWD: folder } });
+  return { code: done.status, json: done.stdout === '' ? null : (JSON.parse(done.stdout) as unknown), said: done.stderr.trim() };
+}
+
+test('from a sheet to a measurement, all through the command', () => {
+  const sheet = fairGrey('worksheet', 'scale', '--steps', '7', '--out', 'sheet.png', '--json');
+  expect(sheet.code).toBe(0);
+  const geometry = sheet.json as { cells: unknown[]; patches: unknown[]; markers: unknown[] };
+  expect([geometry.cells.length, geometry.markers.length]).toEqual([7, 4]);
+  writeFileSync(path.join(folder, 'geometry.json'), JSON.stringify(geometry));
+  expect(fairGrey('simulate', 'print', 'sheet.png', '--seed', '5', '--out', 'print.fgs').code).toBe(0);
+  const painted = fairGrey('simulate', 'paint', 'print.fgs', '--geometry', 'geometry.json', '--condition', 'random', '--seed', '5', '--out', 'paint.fgs', '--json');
+  expect(fairGrey('simulate', 'photograph', 'paint.fgs', '--geometry', 'geometry.json', '--condition', 'window', '--seed', '5', '--out', 'photo.jpg', '--rotated', '--location').code).toBe(0);
+  const measured = fairGrey('measure', 'scale', 'photo.jpg', '--steps', '7', '--json');
+  expect(measured.code).toBe(0);
+  const truth = (painted.json as { steps: { lightness: number }[] }).steps;
+  const result = measured.json as { capture: { target: string; mode: string; accepted: boolean }; steps: { lightness: number }[]; gaps: { between: number[] }[] };
+  expect(result.capture).toMatchObject({ target: 'sheet', mode: 'calibrated', whiteBasis: 'nominal', accepted: true });
+  expect(result.gaps.map((g) => g.between)).toEqual([1, 2, 3, 4, 5, 6].map((k) => [k, k + 1]));
+  result.steps.forEach((s, i) => expect(Math.abs(s.lightness - (truth[i]?.lightness ?? NaN))).toBeLessThan(1.5));
+}, 240_000);
+
+test('corner pieces come with their inner corners', () => {
+  const { code, json } = fairGrey('brackets', '--paper', 'letter', '--out', 'corners.pdf', '--json');
+  expect(code).toBe(0);
+  const { brackets, markers } = json as { brackets: { corner: string; innerCornerMm: { x: number } }[]; markers: { id: number; sizeMm: number }[] };
+  expect(brackets.map((b) => b.corner)).toEqual(['top-left', 'top-right', 'bottom-right', 'bottom-left']);
+  expect(markers.map((m) => m.id)).toEqual([8, 9, 10, 11]);
+});
+
+test('a readable picture without a sheet is an answer, not an error', async () => {
+  await sharp({ create: { width: 3, height: 2, channels: 3, background: '#888' } }).png().toFile(path.join(folder, 'grey.png'));
+  const { code, json } = fairGrey('measure', 'scale', 'grey.png', '--steps', '5', '--json');
+  expect(code).toBe(0);
+  expect(json).toMatchObject({ capture: { accepted: false, target: null, issues: [{}] }, steps: [] });
+});
+
+test.each([
+  [['measure', 'scale', 'none.jpg', '--steps', '5'], 'There is no file none.jpg'],
+  [['measure', 'scale', 'none.jpg', '--steps', '2'], 'A scale needs 3 to 15 steps, got 2.'],
+  [['measure', 'scale', 'none.jpg'], '--steps: is needed'],
+  [['measure', 'scale', 'none.jpg', '--steps', '5', '--ends', '50,40'], 'at least 20'],
+  [['measure', 'scale', 'none.jpg', '--steps', '5', '--order', 'sideways'], '--order must be one of'],
+  [['measure', 'scale', 'text.jpg', '--steps', '5'], 'not a picture'],
+  [['worksheet', 'scale', '--steps', '16', '--out', 'never.pdf'], 'A scale needs 3 to 15 steps, got 16.'],
+  [['worksheet', 'scale', '--steps', '9', '--dpi', '72', '--out', 'never.png'], '150 to 600'],
+  [['worksheet', 'scale', '--steps', '9', '--paper', 'a3', '--out', 'never.pdf'], '--paper must be one of'],
+  [['frobnicate'], 'Give one of'],
+])('%j ends with 2 and one clear line', (args, words) => {
+  writeFileSync(path.join(folder, 'text.jpg'), 'not a picture');
+  const { code, json, said } = fairGrey(...args);
+  expect(code).toBe(2);
+  expect(json).toBeNull();
+  expect(said.split('\n').at(-1)).toContain(words);
+  expect(existsSync(path.join(folder, 'never.pdf')) || existsSync(path.join(folder, 'never.png'))).toBe(false);
+});

@@ -1,0 +1,115 @@
+/**
+ * What a teacher sets, for every kind of exercise: one discriminated union that form, server, command line and
+ * stored JSON share. What each kind is called and asks for stands in `kinds.ts`.
+ */
+import { z } from 'zod';
+import { PAPER_IDS } from '../sheet/paper';
+import { judgingSchema } from './judging';
+import { materialsSchema } from './materials';
+import { MEDIUM_IDS } from './media';
+import { endsSchema, scaleExerciseSchema } from './scale';
+
+export const PURE_COLOUR_AT = ['middle-step', 'own-value'] as const;
+export const MOTIFS = ['glow', 'ranges', 'stairwell'] as const;
+export type Motif = (typeof MOTIFS)[number];
+export const NOTAN_SCHOOLS = ['light-and-shadow', 'threshold'] as const;
+export const MAX_STUDIES = 6;
+
+const phrase = (most: number, what: string) => z.string().trim().max(most, `${what} is too long: keep it to ${most} characters.`);
+
+const onPaper = {
+  paper: z.enum(PAPER_IDS),
+  medium: z.enum(MEDIUM_IDS),
+  ends: endsSchema,
+  /** A value further off than this many steps is told. */
+  toleranceSteps: z.number().min(0.2).max(2),
+  materials: materialsSchema,
+};
+const picture = { ...onPaper, judging: judgingSchema };
+
+const monochromeScale = scaleExerciseSchema.extend({
+  kind: z.literal('monochrome-scale'),
+  hue: phrase(60, 'The colour').min(1, 'Name the colour that the scale is made of.'),
+  pureAt: z.enum(PURE_COLOUR_AT),
+});
+
+const bands = scaleExerciseSchema.extend({
+  kind: z.literal('bands'),
+  motif: z.enum(MOTIFS),
+  /** Middle of the lamp (glow) or of the far opening (stairwell), as shares of the frame. */
+  lamp: z.object({ x: z.number().min(0.05).max(0.95), y: z.number().min(0.05).max(0.95) }),
+  silhouettes: z.enum(['drawn', 'own']),
+  /** Whether the nearest layer, in black, is painted first or last. */
+  nearest: z.enum(['first', 'last']),
+  /** Width of the smallest brush, mm: no band is narrower. */
+  brushMm: z.number().min(2, 'A brush is 2 to 20 mm wide.').max(20, 'A brush is 2 to 20 mm wide.'),
+});
+
+const coloursOnScale = scaleExerciseSchema.extend({
+  kind: z.literal('colours-on-scale'),
+  chips: z.number().int().min(4, 'Place 4 to 15 chips.').max(15, 'Place 4 to 15 chips.'),
+});
+
+const notan = z.object({
+  kind: z.literal('notan'),
+  ...picture,
+  tones: z.number().int().min(2, 'A notan has 2 to 4 tones.').max(4, 'A notan has 2 to 4 tones.'),
+  school: z.enum(NOTAN_SCHOOLS),
+});
+
+const fiveValue = z.object({ kind: z.literal('five-value'), ...picture, whiteSparing: z.boolean() });
+
+const quickStudies = z.object({
+  kind: z.literal('quick-studies'),
+  ...picture,
+  goals: z.array(phrase(120, 'A goal')).min(1, 'Set at least one study.').max(MAX_STUDIES, `A sheet holds up to ${MAX_STUDIES} studies.`),
+  /** A timer that only tells the time; null for none. */
+  minutes: z.number().int().min(1).max(120).nullable(),
+});
+
+const freeColour = z.object({ kind: z.literal('free-colour'), ...picture });
+
+const limitedPalette = z.object({
+  kind: z.literal('limited-palette'),
+  ...picture,
+  /** Names of the paints of the first round; each later round has one fewer. */
+  paints: z.array(phrase(60, 'A paint').min(1, 'Name each paint.')).min(2, 'A series needs at least two paints.').max(8, 'A series has up to eight paints.'),
+});
+
+const monochromePainting = z.object({
+  kind: z.literal('monochrome-painting'),
+  ...picture,
+  subject: z.enum(['picture', 'set-up']),
+  way: z.enum(['single-sitting', 'staged']),
+  /** As `toleranceSteps`, for the stages before the last: early on only large errors matter. */
+  earlyToleranceSteps: z.number().min(0.2, 'Early stages are told from 0.2 to 3 steps off.').max(3, 'Early stages are told from 0.2 to 3 steps off.'),
+  glaze: z.boolean(),
+});
+
+const masterCopy = z.object({ kind: z.literal('master-copy'), ...picture });
+const rescue = z.object({ kind: z.literal('rescue'), ...picture });
+
+export const exerciseTermsSchema = z.discriminatedUnion('kind', [
+  scaleExerciseSchema,
+  monochromeScale,
+  bands,
+  coloursOnScale,
+  notan,
+  fiveValue,
+  quickStudies,
+  freeColour,
+  limitedPalette,
+  monochromePainting,
+  masterCopy,
+  rescue,
+]);
+export type ExerciseTerms = z.infer<typeof exerciseTermsSchema>;
+export type ExerciseKind = ExerciseTerms['kind'];
+export type TermsOf<K extends ExerciseKind> = Extract<ExerciseTerms, { kind: K }>;
+/** Kinds whose sheet is a row of steps. */
+export type SteppedTerms = Extract<ExerciseTerms, { steps: number }>;
+/** Kinds that are painted as a picture. */
+export type PictureTerms = Extract<ExerciseTerms, { judging: unknown }>;
+
+export const isStepped = (terms: ExerciseTerms): terms is SteppedTerms => 'steps' in terms;
+export const isPicture = (terms: ExerciseTerms): terms is PictureTerms => 'judging' in terms;

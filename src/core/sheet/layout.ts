@@ -1,0 +1,17 @@
+/** What every sheet lays out inside its frame: places to paint, places to try a mix, room for words. */
+import type { SheetFrame } from './frame';
+import type { BoxMm } from './paper';
+
+export interface IndexedBoxMm extends BoxMm {
+  /** From 1, left to right, top to bottom. */
+  readonly index: number;
+}
+
+export interface SheetLayout extends SheetFrame {
+  readonly kind: 'scale' | 'picture';
+  readonly cells: readonly IndexedBoxMm[];
+  readonly dabs: readonly IndexedBoxMm[];
+  /** Lines of words begin here; the height says how far down they may reach. */
+  readonly wordsTopMm: number;
+  readonly wordsHeightMm: number;
+}

@@ -1,0 +1,138 @@
+/** Studios for tests, in a folder of their own: a teacher, a class, two students, an exercise, and stand-in workers. */
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { eq } from 'drizzle-orm';
+import sharp from 'sharp';
+import { defaultScale } from '@/core/exercise/scale';
+import { measureGaps, targetsFor } from '@/core/scale/flags';
+import { SCALE_RESULT_VERSION, type ScaleResult } from '@/core/scale/result';
+import { newClassCode, newId } from '@/data/ids';
+import { students } from '@/data/schema';
+import type { Answers, Task } from '@/workers/protocol';
+import type { WorkerPool } from '@/workers/pool';
+import type { Student, Teacher } from './actor';
+import { setExercise } from './exercises';
+import { type House, openHouse } from './house';
+import { addStudent, createClass } from './people';
+import { receivePhoto } from './receive';
+
+const terms = defaultScale('gouache', 5);
+
+/** A result as the workers give it, for the states that follow from it. */
+export function resultWith(accepted: boolean): ScaleResult {
+  const lightness = targetsFor(terms, []);
+  return {
+    version: SCALE_RESULT_VERSION,
+    kind: 'scale',
+    capture: {
+      target: 'sheet',
+      mode: 'calibrated',
+      whiteBasis: 'nominal',
+      accepted,
+      issues: accepted ? [] : [{ code: 'glare', value: 2, limit: 1, box: null, say: 'Turn the sheet away from the lamp.' }],
+      uncertainty: 3,
+      tag: null,
+      corners: null,
+    },
+    steps: lightness.map((l, i) => ({
+      index: i + 1, lightness: l, a: 0, b: 0, target: l, error: 0, errorSteps: 0, uncertainty: 3, ownUncertainty: 0.3,
+      extrapolated: false, spread: 0.5, bareGround: 0, overflow: 0, flags: [],
+    })),
+    gaps: measureGaps(terms, lightness, lightness.map(() => 0.3)),
+    summary: { evenness: 0, order: 'kept', ends: { lightest: 96, darkest: 24 }, drift: { warm: [], cool: [] } },
+    findings: [
+      { code: 'works_even', kind: 'works', weight: 0, where: { steps: [] }, evidence: {}, say: 'The steps run evenly.', do: null },
+      { code: 'streaky', kind: 'fix', weight: 1, where: { steps: [3] }, evidence: { spread: 2 }, say: 'Step 3 is streaky.', do: 'Stir the mix.' },
+    ],
+  };
+}
+
+/** What the next measurement does: gives a result, or fails. */
+type Next = ScaleResult | Error | ((signal: AbortSignal | undefined) => Promise<ScaleResult>);
+
+export interface TestStudio {
+  readonly house: House;
+  readonly teacher: Teacher;
+  readonly classId: string;
+  readonly exerciseId: string;
+  readonly bea: Student;
+  readonly ruta: Student;
+  readonly codes: { readonly email: string; readonly class: string; readonly bea: string };
+  next(what: Next): void;
+  /** Hands in a photograph of its own shade; the same shade is the same file. */
+  send(student: Student, shade: number, exerciseId?: string): Promise<string>;
+}
+
+async function studentOf(house: House, id: string): Promise<Student> {
+  const [row] = await house.db.select().from(students).where(eq(students.id, id));
+  if (!row) throw new Error('The student is not there.');
+  return { role: 'student', userId: row.userId, studentId: row.id, classId: row.classId, name: row.name };
+}
+
+interface TestHouse {
+  readonly house: House;
+  /** A teacher with a class that share nothing with any before. */
+  openStudio(): Promise<TestStudio>;
+  close(): Promise<void>;
+}
+
+/** Opening a house takes longer than any test, so that the tests of a file share one. */
+async function openTestHouse(): Promise<TestHouse> {
+  const folder = await mkdtemp(path.join(tmpdir(), 'fair-grey-studio-'));
+  let what: Next = resultWith(true);
+  const pool: WorkerPool = {
+    async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
+      if (task.task === 'pictures') return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
+      if (what instanceof Error) throw what;
+      return (typeof what === 'function' ? await what(options?.signal) : what) as Answers[T['task']];
+    },
+    close: () => Promise.resolve(),
+  };
+  const house = await openHouse({ folder, minFree: 0, demo: false }, pool);
+  return {
+    house,
+    async openStudio() {
+      what = resultWith(true);
+      const email = `${newId()}@tidewell.example`;
+      const userId = await house.auth.createTeacher('Hesper Dunnock', email, 'saltpans-and-hills');
+      const teacher: Teacher = { role: 'teacher', userId, name: 'Hesper Dunnock' };
+      const code = newClassCode();
+      const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one', code);
+      const bea = await addStudent(house, teacher, classId, 'Bea Lindqvarn', 'FRESHPAN');
+      const ruta = await addStudent(house, teacher, classId, 'Ruta Vane');
+      const exerciseId = await setExercise(house, teacher, classId, { title: 'Five greys', note: '', dueAt: null, terms });
+      return {
+        house,
+        teacher,
+        classId,
+        exerciseId,
+        bea: await studentOf(house, bea.id),
+        ruta: await studentOf(house, ruta.id),
+        codes: { email, class: code, bea: bea.code },
+        next: (given) => {
+          what = given;
+        },
+        async send(student, shade, exercise = exerciseId) {
+          const file = path.join(house.files.incoming, `test-${newId()}`);
+          await sharp({ create: { width: 8, height: 8, channels: 3, background: { r: shade, g: shade, b: shade } } }).jpeg().toFile(file);
+          return (await receivePhoto(house, student, exercise, file)).attemptId;
+        },
+      };
+    },
+    async close() {
+      await house.close();
+      await rm(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Gives each test of a file a studio of its own, in a house that they share. */
+export function eachInNewStudio(enter: (studio: TestStudio) => void): void {
+  let home: TestHouse;
+  beforeAll(async () => {
+    home = await openTestHouse();
+  });
+  afterAll(() => home.close());
+  beforeEach(async () => enter(await home.openStudio()));
+}

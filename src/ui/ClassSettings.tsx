@@ -1,0 +1,43 @@
+'use client';
+/** What a class is: how it counts its values, how young it is, whether it sits in a school. Kept as soon as it is changed. */
+import { useState, useTransition } from 'react';
+import { NUMBERING_IDS, NUMBERINGS, type NumberingId } from '@/core/exercise/numbering';
+import { Choice, Tick } from './setter/fields';
+
+interface Settings {
+  readonly numbering: NumberingId;
+  readonly underSixteen: boolean;
+  readonly school: boolean;
+  readonly currency: string;
+}
+
+export function ClassSettings({ now, save }: { now: Settings; save: (settings: Settings) => Promise<{ ok: boolean; say?: string }> }) {
+  const [settings, setSettings] = useState(now);
+  const [trouble, setTrouble] = useState('');
+  const [busy, start] = useTransition();
+  const put = (change: Partial<Settings>) => {
+    const next = { ...settings, ...change };
+    setSettings(next);
+    start(async () => {
+      const answer = await save(next);
+      setTrouble(answer.ok ? '' : (answer.say ?? ''));
+    });
+  };
+  return (
+    <fieldset className="grid gap-2" disabled={busy}>
+      <Choice label="How values are numbered" value={settings.numbering} options={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]] as const)} onChange={(numbering) => put({ numbering })} />
+      <Tick label="There are students under 16" checked={settings.underSixteen} onChange={(underSixteen) => put({ underSixteen })} />
+      <Tick label="It is part of a school" checked={settings.school} onChange={(school) => put({ school })} />
+      <p className="quiet">Toxic pigments and solvents are kept from a class under 16, lead white from a school too.</p>
+      <label>
+        <span className="label">Currency of estimates</span>
+        <input className="field" maxLength={3} defaultValue={settings.currency} onBlur={(e) => e.target.value !== settings.currency && put({ currency: e.target.value.toUpperCase() })} />
+      </label>
+      {trouble && (
+        <p role="alert" className="trouble">
+          {trouble}
+        </p>
+      )}
+    </fieldset>
+  );
+}
