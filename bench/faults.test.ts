@@ -6,7 +6,8 @@ import { openTrials } from './trials';
 const trials = openTrials();
 afterAll(() => trials.close());
 
-const seed = Date.now() % 100_000;
+/** The bench takes its seeds from the clock; a test fails for the change at hand, not by luck. */
+const seed = 4127;
 const even = (steps: number) => Array.from({ length: steps }, (_, i) => 95.5 - ((95.5 - 23) * i) / (steps - 1));
 const gap = (steps: number) => 72.5 / (steps - 1);
 

@@ -5,6 +5,7 @@
 import { parseArgs } from 'node:util';
 import { benchPrinters, benchReadings, benchRefusals } from './readings';
 import { findOn } from './finder';
+import { benchPage } from './page';
 import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';
@@ -43,6 +44,7 @@ if (wanted('refusals')) kept.push(['refusals', await benchRefusals(trials.run, s
 if (wanted('printers')) await benchPrinters(trials.run, seed);
 if (wanted('finder')) kept.push(['value finder', await benchFinder(seed)]);
 await trials.close();
+if (wanted('page')) kept.push(['dragging', await benchPage()]);
 if (wanted('speed')) kept.push(['speed and memory', await benchSpeed(seed)]);
 
 console.log();

@@ -6,7 +6,8 @@ import { openTrials } from './trials';
 const trials = openTrials();
 afterAll(() => trials.close());
 
-const seed = Date.now() % 100_000;
+/** The bench takes its seeds from the clock; a test fails for the change at hand, not by luck. */
+const seed = 7300;
 const STEPS = [5, 7, 9, 12];
 const shots = (cameras: readonly CameraCondition[]): Trial[] =>
   cameras.map((camera, k) => ({

@@ -68,6 +68,23 @@ export async function openHarness(): Promise<Harness> {
 
 export const phone = async (browser: Browser): Promise<Page> => (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
 
+/** The first teacher's way in, on an empty studio. */
+export async function openStudio(page: Page): Promise<void> {
+  await page.goto(BASE);
+  await page.getByLabel('Your name').fill('Hesper Dunnock');
+  await page.getByLabel('E-mail').fill('hesper@tidewell.example');
+  await page.getByLabel('Password').fill('saltpans-and-hills');
+  await page.getByRole('button', { name: 'Open the studio' }).click();
+  await page.getByRole('heading', { name: 'Nothing waits' }).waitFor();
+}
+
+export async function makeClass(page: Page): Promise<void> {
+  await page.goto(`${BASE}/ledger`);
+  await page.getByLabel('Name of the class').fill('Tidewell Evening Studio');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  await page.getByText('class code').waitFor();
+}
+
 /** Enrols a student through the Ledger and signs them in on a page of their own. */
 export async function enrol(teacher: Page, student: Page, name: string): Promise<void> {
   await teacher.goto(`${BASE}/ledger`);

@@ -2,58 +2,11 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright';
 import { KIND_IDS, KINDS } from '@/core/exercise/kinds';
+import { drag, middleOf } from './drag';
 import { BASE, handIn, type Harness } from './harness';
 import { greySheet } from './photographs';
 
-/** Times every pointer handler and notes long tasks; called in the page before anything else runs. */
-function watchPointer(): void {
-  const seen = window as unknown as { handlers: number[]; longTasks: number[] };
-  seen.handlers = [];
-  seen.longTasks = [];
-  new PerformanceObserver((list) => seen.longTasks.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' });
-  const add = Reflect.get(EventTarget.prototype, 'addEventListener') as (this: EventTarget, ...rest: unknown[]) => void;
-  EventTarget.prototype.addEventListener = function (this: EventTarget, type: string, listener: EventListenerOrEventListenerObject | null, options?: boolean | AddEventListenerOptions) {
-    if (type !== 'pointermove' || typeof listener !== 'function') return add.call(this, type, listener, options);
-    const timed = (event: Event) => {
-      const start = performance.now();
-      listener.call(this, event);
-      seen.handlers.push(performance.now() - start);
-    };
-    return add.call(this, type, timed, options);
-  };
-}
-
-async function dragAndTime(page: Page, from: { x: number; y: number }, to: { x: number; y: number }): Promise<string> {
-  await page.waitForTimeout(500);
-  await page.evaluate(() => Object.assign(window, { handlers: [], longTasks: [] }));
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  for (let i = 1; i <= 60; i++) {
-    await page.mouse.move(from.x + ((to.x - from.x) * i) / 60, from.y + ((to.y - from.y) * i) / 60);
-    await page.waitForTimeout(8);
-  }
-  await page.mouse.up();
-  const { handlers, longTasks } = await page.evaluate(() => {
-    const seen = window as unknown as { handlers: number[]; longTasks: number[] };
-    return { handlers: seen.handlers, longTasks: seen.longTasks };
-  });
-  const sorted = [...handlers].sort((a, b) => a - b);
-  const slow = sorted[Math.floor(0.95 * sorted.length)] ?? Number.NaN;
-  if (!(sorted.length >= 60)) throw new Error(`Only ${sorted.length} pointer handlers ran.`);
-  if (!(slow <= 8)) throw new Error(`Pointer handlers take ${slow.toFixed(1)} ms (95 %).`);
-  const longest = Math.max(0, ...longTasks);
-  if (longest > 50) throw new Error(`A task took ${longest.toFixed(0)} ms.`);
-  return `${sorted.length} handlers, 95 % within ${slow.toFixed(2)} ms, longest task ${longest.toFixed(0)} ms`;
-}
-
-async function middleOf(page: Page, name: RegExp): Promise<{ x: number; y: number }> {
-  const box = await page.getByRole(name.source === 'Lamp' ? 'slider' : 'button', { name }).boundingBox();
-  if (!box) throw new Error(`There is no ${name.source} to drag.`);
-  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-}
-
 export async function planning({ check }: Harness, page: Page, student: Page): Promise<void> {
-  await page.addInitScript(watchPointer);
   await check('a class says when it meets', async () => {
     await page.goto(`${BASE}/ledger`);
     await page.getByRole('link', { name: /Tidewell/ }).click();
@@ -67,8 +20,8 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
   await check('value bands are set with the lamp dragged, and what does not fit is told', async () => {
     await page.goto(`${BASE}/plan/new`);
     await page.getByRole('button', { name: 'value bands' }).click();
-    const at = await middleOf(page, /Lamp/);
-    console.log(`        ${await dragAndTime(page, at, { x: at.x + 90, y: at.y + 60 })}`);
+    const at = await middleOf(page, 'slider', /Lamp/);
+    await drag(page, at, { x: at.x + 90, y: at.y + 60 });
     await page.getByText(/mm from the nearest crossing of thirds/).waitFor();
     await page.getByLabel('Smallest brush, mm').fill('20');
     await page.getByRole('alert').filter({ hasText: 'do not fit here' }).first().waitFor();
@@ -129,8 +82,8 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     if ((await page.getByRole('alert').filter({ hasText: 'wet' }).count()) > 0) throw new Error('The mended timetable was not kept.');
   });
   await check('a stage is dragged to a later meeting, and the calendar file follows', async () => {
-    const from = await middleOf(page, /greys in light and shadow/);
-    console.log(`        ${await dragAndTime(page, from, { x: from.x + 110, y: from.y })}`);
+    const from = await middleOf(page, 'button', /greys in light and shadow/);
+    await drag(page, from, { x: from.x + 110, y: from.y });
     await page.waitForTimeout(500);
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Calendar file' }).click()]);
     const text = readFileSync((await download.path()) ?? '', 'utf8');

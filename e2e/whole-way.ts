@@ -2,26 +2,18 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from 'playwright';
-import { BASE, enrol, handIn, type Harness } from './harness';
+import { BASE, enrol, handIn, type Harness, makeClass, openStudio } from './harness';
 import { handInPhotograph } from './photographs';
 
 /** Leaves a teacher's page behind, signed in, with a class and a nine-step scale; returns the exercise's id. */
 export async function wholeWay({ check, folder, killAndServe }: Harness, page: Page, student: Page): Promise<string> {
   await check('the first teacher opens the studio, and the door closes', async () => {
-    await page.goto(BASE);
-    await page.getByLabel('Your name').fill('Hesper Dunnock');
-    await page.getByLabel('E-mail').fill('hesper@tidewell.example');
-    await page.getByLabel('Password').fill('saltpans-and-hills');
-    await page.getByRole('button', { name: 'Open the studio' }).click();
-    await page.getByRole('heading', { name: 'Nothing waits' }).waitFor();
+    await openStudio(page);
     await page.goto(`${BASE}/begin`);
     if (page.url().endsWith('/begin')) throw new Error('The page that makes the first teacher is still open.');
   });
   await check('a teacher makes a class and sets a nine-step scale', async () => {
-    await page.goto(`${BASE}/ledger`);
-    await page.getByLabel('Name of the class').fill('Tidewell Evening Studio');
-    await page.getByRole('button', { name: 'Make the class' }).click();
-    await page.getByText('class code').waitFor();
+    await makeClass(page);
     await page.goto(`${BASE}/plan/new`);
     await page.getByRole('button', { name: 'Set it' }).click();
     await page.getByRole('link', { name: 'Print a sheet for each student' }).waitFor();

@@ -1,7 +1,7 @@
 // Builds and runs the bench; options go through to it.
-import buildNode from './build.mjs';
-import { installPackages } from './provision.mjs';
+import { installDebian, installPackages, run } from './provision.mjs';
 
 installPackages();
-await buildNode();
+installDebian({ chromium: 'chromium' });
+run('npm', ['run', '--silent', 'build']);
 await import('../dist/bench.mjs');

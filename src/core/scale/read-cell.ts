@@ -22,7 +22,8 @@ const BARE_INSET_MM = 0.7;
 const INNER = 0.7;
 const TRIM = 0.1;
 export const STREAK_BLUR_MM = 0.5;
-const SHINE_BLUR_MM = 1.6;
+/** Broad enough that brush strokes average out (at 1.6 mm strong ones read as shine), narrow beside any shine that misleads. */
+const SHINE_BLUR_MM = 2.6;
 /** Shine is looked for on means over this many samples each way (1 mm). */
 const SHINE_BLOCK = 4;
 /** Paint may be this much lighter (L*) than the paper; more is shine. */

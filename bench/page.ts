@@ -1,0 +1,38 @@
+/** What dragging costs the page: time in pointer handlers, and the longest task, in the built application. */
+import { middleOf, type Place, timeDrag, watchPointer } from '../e2e/drag';
+import { BASE, makeClass, openHarness, openStudio } from '../e2e/harness';
+import { quantile, row } from './tally';
+
+export const LIMIT = { handlerMs: 8, taskMs: 50 } as const;
+
+/** Returns whether every drag keeps within the limits. Needs `next build` to have run. */
+export async function benchPage(): Promise<boolean> {
+  const harness = await openHarness();
+  try {
+    const page = await harness.browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript(watchPointer);
+    await openStudio(page);
+    await makeClass(page);
+    console.log('\nDragging in the page: ms');
+    row('', 'handlers', '95 %', 'longest task');
+    let good = true;
+    const time = async (name: string, at: Place, by: Place) => {
+      const { handlers, longTasks } = await timeDrag(page, at, { x: at.x + by.x, y: at.y + by.y });
+      const [slow, longest] = [quantile(handlers, 0.95), Math.max(0, ...longTasks)];
+      row(name, handlers.length, slow, longest);
+      good &&= handlers.length >= 60 && slow <= LIMIT.handlerMs && longest <= LIMIT.taskMs;
+    };
+    await page.goto(`${BASE}/plan/new`);
+    await page.getByRole('button', { name: 'value bands' }).click();
+    await time('lamp of a glow', await middleOf(page, 'slider', /Lamp/), { x: 90, y: 60 });
+    await page.goto(`${BASE}/plan/new`);
+    await page.getByRole('button', { name: 'monochrome painting' }).click();
+    await page.getByRole('combobox', { name: /^Way/ }).selectOption('staged');
+    await page.getByRole('button', { name: 'Set it' }).click();
+    await page.getByRole('heading', { name: 'Timetable' }).waitFor();
+    await time('stage of a timetable', await middleOf(page, 'button', /greys in light and shadow/), { x: 110, y: 0 });
+    return good;
+  } finally {
+    await harness.close();
+  }
+}
