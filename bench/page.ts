@@ -17,7 +17,7 @@ export async function benchPage(): Promise<boolean> {
     await page.getByRole('button', { name: 'Keep the meetings' }).click();
     await page.getByText('Kept.').waitFor();
     console.log('\nDragging in the page: ms');
-    row('', 'handlers', '95 %', 'longest task');
+    row('', 'handlers', '95 %', 'longest');
     let good = true;
     const time = async (name: string, at: Place, by: Place) => {
       const { handlers, longTasks } = await timeDrag(page, at, { x: at.x + by.x, y: at.y + by.y });

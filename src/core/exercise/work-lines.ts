@@ -58,7 +58,7 @@ function ownLines(terms: ExerciseTerms, labels: readonly string[]): string[] {
       return [
         'Paint the greys of the scale first.',
         `Mix ${terms.chips} chips: pure colours, tints, shades and some with their complement in them.`,
-        'Place each chip beside the grey that is as light; squint until its edge goes.',
+        'Paint each chip into the column of the grey that is as light; squint until its edge goes.',
         'Trust the squint, not the colour: strong colours look lighter than they are.',
         PHOTOGRAPH,
       ];

@@ -25,6 +25,7 @@ export function blankPlaces(layout: SheetLayout): BoxMm[] {
     ...layout.cells.map((c) => grow(c, 3.2)),
     ...layout.cells.map((c) => boxMm(c.xMm, c.yMm - 7.5, c.widthMm, 6)),
     ...layout.dabs.map((d) => grow(d, 3.5)),
+    ...layout.chips.map((c) => grow(c, 3.2)),
     words,
     head,
   ];

@@ -103,8 +103,9 @@ export function frameMarks(layout: SheetLayout, heading: Heading): Mark[] {
     text(heading.title, left, 32, 5, { weight: 'strong' }),
     text(heading.subtitle, left, 38, 3.4),
     text(heading.name, left, 46, 4.2, { weight: 'strong' }),
-    ...[...layout.cells, ...layout.dabs].map((box): Mark => ({ kind: 'outline', box, code: OUTLINE_CODE, lineMm: OUTLINE_MM })),
+    ...[...layout.cells, ...layout.dabs, ...layout.chips].map((box): Mark => ({ kind: 'outline', box, code: OUTLINE_CODE, lineMm: OUTLINE_MM })),
     ...(firstDab ? [text('Test dabs', left, firstDab.yMm - 2.5, 3)] : []),
+    ...(layout.chips[0] ? [text('Chips: each under the grey that is as light', left, layout.chips[0].yMm - 6, 3)] : []),
   ];
 }
 
@@ -120,6 +121,8 @@ export function drawScaleSheet(layout: ScaleLayout, words: ScaleSheetWords): She
       text(words.labels[cell.index - 1] ?? '', cell.xMm + cell.widthMm / 2, cell.yMm - 3, 4, { align: 'centre', weight: 'strong' }),
     ),
   ];
+  for (const chip of layout.chips.slice(0, layout.steps))
+    marks.push(text(words.labels[chip.index - 1] ?? '', chip.xMm + chip.widthMm / 2, chip.yMm - 1.8, 3, { align: 'centre' }));
   const y = layout.wordsTopMm + 4;
   marks.push(
     text('Order of work', left, y, 3.6, { weight: 'strong' }),

@@ -11,6 +11,8 @@ export interface SheetLayout extends SheetFrame {
   readonly kind: 'scale' | 'picture';
   readonly cells: readonly IndexedBoxMm[];
   readonly dabs: readonly IndexedBoxMm[];
+  /** Places for chips of colour, as many columns as there are steps; empty where none are asked for. */
+  readonly chips: readonly IndexedBoxMm[];
   /** Lines of words begin here; the height says how far down they may reach. */
   readonly wordsTopMm: number;
   readonly wordsHeightMm: number;

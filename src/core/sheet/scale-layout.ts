@@ -17,6 +17,9 @@ const CELLS_TOP_MM = 58;
 const ROW_PITCH_MM = CELL_HEIGHT_MM + 10;
 const DABS_TOP_MM = 140;
 const DAB_MM = 10;
+const CHIP_HEIGHT_MM = 11;
+const CHIP_GAP_MM = 2;
+const CHIPS_BELOW_DABS_MM = 9;
 
 function row(indexes: readonly number[], across: number, inside: BoxMm, yMm: number): IndexedBoxMm[] {
   const free = inside.widthMm - (across - 1) * CELL_GAP_MM;
@@ -29,9 +32,10 @@ function row(indexes: readonly number[], across: number, inside: BoxMm, yMm: num
 
 /**
  * The layout of a scale of 3 to 15 steps. Up to nine cells stand in one row; more fill two rows
- * evenly, the first taking the odd one. Throws RangeError outside that range.
+ * evenly, the first taking the odd one. Rows of chips stand under them, a column a step. Throws RangeError
+ * outside that range.
  */
-export function scaleLayout(steps: number, paper: PaperId): ScaleLayout {
+export function scaleLayout(steps: number, paper: PaperId, chipRows = 0): ScaleLayout {
   if (!Number.isInteger(steps) || steps < MIN_STEPS || steps > MAX_STEPS)
     throw new RangeError(`A scale needs ${MIN_STEPS} to ${MAX_STEPS} steps, got ${steps}.`);
   const frame = sheetFrame(paper);
@@ -47,5 +51,13 @@ export function scaleLayout(steps: number, paper: PaperId): ScaleLayout {
     index,
     ...boxMm(frame.inside.xMm + i * pitch, dabsTop, DAB_MM, DAB_MM),
   }));
-  return { ...frame, kind: 'scale', steps, cells, dabs, wordsTopMm: dabsTop + DAB_MM + 6, wordsHeightMm: 62 };
+  const columnPitch = frame.inside.widthMm / steps;
+  const chipPitch = CHIP_HEIGHT_MM + CHIP_GAP_MM;
+  const chips = Array.from({ length: chipRows * steps }, (_, i) => ({
+    index: i + 1,
+    ...boxMm(frame.inside.xMm + (i % steps) * columnPitch, dabsTop + DAB_MM + CHIPS_BELOW_DABS_MM + Math.floor(i / steps) * chipPitch, columnPitch - CHIP_GAP_MM, CHIP_HEIGHT_MM),
+  }));
+  const below = chipRows === 0 ? 0 : CHIPS_BELOW_DABS_MM + chipRows * chipPitch;
+  // Two rows of cells and three of chips leave less room for words: the order of work with chips is short.
+  return { ...frame, kind: 'scale', steps, cells, dabs, chips, wordsTopMm: dabsTop + DAB_MM + 6 + below, wordsHeightMm: 62 - (rows === 2 ? below / 2 : 0) };
 }

@@ -6,6 +6,7 @@ import { mayPractise } from '@/studio/practice';
 import { myExercise } from '@/studio/views';
 import { AttemptNow } from '@/ui/AttemptNow';
 import { sayDay } from '@/ui/dates';
+import { GoalTimer } from '@/ui/GoalTimer';
 import { HandInPhoto } from '@/ui/HandInPhoto';
 import { Letter } from '@/ui/Letter';
 import { StateMark } from '@/ui/StateMark';
@@ -71,6 +72,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           <ValueStrip values={valuesOf(terms)} labels={labels} height="h-10" />
         </div>
         <p className="mb-3">{KINDS[terms.kind].task}</p>
+        {terms.kind === 'quick-studies' && <GoalTimer goals={terms.goals} minutes={terms.minutes} />}
         {exercise.note && <p className="mb-3 whitespace-pre-wrap font-letter text-18">{exercise.note}</p>}
         <ol className="mb-3 list-decimal space-y-1 pl-5">
           {workLines(terms, labels).map((line) => (
