@@ -6,6 +6,7 @@ import { parseArgs } from 'node:util';
 import { benchPrinters, benchReadings, benchRefusals } from './readings';
 import { findOn } from './finder';
 import { benchPage } from './page';
+import { benchPainters } from './painters';
 import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';
@@ -44,6 +45,7 @@ if (wanted('refusals')) kept.push(['refusals', await benchRefusals(trials.run, s
 if (wanted('printers')) await benchPrinters(trials.run, seed);
 if (wanted('finder')) kept.push(['value finder', await benchFinder(seed)]);
 await trials.close();
+if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);
 if (wanted('page')) kept.push(['dragging', await benchPage()]);
 if (wanted('speed')) kept.push(['speed and memory', await benchSpeed(seed)]);
 

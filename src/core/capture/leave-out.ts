@@ -1,7 +1,7 @@
 /** How sure a tone fit is: each patch foretold by the others. */
 import { inverse, Matrix, solve } from 'ml-matrix';
 import { luminanceToLightness } from '../colour/lab';
-import type { LeastSquaresFit } from './least-squares';
+import type { LeastSquaresFit } from '../fitting/least-squares';
 import type { ToneSample } from './tone';
 
 export interface LeftOutPatch {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
 import { boxProbes, findEdge } from './edges';
-import { leastSquares } from './least-squares';
+import { leastSquares } from '../fitting/least-squares';
 import { type Plane, planeFromPoints, refinePlane, resolutionAt, scaleAt, tiltDegrees, toPhoto } from './plane';
 import { meanCodes, sampleBox } from './sample';
 

@@ -4,7 +4,7 @@
  * "Close-range camera calibration", 1971, without the tangential terms, which phones don't show).
  */
 import { Matrix, solve } from 'ml-matrix';
-import { leastSquares } from './least-squares';
+import { leastSquares } from '../fitting/least-squares';
 
 export interface Point {
   readonly x: number;

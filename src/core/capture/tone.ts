@@ -15,7 +15,7 @@
 import { luminanceToLightness } from '../colour/lab';
 import { srgbToLinear } from '../colour/srgb';
 import { leaveOnePatchOut, type LeftOutPatch } from './leave-out';
-import { leastSquares, type LeastSquaresFit } from './least-squares';
+import { leastSquares, type LeastSquaresFit } from '../fitting/least-squares';
 
 /** A place of known reflectance in one channel. */
 export interface ToneSample {

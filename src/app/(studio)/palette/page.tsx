@@ -40,7 +40,7 @@ export default async function Palette() {
           </thead>
           <tbody>
             {PAINT_IDS.map((id) => (
-              <ShelfRow key={id} what={id} name={`${PAINTS[id].name}${PAINTS[id].hazard ? ' ⚠' : ''}`} lightness={PAINTS[id].lightness} drying={`dries ${PAINTS[id].drying}`} unit="ml" item={shelf[id] ?? usualItem(id)} known={shelf[id] !== undefined} save={keepItem} />
+              <ShelfRow key={id} what={id} name={`${PAINTS[id].name}${PAINTS[id].hazard ? ' ⚠' : ''}`} lightness={PAINTS[id].massTone[0]} drying={`dries ${PAINTS[id].drying}`} unit="ml" item={shelf[id] ?? usualItem(id)} known={shelf[id] !== undefined} save={keepItem} />
             ))}
             {SUPPLY_IDS.map((id) => (
               <ShelfRow key={id} what={id} name={SUPPLIES[id].name} lightness={SUPPLIES[id].lightness} drying="" unit={SUPPLIES[id].unit} item={shelf[id] ?? usualItem(id)} known={shelf[id] !== undefined} save={keepItem} />

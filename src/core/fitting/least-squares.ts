@@ -1,6 +1,6 @@
 /**
  * Damped least squares with a soft-L1 loss, for the two fits of a photograph (where the sheet lies,
- * how the camera saw its greys). Levenberg-Marquardt after J. J. More, "The Levenberg-Marquardt
+ * how the camera saw its greys) and for fitting paints to logged mixes. Levenberg-Marquardt after J. J. More, "The Levenberg-Marquardt
  * algorithm: implementation and theory" (1978); the loss is rho(z) = 2 (sqrt(1 + z) - 1) of the squared
  * scaled residual, applied by reweighting (B. Triggs et al., "Bundle adjustment", 2000, section 4.3
  * without its second-order term). A general package was tried first: it copies its Jacobian into

@@ -1,0 +1,28 @@
+/**
+ * Oklab after B. Ottosson, "A perceptual color space for image processing" (2020): hue is straighter there than in
+ * CIELAB, where tints of blue bend to violet. Only hue and chroma of tints and shades are judged in it.
+ */
+import type { Triple } from './srgb';
+
+/** Oklab of a linear sRGB colour. */
+export function linearRgbToOklab([r, g, b]: Triple): Triple {
+  const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+  const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+  const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+  return [
+    0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s,
+    1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s,
+    0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s,
+  ];
+}
+
+/** Below this chroma (of Oklab) a colour counts as grey and has no hue. */
+export const GREY_CHROMA = 0.02;
+
+/** Degrees by which the hue turns from one colour to the other, -180 to 180, positive from red over yellow to green; null where either is grey. */
+export function hueTurn(from: Triple, to: Triple): number | null {
+  const [a, b] = [linearRgbToOklab(from), linearRgbToOklab(to)];
+  if (Math.hypot(a[1], a[2]) < GREY_CHROMA || Math.hypot(b[1], b[2]) < GREY_CHROMA) return null;
+  const turn = ((Math.atan2(b[2], b[1]) - Math.atan2(a[2], a[1])) * 180) / Math.PI;
+  return ((turn + 540) % 360) - 180;
+}
