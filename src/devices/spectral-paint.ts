@@ -50,12 +50,15 @@ function whitePaint(own: Chance): SpectralPaint {
   };
 }
 
+/** Absorption of a usual black, where white scatters 1. */
+const USUAL_BLACK = 8;
+
 function blackPaint(own: Chance, strength: number): SpectralPaint {
   const slope = own.between(-0.6, 0.4);
   const ratio = own.between(14, 40);
   return {
-    absorption: BANDS.map((nm) => 12 * strength * (nm / 550) ** slope),
-    scattering: BANDS.map((nm) => (12 * strength * (nm / 550) ** (slope - 0.3)) / ratio),
+    absorption: BANDS.map((nm) => USUAL_BLACK * strength * (nm / 550) ** slope),
+    scattering: BANDS.map((nm) => (USUAL_BLACK * strength * (nm / 550) ** (slope - 0.3)) / ratio),
   };
 }
 

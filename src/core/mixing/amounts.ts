@@ -5,12 +5,12 @@
 import type { WorkOrder } from '../exercise/scale';
 import { coveringLab, type PaintModel } from './paint-model';
 import { blend } from './reach';
-import { darkTube, LIGHT_TUBE, type Puddle, type RecipeTree } from './recipe-tree';
+import { darkTube, isStep, LIGHT_TUBE, type Puddle, type RecipeTree } from './recipe-tree';
 import type { SurfaceId } from './surface';
 
 export interface Amounts {
-  /** Millilitres to have mixed of each step, in the order of the tree's puddles. */
-  readonly puddles: readonly number[];
+  /** Millilitres to have mixed of each puddle, by its step. */
+  readonly puddles: ReadonlyMap<number, number>;
   /** Millilitres from the two tubes. */
   readonly light: number;
   readonly dark: number;
@@ -18,9 +18,9 @@ export interface Amounts {
 
 /** `own[i]` is what step i + 1 itself needs, waste included, ml. Throws RangeError where their number is another. */
 export function amountsFor(tree: RecipeTree, own: readonly number[]): Amounts {
-  const steps = tree.puddles.length;
+  const { steps } = tree;
   if (own.length !== steps) throw new RangeError(`The set has ${steps} steps, ${own.length} amounts were given.`);
-  const need = new Map<number, number>([[LIGHT_TUBE, 0], [darkTube(steps), 0], ...own.map((ml, i) => [i + 1, ml] as const)]);
+  const need = new Map<number, number>(own.map((ml, i) => [i + 1, ml]));
   const byStep = new Map(tree.puddles.map((p) => [p.step, p]));
   for (const step of [...tree.order].reverse()) {
     const puddle = byStep.get(step);
@@ -31,7 +31,7 @@ export function amountsFor(tree: RecipeTree, own: readonly number[]): Amounts {
   }
   const tube = (step: number, end: number) => (need.get(step) ?? 0) + (byStep.get(end)?.from === null ? (need.get(end) ?? 0) : 0);
   return {
-    puddles: tree.puddles.map((p) => need.get(p.step) ?? 0),
+    puddles: need,
     light: tube(LIGHT_TUBE, 1),
     dark: tube(darkTube(steps), steps),
   };
@@ -42,9 +42,9 @@ export function amountsFor(tree: RecipeTree, own: readonly number[]): Amounts {
  * from the tube stand first among their like.
  */
 export function orderToMix(tree: RecipeTree, work: WorkOrder): number[] {
-  const steps = tree.puddles.length;
+  const { steps } = tree;
   if (work === 'ends-first') return [...tree.puddles.filter((p) => p.from === null).map((p) => p.step), ...tree.order];
-  const wanted = tree.puddles.map((p) => p.step).sort((a, b) => (work === 'light-to-dark' ? a - b : b - a));
+  const wanted = tree.puddles.filter(isStep).map((p) => p.step).sort((a, b) => (work === 'light-to-dark' ? a - b : b - a));
   const done = new Set<number>([LIGHT_TUBE, darkTube(steps)]);
   const out: number[] = [];
   const byStep = new Map(tree.puddles.map((p) => [p.step, p]));
@@ -71,7 +71,7 @@ export function washesBefore(tree: RecipeTree, order: readonly number[], amounts
   const byStep = new Map(tree.puddles.map((p) => [p.step, p]));
   return order.flatMap((step, i) => {
     const [before, own] = [byStep.get(order[i - 1] ?? -1), byStep.get(step)];
-    const volume = amounts.puddles[step - 1] ?? 0;
+    const volume = amounts.puddles.get(step) ?? 0;
     if (!before || !own || volume <= 0) return [];
     const carried = Math.min(1, (CARRIED_PER_MM * brushMm) / volume);
     const share = own.darkShare + carried * (before.darkShare - own.darkShare);

@@ -90,7 +90,7 @@ export function fitPaints(ids: readonly PaintId[], mixes: readonly LoggedMix[], 
   };
   const zero = new Float64Array(n);
   const problem = { residuals: 3 * mixes.length + n, evaluate, softScale: 3, robustCount: 3 * mixes.length, maxIterations: 60 };
-  const fit = leastSquares({ ...problem, start: zero });
+  const fit = leastSquares({ ...problem, start: [...zero] });
   const offBy = (by: ArrayLike<number>) => {
     const palette = paletteAt(ids, start, by);
     return mixes.map((m, i) => (dry[i] as number) - coveringLab(mixModel(palette, m.parts), surface)[0]);

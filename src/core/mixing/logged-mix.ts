@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import type { Triple } from '../colour/srgb';
 import { PAINT_IDS, type PaintId, PAINTS } from '../planning/paints';
-import { coveringLab, mixModel, type Palette, type Parts } from './paint-model';
+import { coveringLab, isWhite, mixModel, type Palette, type Parts } from './paint-model';
 import type { SurfaceId } from './surface';
 
 const amount = z.number({ error: 'Parts are numbers.' }).min(0, 'Parts can’t be negative.').max(1000, 'Give parts of 1000 at most.');
@@ -36,8 +36,8 @@ export class NonsenseMix extends Error {
 
 /** The same mix read this much apart (L*) is a slip, not a spread. */
 const SAME_MIX_APART = 5;
-/** A reading may pass the lightest and darkest paint by this, L*: paints differ. */
-const BEYOND_PAINTS = 6;
+/** A reading may pass the lightest and darkest paint by this, L*: paints differ, whites little. */
+const BEYOND = { white: 1.5, other: 6 } as const;
 
 /** Parts as shares, so that 1 : 2 and 2 : 4 are the same mix. */
 export function sharesOf(parts: Parts): Parts {
@@ -64,8 +64,8 @@ export function checkMix(mix: LoggedMix, before: readonly LoggedMix[], palette: 
   if (!mix.wet) {
     const all = used.map((id) => coveringLab(mixModel(palette, { [id]: 1 }), surface)[0]);
     const [light, dark] = [Math.max(...all), Math.min(...all)];
-    if (mix.lightness > light + BEYOND_PAINTS) throw new NonsenseMix(`L* ${mix.lightness.toFixed(0)} is lighter than the lightest paint in it can be (about ${light.toFixed(0)}): read it again, with no shine on it.`);
-    if (mix.lightness < dark - BEYOND_PAINTS) throw new NonsenseMix(`L* ${mix.lightness.toFixed(0)} is darker than the darkest paint in it can be (about ${dark.toFixed(0)}): read it again.`);
+    if (mix.lightness > light + (used.some(isWhite) ? BEYOND.white : BEYOND.other)) throw new NonsenseMix(`L* ${mix.lightness.toFixed(0)} is lighter than the lightest paint in it can be (about ${light.toFixed(0)}): read it again, with no shine on it.`);
+    if (mix.lightness < dark - BEYOND.other) throw new NonsenseMix(`L* ${mix.lightness.toFixed(0)} is darker than the darkest paint in it can be (about ${dark.toFixed(0)}): read it again.`);
   }
   const twin = before.find((b) => b.wet === mix.wet && sameMix(b.parts, mix.parts) && Math.abs(b.lightness - mix.lightness) > SAME_MIX_APART);
   if (twin) throw new NonsenseMix(`The same mix was read as L* ${twin.lightness.toFixed(0)} before and ${mix.lightness.toFixed(0)} now: one of them is a slip. Take the wrong one out, or read again.`);

@@ -25,7 +25,7 @@ export type Figures = Readonly<Partial<Record<PaintId, PaintFigures>>>;
 export type Parts = Readonly<Partial<Record<PaintId, number>>>;
 
 /** Absorption in its strongest band of a paint that is not white and has tinting strength 1. */
-const ABSORPTION_PER_TINTING = 3;
+const ABSORPTION_PER_TINTING = 2;
 /** Scattering of titanium white for each millimetre of wet film: 0.15 mm then covers black to about 1.5 L*. */
 export const SCATTER_PER_MM = 80;
 

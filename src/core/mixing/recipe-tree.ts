@@ -26,25 +26,32 @@ export const LIGHT_TUBE = 0;
 export const darkTube = (steps: number): number => steps + 1;
 
 export interface Puddle {
-  /** From 1, light to dark; a tube that is no step is `LIGHT_TUBE` or `darkTube(steps)`. */
+  /**
+   * From 1, light to dark. A tube that is no step is `LIGHT_TUBE` or `darkTube(steps)`; a grey that is only mixed on
+   * the way lies between two steps, as 2.5.
+   */
   readonly step: number;
   readonly target: number;
   /** L* that it should dry to. */
   readonly lightness: number;
-  /** Steps that it is mixed from, the lighter first, and how many parts of each; null for paint from the tube. */
+  /** What it is mixed from, the lighter first, and how many parts of each; null for paint from the tube. */
   readonly from: readonly [lighter: number, darker: number] | null;
   readonly parts: readonly [lighter: number, darker: number] | null;
   /** Share of the dark paint by volume, 0 to 1. */
   readonly darkShare: number;
 }
 
+export const isStep = (puddle: Puddle): boolean => Number.isInteger(puddle.step);
+
 export interface RecipeTree {
+  readonly steps: number;
+  /** Light to dark: the steps, and greys on the way. */
   readonly puddles: readonly Puddle[];
-  /** Steps that are mixed, each after what it is mixed from. */
+  /** What is mixed, each after what it is mixed from. */
   readonly order: readonly number[];
   /** Steps whose wanted lightness lies beyond what the two paints reach. */
   readonly beyond: readonly number[];
-  /** Largest distance of a puddle from its target, L*. */
+  /** Largest distance of a step from its target, L*. */
   readonly worst: number;
   readonly halving: boolean;
 }
@@ -54,16 +61,16 @@ interface Found {
   readonly puddles: readonly Puddle[];
 }
 
+type Place = Pick<Puddle, 'step' | 'target'>;
+
 interface Search {
-  readonly targets: readonly number[];
   readonly lightnessOf: (darkShare: number) => number;
   readonly memo: Map<string, Found>;
   readonly halving: boolean;
 }
 
 /** A puddle between two others that comes nearest to its target; fewer parts break a tie. */
-function bestPuddle({ targets, lightnessOf }: Search, step: number, lighter: Puddle, darker: Puddle): Puddle {
-  const target = targets[step - 1] as number;
+function bestPuddle({ lightnessOf }: Search, { step, target }: Place, lighter: Puddle, darker: Puddle): Puddle {
   let best: Puddle | null = null;
   let least = Infinity;
   for (const [p, q] of RATIOS) {
@@ -78,33 +85,35 @@ function bestPuddle({ targets, lightnessOf }: Search, step: number, lighter: Pud
   return best as Puddle;
 }
 
-/** How many places an interval may be split at; the rest are further off. */
+/** In how many places an interval may be split; the rest are further off. */
 const PLACES_TRIED = 3;
+/** What a grey on the way costs, so that none is mixed for nothing. */
+const ON_THE_WAY = 0.05;
 
 /**
- * Fills the steps between two puddles. The cost of a tree is the fourth power of its errors, so that one step far off
- * weighs more than several near ones.
+ * Fills the places between two puddles. The cost of a tree is the fourth power of its steps' errors, so that one far
+ * off weighs more than several near ones.
  */
-function fill(search: Search, lighter: Puddle, darker: Puddle): Found {
-  const [from, to] = [lighter.step, darker.step];
-  if (to - from < 2) return { cost: 0, puddles: [] };
-  const key = `${from} ${lighter.darkShare} ${to} ${darker.darkShare}`;
+function fill(search: Search, places: readonly Place[], lighter: Puddle, darker: Puddle): Found {
+  const between = places.filter((p) => p.step > lighter.step && p.step < darker.step);
+  const wanted = between.filter((p) => Number.isInteger(p.step));
+  if (wanted.length === 0) return { cost: 0, puddles: [] };
+  const key = `${lighter.step} ${lighter.darkShare} ${darker.step} ${darker.darkShare}`;
   const known = search.memo.get(key);
   if (known) return known;
-  const middle = Math.floor((from + to) / 2);
-  const between = search.halving ? [middle] : Array.from({ length: to - from - 1 }, (_, i) => from + 1 + i);
-  const tried = between
-    .map((step) => bestPuddle(search, step, lighter, darker))
-    .map((puddle) => ({ puddle, error: Math.abs(puddle.lightness - puddle.target) }))
-    .sort((a, b) => a.error - b.error || Math.abs(a.puddle.step - middle) - Math.abs(b.puddle.step - middle))
-    .slice(0, PLACES_TRIED);
+  const middle = Math.floor((lighter.step + darker.step) / 2);
+  const tried = (search.halving ? between.filter((p) => p.step === middle) : between)
+    .map((place) => bestPuddle(search, place, lighter, darker))
+    .map((puddle) => ({ puddle, error: isStep(puddle) ? Math.abs(puddle.lightness - puddle.target) : null }));
+  const nearest = tried.filter((t) => t.error !== null).sort((a, b) => (a.error ?? 0) - (b.error ?? 0) || Math.abs(a.puddle.step - middle) - Math.abs(b.puddle.step - middle));
+  const onTheWay = tried.filter((t) => t.error === null).sort((a, b) => Math.abs(a.puddle.lightness - a.puddle.target) - Math.abs(b.puddle.lightness - b.puddle.target));
   let best: Found = { cost: Infinity, puddles: [] };
-  for (const { puddle, error } of tried) {
-    const own = error ** 4;
+  for (const { puddle, error } of [...nearest.slice(0, PLACES_TRIED), ...onTheWay.slice(0, PLACES_TRIED)]) {
+    const own = error === null ? ON_THE_WAY : error ** 4;
     if (own >= best.cost) continue;
-    const light = fill(search, lighter, puddle);
+    const light = fill(search, places, lighter, puddle);
     if (own + light.cost >= best.cost) continue;
-    const dark = fill(search, puddle, darker);
+    const dark = fill(search, places, puddle, darker);
     const cost = own + light.cost + dark.cost;
     if (cost < best.cost) best = { cost, puddles: [puddle, ...light.puddles, ...dark.puddles] };
   }
@@ -132,11 +141,17 @@ export function recipeTree(wanted: readonly number[], light: PaintModel, dark: P
   const near = (tube: number, target: number | undefined) => Math.abs(tube - (target ?? tube)) <= TUBE_WILL_DO;
   const first = end(near(lightest, targets[0]) ? 1 : LIGHT_TUBE, 0, targets[0] ?? lightest);
   const last = end(near(darkest, targets.at(-1)) ? steps : darkTube(steps), 1, targets.at(-1) ?? darkest);
-  const find = (halving: boolean): RecipeTree => {
-    const mixed = fill({ targets, lightnessOf, memo: new Map(), halving }, first, last).puddles;
+  const places = targets.map((target, i): Place => ({ step: i + 1, target }));
+  const onTheWay = targets.slice(1).map((target, i): Place => ({ step: i + 1.5, target: (target + (targets[i] ?? target)) / 2 }));
+  const find = (way: 'halving' | 'anywhere' | 'on-the-way'): RecipeTree => {
+    const mixed = fill({ lightnessOf, memo: new Map(), halving: way === 'halving' }, way === 'on-the-way' ? [...places, ...onTheWay] : places, first, last).puddles;
     const puddles = [first, ...[...mixed].sort((a, b) => a.step - b.step), last].filter((p) => p.step >= 1 && p.step <= steps);
-    return { puddles, order: mixed.map((p) => p.step), worst: Math.max(0, ...mixed.map((p) => Math.abs(p.lightness - p.target))), halving, beyond };
+    const worst = Math.max(0, ...mixed.filter(isStep).map((p) => Math.abs(p.lightness - p.target)));
+    return { steps, puddles, order: mixed.map((p) => p.step), worst, halving: way === 'halving', beyond };
   };
-  const halved = find(true);
-  return halved.worst <= HALVING_HOLDS ? halved : find(false);
+  const halved = find('halving');
+  if (halved.worst <= HALVING_HOLDS) return halved;
+  // Few steps lie too far apart for whole parts: greys on the way help there.
+  const anywhere = find('anywhere');
+  return anywhere.worst <= HALVING_HOLDS ? anywhere : find('on-the-way');
 }

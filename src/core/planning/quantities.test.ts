@@ -1,7 +1,8 @@
 import { BadShelf, formatShelf, parseShelf } from '../formats/shelf-csv';
 import { defaultTerms, KIND_IDS } from '../exercise/kinds';
 import { SUPPLIES, suppliesFor, SUPPLY_IDS } from './supplies';
-import { areasOf, blackShare, paintFor, shoppingList } from './quantities';
+import { areasOf } from './areas';
+import { paintFor, shoppingList } from './quantities';
 
 const scale = defaultTerms('scale');
 
@@ -22,16 +23,6 @@ test('the worked example of the documents adds up by hand', () => {
     { what: 'titanium-white', forClass: 36, packs: 2, cost: 9 },
     { what: 'ivory-black', forClass: 9, short: 0, packs: 0, cost: 0 },
   ]);
-});
-
-test('step 2 of nine takes about half a percent of black, and black overpowers', () => {
-  const share = (l: number) => blackShare(l, 'titanium-white', 'ivory-black');
-  expect(share(87)).toBeGreaterThan(0.003);
-  expect(share(87)).toBeLessThan(0.008);
-  expect(share(60)).toBeLessThan(0.1);
-  expect([share(99), share(10)]).toEqual([0, 1]);
-  const steps = [90, 80, 70, 60, 50, 40, 30, 20].map(share);
-  expect(steps).toEqual([...steps].sort((a, b) => a - b));
 });
 
 test.each(KIND_IDS)('%s needs paint, of the paints that are set, and no more than the sheet can hold', (kind) => {

@@ -1,0 +1,77 @@
+/** The recipe that an exercise's terms ask for. */
+import { labToLinearRgb } from '../colour/lab';
+import { valuesOf } from '../exercise/kinds';
+import { type ExerciseTerms, isStepped } from '../exercise/terms';
+import { brushesFor } from '../exercise/work-lines';
+import { areasOf, FILM_MM, millilitres } from '../planning/areas';
+import { type PaintId, PAINTS } from '../planning/paints';
+import { shapeWidths } from '../sheet/shape-widths';
+import { coveringLab, type Figures, type Palette, paletteOf } from './paint-model';
+import { type Recipe, recipeFor } from './recipe';
+import { SURFACE_OF, type SurfaceId } from './surface';
+
+/** Good white paper, L*a*b*. */
+export const PAPER_LAB = [95, 0, -1] as const;
+const FEWEST = 3;
+
+export interface RecipePaints {
+  readonly light: PaintId;
+  readonly dark: PaintId;
+  readonly pure: PaintId | null;
+}
+
+const lightnessIn = (palette: Palette, surface: SurfaceId) => (id: PaintId): number => {
+  const model = palette.get(id);
+  return model ? coveringLab(model, surface)[0] : 0;
+};
+
+/**
+ * Which of an exercise's paints make its steps: the first white, the first black or else the one paint beside the white,
+ * and for a monochrome scale the paint of its colour. Null where there is no such pair.
+ */
+export function recipePaints(terms: ExerciseTerms): RecipePaints | null {
+  const { paints } = terms.materials;
+  const light = paints.find((p) => PAINTS[p].family === 'white');
+  const others = paints.filter((p) => PAINTS[p].family !== 'white');
+  const dark = others.find((p) => PAINTS[p].family === 'black') ?? (others.length === 1 ? others[0] : undefined);
+  if (!light || !dark) return null;
+  if (terms.kind !== 'monochrome-scale') return { light, dark, pure: null };
+  const named = others.find((p) => PAINTS[p].name === terms.hue.toLowerCase());
+  const pure = named ?? others.find((p) => PAINTS[p].family !== 'black' && p !== dark);
+  return pure && pure !== dark ? { light, dark, pure } : null;
+}
+
+/** The recipe of an exercise by the studio's own figures; null where its paints make no row of steps. */
+export function recipeOf(terms: ExerciseTerms, own: Figures = {}): Recipe | null {
+  const targets = valuesOf(terms);
+  const palette = paletteOf(terms.materials.paints, own);
+  const paints = recipePaints(terms);
+  if (!paints || targets.length < FEWEST) return null;
+  const needs = targets.map(() => 0);
+  for (const { lightness, areaMm2 } of areasOf(terms)) {
+    const offs = targets.map((t) => Math.abs(t - lightness));
+    const nearest = offs.indexOf(Math.min(...offs));
+    needs[nearest] = (needs[nearest] ?? 0) + millilitres(areaMm2, terms.medium);
+  }
+  const surface = SURFACE_OF[terms.medium];
+  const lightness = lightnessIn(palette, surface);
+  // A pure colour outside its neighbours, or a dark no darker than the light, makes no row.
+  if (lightness(paints.dark) >= lightness(paints.light)) return null;
+  if (paints.pure && !(lightness(paints.pure) < lightness(paints.light) - 5 && lightness(paints.pure) > lightness(paints.dark) + 5)) return null;
+  return recipeFor(
+    palette,
+    {
+      targets,
+      order: isStepped(terms) ? terms.order : 'light-first',
+      work: isStepped(terms) ? terms.workOrder : 'ends-first',
+      light: paints.light,
+      dark: paints.dark,
+      pure: paints.pure === null || terms.kind !== 'monochrome-scale' ? null : { paint: paints.pure, at: terms.pureAt },
+      own: needs,
+      film: FILM_MM[terms.medium],
+      ground: labToLinearRgb(PAPER_LAB),
+      brushMm: brushesFor(shapeWidths(terms)).at(-1) ?? 8,
+    },
+    surface,
+  );
+}

@@ -1,0 +1,106 @@
+/** Several ways to one value, and several ways to a dark: what each does to chroma and hue. */
+import { linearRgbToLab } from '../colour/lab';
+import { hueTurn } from '../colour/oklab';
+import type { Triple } from '../colour/srgb';
+import { warmth } from '../colour/temperature';
+import { type PaintId, PAINTS } from '../planning/paints';
+import { coveringLab, coveringRgb, mixModel, type Palette, type Parts } from './paint-model';
+import { blend, shareFor } from './reach';
+import type { SurfaceId } from './surface';
+
+export interface Way {
+  readonly by: PaintId;
+  readonly role: 'white' | 'lighter-neighbour' | 'complement' | 'black' | 'earth';
+  /** Share of the second paint, 0 to 1. */
+  readonly share: number;
+  readonly lab: Triple;
+  readonly chroma: number;
+  /** Degrees from the colour it starts at; null where one of them is grey. */
+  readonly hueTurn: number | null;
+  readonly reachable: boolean;
+}
+
+const chromaOf = ([, a, b]: Triple): number => Math.hypot(a, b);
+const hueOf = ([, a, b]: Triple): number => (Math.atan2(b, a) * 180) / Math.PI;
+const between = (a: number, b: number): number => Math.abs(((a - b + 540) % 360) - 180);
+
+/** Hues this far apart (degrees) are neighbours, and from that far on complements. */
+const NEIGHBOUR = 70;
+const COMPLEMENT = 130;
+
+function roleOf(paint: PaintId, lab: Triple, start: Triple): Way['role'] | null {
+  const { family } = PAINTS[paint];
+  if (family === 'white' || family === 'black') return family;
+  const apart = between(hueOf(lab), hueOf(start));
+  if (apart >= COMPLEMENT) return 'complement';
+  if (apart <= NEIGHBOUR && lab[0] > start[0] + 5) return 'lighter-neighbour';
+  return family === 'earth' ? 'earth' : null;
+}
+
+/** Ways from a paint to a lightness with one other paint of the palette, those that reach it first, the most colour kept first. */
+export function waysTo(palette: Palette, start: PaintId, lightness: number, surface: SurfaceId): Way[] {
+  const from = palette.get(start);
+  if (!from) throw new RangeError(`${PAINTS[start].name} is not on this palette.`);
+  const [startRgb, startLab] = [coveringRgb(from, surface), coveringLab(from, surface)];
+  const ways = [...palette].flatMap(([paint, model]): Way[] => {
+    const role = paint === start ? null : roleOf(paint, coveringLab(model, surface), startLab);
+    if (!role) return [];
+    const { share, reachable } = shareFor(from, model, lightness, surface);
+    const rgb = coveringRgb(blend(from, model, share), surface);
+    const lab = linearRgbToLab(rgb);
+    return [{ by: paint, role, share, lab, chroma: chromaOf(lab), hueTurn: hueTurn(startRgb, rgb), reachable }];
+  });
+  return ways.sort((a, b) => Number(b.reachable) - Number(a.reachable) || b.chroma - a.chroma);
+}
+
+export interface Dark {
+  readonly name: string;
+  readonly school: 'tube' | 'complements' | 'earths';
+  readonly parts: Parts;
+  readonly lab: Triple;
+  /** Of a middle grey made with it and white: how much warmer than one of black and white, b*-like units. */
+  readonly warmth: number | null;
+}
+
+/** Pairs that painters make their darks from. */
+const PAIRS: readonly (readonly [PaintId, PaintId, Dark['school']])[] = [
+  ['ultramarine', 'burnt-umber', 'earths'],
+  ['ultramarine', 'burnt-sienna', 'earths'],
+  ['phthalo-blue', 'burnt-umber', 'earths'],
+  ['phthalo-green', 'rose-madder-hue', 'complements'],
+  ['viridian', 'rose-madder-hue', 'complements'],
+  ['phthalo-green', 'cadmium-red', 'complements'],
+  ['ultramarine', 'venetian-red', 'earths'],
+];
+
+const grey = (palette: Palette, white: PaintId, dark: Parts, surface: SurfaceId): Triple => {
+  const [light, deep] = [mixModel(palette, { [white]: 1 }), mixModel(palette, dark)];
+  return coveringLab(blend(light, deep, shareFor(light, deep, 55, surface).share), surface);
+};
+
+/** How many parts of each of a pair make the least colourful dark, in whole parts up to 4. */
+function neutralPair(palette: Palette, a: PaintId, b: PaintId, surface: SurfaceId): { parts: Parts; lab: Triple } {
+  let best: { parts: Parts; lab: Triple } | null = null;
+  for (let p = 1; p <= 4; p++)
+    for (let q = 1; q <= 4; q++) {
+      const parts = { [a]: p, [b]: q };
+      const lab = coveringLab(mixModel(palette, parts), surface);
+      if (!best || chromaOf(lab) + 0.5 * lab[0] < chromaOf(best.lab) + 0.5 * best.lab[0]) best = { parts, lab };
+    }
+  return best as { parts: Parts; lab: Triple };
+}
+
+/** The darks that the palette offers, darkest first; the drift of each is told beside a grey of the first black. */
+export function darksOf(palette: Palette, surface: SurfaceId): Dark[] {
+  const ids = [...palette.keys()];
+  const white = ids.find((id) => PAINTS[id].family === 'white');
+  const black = ids.find((id) => PAINTS[id].family === 'black');
+  const plain = white && black ? grey(palette, white, { [black]: 1 }, surface) : null;
+  const drift = (parts: Parts) => (white && plain ? warmth(grey(palette, white, parts, surface), plain) : null);
+  const tubes = ids.filter((id) => PAINTS[id].family === 'black').map((id): Dark => ({ name: PAINTS[id].name, school: 'tube', parts: { [id]: 1 }, lab: coveringLab(mixModel(palette, { [id]: 1 }), surface), warmth: drift({ [id]: 1 }) }));
+  const mixed = PAIRS.filter(([a, b]) => palette.has(a) && palette.has(b)).map(([a, b, school]): Dark => {
+    const { parts, lab } = neutralPair(palette, a, b, surface);
+    return { name: `${PAINTS[a].name} and ${PAINTS[b].name}`, school, parts, lab, warmth: drift(parts) };
+  });
+  return [...tubes, ...mixed].sort((a, b) => a.lab[0] - b.lab[0]);
+}
