@@ -3,8 +3,8 @@
  * measured (measurements) is kept apart from what is said (critique items), and each decision is a row.
  */
 import { relations, sql } from 'drizzle-orm';
-import { boolean, customType, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
-import type { z } from 'zod';
+import { boolean, customType, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import { z } from 'zod';
 import { created, at } from './columns';
 import { user } from './sign-in-schema';
 import { exerciseTermsSchema } from '@/core/exercise/terms';
@@ -12,7 +12,11 @@ import { readingSchema } from '@/core/formats/readings-csv';
 import { shelfItemSchema } from '@/core/formats/shelf-csv';
 import { meetingRuleSchema } from '@/core/planning/meetings';
 import type { StoredId } from '@/core/planning/quantities';
+import { loggedMixSchema } from '@/core/mixing/logged-mix';
+import { figuresSchema, storedFitSchema } from '@/core/mixing/stored-fit';
+import { PAINT_IDS } from '@/core/planning/paints';
 import { placingSchema } from '@/core/planning/timetable';
+import type { MediumId } from '@/core/exercise/media';
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { Finding } from '@/core/critique/finding';
 import type { ScaleResult } from '@/core/scale/result';
@@ -29,6 +33,10 @@ const exerciseTerms = checkedJson(exerciseTermsSchema);
 const meetingRule = checkedJson(meetingRuleSchema);
 const placing = checkedJson(placingSchema);
 const shelfItem = checkedJson(shelfItemSchema);
+const paintList = checkedJson(z.array(z.enum(PAINT_IDS)));
+const ownFigures = checkedJson(figuresSchema);
+const paintFit = checkedJson(storedFitSchema);
+const loggedMix = checkedJson(loggedMixSchema);
 const printerReadings = checkedJson(readingSchema.array());
 
 export * from './sign-in-schema';
@@ -83,6 +91,39 @@ export const printers = pgTable(
     createdAt: created(),
   },
   (t) => [index('printers_teacher').on(t.teacherId)],
+);
+
+/** The paints of a class in a medium: its own figures, and what its logged mixes made of them. */
+export const palettes = pgTable(
+  'palettes',
+  {
+    classId: text('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    medium: text('medium').$type<MediumId>().notNull(),
+    paints: paintList('paints').notNull(),
+    /** What the teacher set in place of the catalogue's figures. */
+    figures: ownFigures('figures').notNull(),
+    /** Null until a mix was logged. */
+    fit: paintFit('fit'),
+  },
+  (t) => [primaryKey({ columns: [t.classId, t.medium] })],
+);
+
+/** Mixes that were made and read. */
+export const mixes = pgTable(
+  'mixes',
+  {
+    id: text('id').primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    medium: text('medium').$type<MediumId>().notNull(),
+    mix: loggedMix('mix').notNull(),
+    source: text('source', { enum: ['hand', 'photograph'] }).notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('mixes_class').on(t.classId, t.medium)],
 );
 
 export const students = pgTable(
@@ -181,6 +222,29 @@ export const attempts = pgTable(
     changedAt: at('changed_at').notNull().defaultNow(),
   },
   (t) => [uniqueIndex('attempts_same_file').on(t.handInId, t.photoHash), index('attempts_state').on(t.state)],
+);
+
+/** Dabs that a student photographed on the way to a step. The photographs themselves are not kept. */
+export const dabChecks = pgTable(
+  'dab_checks',
+  {
+    id: text('id').primaryKey(),
+    exerciseId: text('exercise_id')
+      .notNull()
+      .references(() => exercises.id, { onDelete: 'cascade' }),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => students.id, { onDelete: 'cascade' }),
+    step: integer('step').notNull(),
+    /** As read, L*, a*, b*. */
+    lightness: doublePrecision('lightness').notNull(),
+    a: doublePrecision('a').notNull(),
+    b: doublePrecision('b').notNull(),
+    uncertainty: doublePrecision('uncertainty').notNull(),
+    wet: boolean('wet').notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('dab_checks_student').on(t.exerciseId, t.studentId)],
 );
 
 export const measurements = pgTable(

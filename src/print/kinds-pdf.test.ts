@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { defaultTerms, KIND_IDS } from '@/core/exercise/kinds';
 import { drawExerciseSheet, drawHandout } from '@/core/sheet/exercise-sheet';
+import { drawRecipePage } from '@/core/sheet/recipe-page';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { PAPER_IDS } from '@/core/sheet/paper';
 import { isStepped } from '@/core/exercise/terms';
@@ -31,12 +32,13 @@ function rasterise(file: string, page: number) {
 test.each(KIND_IDS.flatMap((kind) => PAPER_IDS.map((paper) => [kind, paper] as const)))('%s on %s', async (kind, paper) => {
   const terms = { ...defaultTerms(kind), paper };
   const labels = isStepped(terms) ? Array.from({ length: terms.steps }, (_, i) => String(i + 1)) : [];
-  const words = { title: 'Grüße an Ørla', className: 'Tidewell Evening Studio', name: 'Ørla Finnick', labels, due: 'Friday', care: 'Wash your hands.', careInShort: 'Wash your hands.', exercise: 'e', student: 's' };
+  const words = { title: 'Grüße an Ørla', className: 'Tidewell Evening Studio', name: 'Ørla Finnick', labels, due: 'Friday', care: 'Wash your hands.', careInShort: 'Wash your hands.', exercise: 'e', student: 's', figures: {} };
   const file = path.join(folder, `${kind}-${paper}.pdf`);
-  writeFileSync(file, await sheetsToPdf([drawExerciseSheet(terms, words), drawHandout(terms, words)]));
+  const mixes = drawRecipePage(terms, words);
+  writeFileSync(file, await sheetsToPdf([drawExerciseSheet(terms, words), drawHandout(terms, words), ...(mixes ? [mixes] : [])]));
 
   const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
-  for (const said of ['Grüße an Ørla', 'Ørla Finnick', 'Order of work', 'Brushes, large to small', 'Wash your hands.']) expect(text).toContain(said);
+  for (const said of ['Grüße an Ørla', 'Ørla Finnick', 'Order of work', 'Brushes, large to small', 'Wash your hands.', ...(mixes ? ['From the tubes: titanium white', 'from the tube'] : [])]) expect(text).toContain(said);
   const fonts = execFileSync('pdffonts', [file], { encoding: 'utf8' }).split('\n').slice(2).filter(Boolean);
   expect(fonts.length).toBeGreaterThan(0);
   for (const font of fonts) expect(font).toMatch(/\syes\s+(yes|no)\s+(yes|no)\s+\d+\s+\d+$/);

@@ -5,15 +5,18 @@ import { bandPicture } from '@/core/bands/band-picture';
 import { DoesNotFit } from '@/core/bands/motifs';
 import { stepLabels } from '@/core/exercise/numbering';
 import { type ExerciseTerms, exerciseTermsSchema, isStepped } from '@/core/exercise/terms';
+import type { Figures } from '@/core/mixing/paint-model';
 import { cautionsInShort, cautionText, maySet, type SafetyPlan } from '@/core/planning/cautions';
 import type { SheetDrawing } from '@/core/sheet/drawing';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/sheet/exercise-sheet';
+import { drawRecipePage } from '@/core/sheet/recipe-page';
 import { newId } from '@/data/ids';
 import { attempts, classes, exercises, handIns, students } from '@/data/schema';
 import { canPrint } from '@/print/fonts';
 import { type Actor, classOf, exerciseFor, Refused, type Teacher } from './actor';
 import type { House } from './house';
+import { figuresFor } from './palettes';
 import { nameSchema, textSchema } from './words';
 
 export const newExerciseSchema = z.object({
@@ -96,7 +99,7 @@ export function labelsOf(terms: ExerciseTerms, numbering: OwnClass['numbering'])
 }
 
 /** What is printed about an exercise, for one student or for nobody in particular. */
-function wordsOf(own: OwnClass, exercise: Pick<typeof exercises.$inferSelect, 'title' | 'dueAt' | 'terms'> & { id: string | null }, student: typeof students.$inferSelect | null): ExerciseWords {
+function wordsOf(own: OwnClass, exercise: Pick<typeof exercises.$inferSelect, 'title' | 'dueAt' | 'terms'> & { id: string | null }, student: typeof students.$inferSelect | null, figures: Figures = {}): ExerciseWords {
   return {
     title: exercise.title,
     className: own.name,
@@ -107,6 +110,7 @@ function wordsOf(own: OwnClass, exercise: Pick<typeof exercises.$inferSelect, 't
     careInShort: cautionsInShort(safetyOf(own, exercise.terms)),
     exercise: exercise.id,
     student: student?.id ?? null,
+    figures,
   };
 }
 
@@ -125,11 +129,17 @@ export function sheetOf(own: { exercise: typeof exercises.$inferSelect; class: O
   return drawExerciseSheet(own.exercise.terms, wordsOf(own.class, own.exercise, student));
 }
 
-/** The pages of an exercise, a sheet and its handout each: one student's own, or for a teacher those of every student of the class. */
+/** The pages of an exercise, a sheet, its handout and its mixes each: one student's own, or for a teacher those of every student of the class. */
 export async function sheetsFor(house: House, actor: Actor, exerciseId: string, studentId: string | null): Promise<SheetDrawing[]> {
   const own = await exerciseFor(house, actor, exerciseId);
   const all = await house.db.select().from(students).where(eq(students.classId, own.class.id)).orderBy(students.number);
   const wanted = actor.role === 'student' ? actor.studentId : studentId;
   const mine = all.filter((s) => wanted === null || s.id === wanted);
-  return (mine.length > 0 ? mine : [null]).flatMap((s) => [sheetOf(own, s), drawHandout(own.exercise.terms, wordsOf(own.class, own.exercise, s))]);
+  const { terms } = own.exercise;
+  const figures = await figuresFor(house, own.class.id, terms.medium);
+  return (mine.length > 0 ? mine : [null]).flatMap((s) => {
+    const words = wordsOf(own.class, own.exercise, s, figures);
+    const mixes = drawRecipePage(terms, words);
+    return [drawExerciseSheet(terms, words), drawHandout(terms, words), ...(mixes ? [mixes] : [])];
+  });
 }

@@ -1,7 +1,7 @@
 /** A student's data out as a ZIP, and their deletion for good. */
 import { eq, inArray, or } from 'drizzle-orm';
 import yazl from 'yazl';
-import { attempts, critiqueItems, critiques, decisions, files, handIns, measurements, students, user } from '@/data/schema';
+import { attempts, critiqueItems, critiques, dabChecks, decisions, files, handIns, measurements, students, user } from '@/data/schema';
 import { studentFor, type Teacher } from './actor';
 import type { House } from './house';
 
@@ -25,6 +25,7 @@ export async function exportStudent(house: House, teacher: Teacher, studentId: s
     measurements: some ? await house.db.select().from(measurements).where(inArray(measurements.attemptId, ids)) : [],
     critiques: some ? await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids)) : [],
     critiqueItems: some ? await house.db.select().from(critiqueItems).where(inArray(critiqueItems.attemptId, ids)) : [],
+    dabChecks: await house.db.select().from(dabChecks).where(eq(dabChecks.studentId, studentId)),
     decisions: some ? await house.db.select().from(decisions).where(inArray(decisions.attemptId, ids)) : [],
   };
   const zip = new yazl.ZipFile();

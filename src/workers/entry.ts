@@ -1,7 +1,10 @@
 /** What a worker thread runs: one task at a time, stages told through the port that came with it. */
 import type { MessagePort } from 'node:worker_threads';
+import { readDabFile } from './dab-task';
 import { UnusablePicture } from './decode';
+import { fitTask } from './fit-task';
 import { measureScaleFile } from './measure-task';
+import { nearestTask } from './nearest-task';
 import { makePictures } from './pictures-task';
 import type { Outcome, Task, WorkerRequest } from './protocol';
 
@@ -9,6 +12,12 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
   switch (task.task) {
     case 'measure-scale':
       return measureScaleFile(task, (stage) => port?.postMessage({ stage }));
+    case 'dab':
+      return readDabFile(task);
+    case 'fit':
+      return fitTask(task);
+    case 'nearest':
+      return nearestTask(task);
     case 'pictures':
       return makePictures(task);
     case 'practice': {

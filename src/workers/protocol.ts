@@ -1,15 +1,23 @@
 /** What goes to and comes from a worker thread. Errors come back as data: classes do not survive the way. */
 import type { MessagePort } from 'node:worker_threads';
+import type { StoredFit } from '@/core/mixing/stored-fit';
+import type { DabResult } from '@/core/scale/read-dab';
 import type { ScaleResult } from '@/core/scale/result';
+import type { DabTask } from './dab-task';
+import type { FitTask } from './fit-task';
 import type { MeasureScaleTask, Stage } from './measure-task';
+import type { Nearest, NearestTask } from './nearest-task';
 import type { Pictures, PicturesTask } from './pictures-task';
 import type { PracticeReadingTask } from './practice-reading';
 import type { PracticeTask } from './practice-task';
 
-export type Task = MeasureScaleTask | PicturesTask | PracticeTask | PracticeReadingTask;
+export type Task = MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
 
 export interface Answers {
   'measure-scale': ScaleResult;
+  dab: DabResult;
+  fit: StoredFit;
+  nearest: Nearest[];
   pictures: Pictures;
   practice: Uint8Array;
   'practice-reading': number[];

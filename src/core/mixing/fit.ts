@@ -4,10 +4,9 @@
  * the linearised posterior (C. M. Bishop, "Pattern Recognition and Machine Learning", 2006, section 4.4).
  */
 import { inverse, Matrix } from 'ml-matrix';
-import { z } from 'zod';
 import { leastSquares } from '../fitting/least-squares';
 import type { MediumId } from '../exercise/media';
-import { PAINT_IDS, type PaintId } from '../planning/paints';
+import type { PaintId } from '../planning/paints';
 import { type DryShift, dryOf, fitDryShift, USUAL_SHIFT, type WetDryPair } from './dry-shift';
 import { type LoggedMix, readColour, sameMix } from './logged-mix';
 import { coveringLab, type Figures, figuresOf, isWhite, mixModel, type Palette, type PaintFigures, modelOf, type Parts } from './paint-model';
@@ -22,13 +21,6 @@ const HUE_NOISE = 2;
 
 /** How a paint's figures lie off the catalogue's: log of tinting, L*, a*, b*. */
 const PER_PAINT = 4;
-
-export const figuresSchema = z.partialRecord(
-  z.enum(PAINT_IDS),
-  z.object({ massTone: z.tuple([z.number(), z.number(), z.number()]), tinting: z.number().positive() }),
-);
-
-export const FIT_VERSION = 1;
 
 export interface PaintFit {
   readonly figures: Figures;

@@ -1,36 +1,31 @@
 /** Measures a painted value scale in a photograph of its worksheet, from pixels to flags. */
-import { calibrate, type Calibration, paperLightness, surenessOf } from '../capture/calibrate';
-import { checkExposure, checkLight } from '../capture/check-light';
-import { checkGeometry, enclosing, explainNotLocated, photoBox } from '../capture/check-photo';
+import { type Calibration, paperLightness, surenessOf } from '../capture/calibrate';
+import { enclosing, photoBox } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
-import { type Located, locateSheet } from '../capture/locate';
-import { type GreyPicture, qrCrop } from '../capture/qr-crop';
+import type { Located } from '../capture/locate';
+import { type Expected, openSheet, type SheetTools } from '../capture/open-sheet';
 import { lightnessToLuminance } from '../colour/lab';
 import { warmth } from '../colour/temperature';
 import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
 import { boxMm } from '../sheet/paper';
 import { toPhoto } from '../capture/plane';
-import { NOMINAL_CARD, type CardEnds } from '../sheet/card';
-import { parseSheetTag } from '../sheet/qr';
+import type { CardEnds } from '../sheet/card';
+import type { SheetTag } from '../sheet/qr';
 import { type ScaleLayout, scaleLayout } from '../sheet/scale-layout';
-import type { OpenCv } from '../vision/opencv';
 import { evenness, LIMITS, measureGaps, type ScaleTerms, stepSize, targetsFor, valueFlags } from './flags';
-import { type CellReading, meanLab, patchwork, readCell } from './read-cell';
+import { type CellReading, meanLab, patchwork, readCell, shineStrength } from './read-cell';
 import { backgroundSpread } from './background-spread';
 import { type Capture, type MeasuredStep, SCALE_RESULT_VERSION, type ScaleResult } from './result';
 
 export interface ScaleRequest {
   readonly terms: ScaleTerms;
-  /** Ids that the sheet's code should name; null expects nothing of them. */
-  readonly expected: { readonly exercise: string | null; readonly student: string | null };
+  readonly expected: Expected;
   readonly card?: CardEnds;
 }
 
-/** What the environment lends to the measurement: a loaded OpenCV, a QR decoder, and who listens. */
-export interface MeasureTools {
-  readonly cv: OpenCv;
-  readQr(picture: GreyPicture): Promise<string | null>;
+/** What the environment lends to the measurement, and who listens. */
+export interface MeasureTools extends SheetTools {
   onStage?(stage: MeasureStage): void;
 }
 
@@ -72,19 +67,11 @@ function cornersOf({ plane, frame }: Located): { x: number; y: number }[] {
   });
 }
 
-/** What contradicts the expected sheet, or null. */
-function checkTag(text: string, request: ScaleRequest): CaptureIssue | null {
-  const tag = parseSheetTag(text);
-  const steps = request.terms.steps;
-  if (!tag) return issue('wrong_sheet', 1, 'This sheet was not printed by Fair Grey: use the worksheet of this exercise.');
-  if (tag.kind !== 'scale' || tag.steps !== steps)
-    return issue('wrong_sheet', 1, `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`);
-  if (request.expected.exercise && tag.exercise && tag.exercise !== request.expected.exercise)
-    return issue('wrong_sheet', 1, 'This sheet belongs to another exercise: photograph the sheet of this one.');
-  if (request.expected.student && tag.student && tag.student !== request.expected.student)
-    return issue('wrong_sheet', 1, "This sheet carries another student's name: photograph your own.");
-  return null;
-}
+/** The sheet of another kind, or of another number of steps. */
+const otherSheet = (steps: number) => (tag: SheetTag): CaptureIssue | null =>
+  tag.kind === 'scale' && tag.steps === steps
+    ? null
+    : issue('wrong_sheet', 1, `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`);
 
 /**
  * With the code unread the cells decide: between neighbours there must be a strip of bare paper. Only
@@ -122,13 +109,6 @@ function glareIssues(readings: readonly CellReading[], layout: ScaleLayout, cali
   ];
 }
 
-/** Shine measured against the most that is harmless: a smooth rise, places brighter than paper, lost whites. */
-const HARMLESS = { riseLightness: 8, overPaper: 0.012, clipped: 0.01 } as const;
-
-function shineStrength(r: CellReading): number {
-  return Math.max(r.shine.rise / HARMLESS.riseLightness, r.shine.overPaper / HARMLESS.overPaper, r.clipped / HARMLESS.clipped);
-}
-
 function orderOf(gaps: ScaleResult['gaps']): 'kept' | 'reversed' | 'mixed' {
   if (gaps.every((g) => g.gap < 0)) return 'reversed';
   return gaps.some((g) => g.flags.includes('reversed')) ? 'mixed' : 'kept';
@@ -159,25 +139,19 @@ export async function measureScale(
 ): Promise<ScaleResult> {
   const { terms } = request;
   tools.onStage?.('finding the sheet');
-  const located = locateSheet(tools.cv, photo);
-  if (located.kind !== 'located') return refused(explainNotLocated(photo, located), null, null);
-  const { plane, frame } = located;
-  const layout = scaleLayout(terms.steps, frame.paper);
-  const tag = await tools.readQr(qrCrop(photo, plane, layout.qrBox));
-  const issues: CaptureIssue[] = [];
-  const wrong = tag === null ? null : checkTag(tag, request);
-  if (wrong) return refused([wrong], located, tag);
-  issues.push(...checkGeometry(plane, frame, located.edges));
-
-  tools.onStage?.('reading its greys');
-  const { calibration, whites } = calibrate(photo, plane, layout, request.card ?? NOMINAL_CARD);
-  issues.push(...checkExposure(whites));
-  if (!calibration) {
-    if (!refuses(issues))
-      issues.push(issue('clipped', 1, 'The greys of the sheet are lost in the light: tap on the paper to darken the picture.'));
-    return refused(issues, located, tag);
-  }
-  issues.push(...checkLight(calibration));
+  const opened = await openSheet(
+    photo,
+    {
+      layoutOn: (paper) => scaleLayout(terms.steps, paper),
+      expected: request.expected,
+      check: otherSheet(terms.steps),
+      onFound: () => tools.onStage?.('reading its greys'),
+      ...(request.card && { card: request.card }),
+    },
+    tools,
+  );
+  if (opened.kind === 'refused') return refused(opened.issues, opened.located, opened.tag);
+  const { located, layout, tag, calibration, issues } = opened;
 
   tools.onStage?.('reading the steps');
   const ground: Triple = [paperLightness(calibration), 0, 0];

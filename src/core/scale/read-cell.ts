@@ -254,6 +254,14 @@ function shineOf(
   };
 }
 
+/** Shine measured against the most that is harmless: a smooth rise, places brighter than paper, lost whites. */
+const HARMLESS = { riseLightness: 8, overPaper: 0.012, clipped: 0.01 } as const;
+
+/** Over 1 the shine misleads. */
+export function shineStrength(r: CellReading): number {
+  return Math.max(r.shine.rise / HARMLESS.riseLightness, r.shine.overPaper / HARMLESS.overPaper, r.clipped / HARMLESS.clipped);
+}
+
 /** Bare places bleed this far into what is blurred beside them. */
 const BLEED_MM = 1;
 

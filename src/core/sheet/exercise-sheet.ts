@@ -4,6 +4,7 @@ import { shapeWidths } from './shape-widths';
 import { inShort, KINDS } from '../exercise/kinds';
 import { type ExerciseTerms, isPicture, isStepped } from '../exercise/terms';
 import { brushesFor, workLines } from '../exercise/work-lines';
+import type { Figures } from '../mixing/paint-model';
 import { type PaintId, PAINTS } from '../planning/paints';
 import { paintFor } from '../planning/quantities';
 import { drawScaleSheet, type Mark, type SheetDrawing, text } from './drawing';
@@ -26,6 +27,8 @@ export interface ExerciseWords {
   readonly careInShort: string;
   readonly exercise: string | null;
   readonly student: string | null;
+  /** What the class knows of its paints. */
+  readonly figures: Figures;
 }
 
 /** The sheet to paint on. Throws DoesNotFit when bands are asked for that the frame can't hold. */
@@ -76,7 +79,7 @@ export function drawHandout(terms: ExerciseTerms, words: ExerciseWords): SheetDr
   const [least, most] = KINDS[terms.kind].minutes;
   part('Time', `About ${least} to ${most} minutes, drying not counted.`);
   part('Brushes, large to small', brushesFor(shapeWidths(terms)).map((b) => `flat ${b} mm`).join(', '));
-  const need = Object.entries(paintFor(terms)) as [PaintId, number][];
+  const need = Object.entries(paintFor(terms, words.figures)) as [PaintId, number][];
   part('About how much', `${need.map(([p, ml]) => `${PAINTS[p].name} ${ml < 1 ? ml.toFixed(2) : ml.toFixed(1)} ml`).join(', ')}: what stays on the palette included, an estimate.`);
   part('Care', words.care);
   if (!KINDS[terms.kind].measured) part('How it is judged', 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.');

@@ -1,0 +1,32 @@
+/** Fitting a class's paints to its logged mixes, and what to ask for next. */
+import type { MediumId } from '@/core/exercise/media';
+import { fitPaints, mixToAskFor } from '@/core/mixing/fit';
+import { FIT_VERSION, type StoredFit } from '@/core/mixing/stored-fit';
+import type { LoggedMix } from '@/core/mixing/logged-mix';
+import type { Figures, Parts } from '@/core/mixing/paint-model';
+import type { PaintId } from '@/core/planning/paints';
+
+export interface FitTask {
+  readonly task: 'fit';
+  readonly paints: readonly PaintId[];
+  readonly mixes: readonly LoggedMix[];
+  readonly medium: MediumId;
+  /** The teacher's own figures, to lean on. */
+  readonly start: Figures;
+  /** The steps as they are mixed now: what is to be foretold, and what can be asked for. */
+  readonly wanted: readonly Parts[];
+}
+
+export function fitTask({ paints, mixes, medium, start, wanted }: FitTask): StoredFit {
+  const fit = fitPaints(paints, mixes, medium, start);
+  return {
+    version: FIT_VERSION,
+    figures: fit.figures,
+    shift: fit.shift,
+    before: [...fit.before],
+    after: [...fit.after],
+    odd: [...fit.odd],
+    unsure: wanted.map(fit.uncertaintyOf),
+    ask: mixToAskFor(paints, mixes, wanted, wanted, medium, start),
+  };
+}
