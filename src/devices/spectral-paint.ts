@@ -71,7 +71,7 @@ export function painterPaints(seed: number): PainterPaints {
     black: blackPaint(own.fork('black'), strength),
     strength,
     crowding: own.between(0, 0.25),
-    surface: { seen: own.between(0.014, 0.026), outer: own.between(0.036, 0.045), inner: own.between(0.22, 0.38) },
+    surface: { seen: own.between(0.02, 0.032), outer: own.between(0.045, 0.075), inner: own.between(0.22, 0.38) },
   };
 }
 

@@ -141,6 +141,13 @@ export async function takeOutMix(house: House, teacher: Teacher, classId: string
   await keep(house, classId, gone.medium, {});
 }
 
+/** What to mix first, before anything was logged; null where nothing can be gained. */
+export async function firstAsk(house: House, palette: ClassPalette): Promise<Parts | null> {
+  const { paints, figures, medium } = palette;
+  const { ask } = await house.pool.run({ task: 'fit', paints, mixes: [], medium, start: figures, wanted: greysOf(paints, figures, medium) });
+  return ask;
+}
+
 /** A palette as rows of paints with their figures, learnt or not. */
 export function rowsOf(palette: ClassPalette): PaletteRow[] {
   return palette.paints.map((paint) => ({ paint, ...figuresOf(paint, { ...palette.figures, ...palette.fit?.figures }) }));

@@ -2,10 +2,12 @@
 import { randomInt } from 'node:crypto';
 import { writeFile, rm } from 'node:fs/promises';
 import path from 'node:path';
-import { count, eq } from 'drizzle-orm';
-import { attempts, handIns, students } from '@/data/schema';
+import { and, count, eq } from 'drizzle-orm';
+import { attempts, dabChecks, handIns, students } from '@/data/schema';
 import { newId } from '@/data/ids';
+import { valuesOf } from '@/core/exercise/kinds';
 import type { PaintPlan } from '@/devices/painter';
+import type { PracticeTask } from '@/workers/practice-task';
 import { exerciseFor, NotFound, type Student } from './actor';
 import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
@@ -29,6 +31,32 @@ function plan(steps: number, light: number, dark: number, lightFirst: boolean, t
 /** The practice painter fills cells; it knows no pictures. */
 export const mayPractise = (house: House, terms: ExerciseTerms): boolean => house.settings.demo && exerciseLayout(terms).kind === 'scale';
 
+const PHONE = { condition: 'window', megapixels: 12, orientation: 6, location: true } as const;
+
+async function shoot(house: House, task: Omit<PracticeTask, 'task' | 'seed' | keyof typeof PHONE>): Promise<string> {
+  const bytes = await house.pool.run({ task: 'practice', seed: randomInt(1, 2 ** 31), ...PHONE, ...task }, { limitMs: LIMIT_MS });
+  const file = path.join(house.files.incoming, `practice-${newId()}`);
+  await writeFile(file, bytes);
+  return file;
+}
+
+/** Paints one test dab, each time nearer to its step, and photographs the sheet; the caller removes the file. */
+export async function practiceDab(house: House, student: Student, exerciseId: string, step: number): Promise<string> {
+  const own = await exerciseFor(house, student, exerciseId);
+  const { terms } = own.exercise;
+  const layout = exerciseLayout(terms);
+  const dab = layout.dabs.find((d) => d.index === step);
+  const target = valuesOf(terms)[step - 1];
+  if (!mayPractise(house, terms) || !dab || target === undefined) throw new NotFound();
+  const [before] = await house.db
+    .select({ n: count() })
+    .from(dabChecks)
+    .where(and(eq(dabChecks.exerciseId, exerciseId), eq(dabChecks.studentId, student.studentId), eq(dabChecks.step, step)));
+  const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
+  const off = 12 * 0.35 ** (before?.n ?? 0);
+  return shoot(house, { sheet: sheetOf(own, row ?? null), layout, paintOn: [{ ...dab, index: 1 }], plan: { lightness: [Math.min(95, target + off)], faults: [] } });
+}
+
 /** Prints, paints and photographs the student's sheet and hands the picture in. */
 export async function practicePhoto(house: House, student: Student, exerciseId: string): Promise<{ attemptId: string }> {
   const own = await exerciseFor(house, student, exerciseId);
@@ -41,22 +69,11 @@ export async function practicePhoto(house: House, student: Student, exerciseId: 
     .where(eq(handIns.studentId, student.studentId));
   const { terms } = own.exercise;
   if (!isStepped(terms)) throw new NotFound();
-  const bytes = await house.pool.run(
-    {
-      task: 'practice',
-      sheet: sheetOf(own, row ?? null),
-      layout: exerciseLayout(terms),
-      plan: plan(terms.steps, terms.ends.light, terms.ends.dark, terms.order === 'light-first', before?.n ?? 0),
-      condition: 'window',
-      seed: randomInt(1, 2 ** 31),
-      megapixels: 12,
-      orientation: 6,
-      location: true,
-    },
-    { limitMs: LIMIT_MS },
-  );
-  const file = path.join(house.files.incoming, `practice-${newId()}`);
-  await writeFile(file, bytes);
+  const file = await shoot(house, {
+    sheet: sheetOf(own, row ?? null),
+    layout: exerciseLayout(terms),
+    plan: plan(terms.steps, terms.ends.light, terms.ends.dark, terms.order === 'light-first', before?.n ?? 0),
+  });
   try {
     return await receivePhoto(house, student, exerciseId, file);
   } finally {

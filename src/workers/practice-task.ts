@@ -10,8 +10,9 @@ import { sheetToPng } from '@/print/sheet-png';
 export interface PracticeTask {
   readonly task: 'practice';
   readonly sheet: SheetDrawing;
-  /** Where the cells stand that are painted. */
   readonly layout: SheetLayout;
+  /** What is painted, numbered as the plan's steps; the layout's cells unless said. */
+  readonly paintOn?: SheetLayout['cells'];
   readonly plan: PaintPlan;
   readonly condition: CameraCondition;
   readonly seed: number;
@@ -26,7 +27,7 @@ const DPI = 300;
 export async function practiceShot(task: PracticeTask): Promise<Uint8Array> {
   const { layout } = task;
   const printed = await print(await sheetToPng(task.sheet, DPI), 'nominal', task.seed);
-  const { surface } = paint(printed.surface, layout.cells, task.plan, task.seed);
+  const { surface } = paint(printed.surface, task.paintOn ?? layout.cells, task.plan, task.seed);
   const shot = shotFor(task.condition, layout, task.seed, task.megapixels);
   return photograph(surface, layout, shot, task.seed, { orientation: task.orientation, location: task.location });
 }

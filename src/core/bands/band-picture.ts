@@ -32,8 +32,20 @@ export function nearestThird(frame: Frame, lamp: { readonly x: number; readonly 
     .reduce((best, next) => (next.distanceMm < best.distanceMm ? next : best));
 }
 
+type BandTerms = Pick<TermsOf<'bands'>, 'steps' | 'motif' | 'lamp' | 'brushMm' | 'silhouettes'>;
+
+/** A run of a class's sheets asks for one picture many times, and cutting it out takes a tenth of a second. */
+const drawnBefore = new WeakMap<BandTerms, BandPicture>();
+
 /** Throws DoesNotFit with what to change when the bands would be narrower than the brush. */
-export function bandPicture(terms: Pick<TermsOf<'bands'>, 'steps' | 'motif' | 'lamp' | 'brushMm' | 'silhouettes'>, frame: Frame = BAND_FRAME): BandPicture {
+export function bandPicture(terms: BandTerms, frame: Frame = BAND_FRAME): BandPicture {
+  const before = frame === BAND_FRAME ? drawnBefore.get(terms) : undefined;
+  const picture = before ?? cutOut(terms, frame);
+  if (frame === BAND_FRAME) drawnBefore.set(terms, picture);
+  return picture;
+}
+
+function cutOut(terms: BandTerms, frame: Frame): BandPicture {
   const drawn = drawMotif(terms.motif, { frame, bands: terms.steps, brushMm: terms.brushMm, lamp: terms.lamp });
   const front = terms.silhouettes === 'drawn' ? drawn.silhouette : null;
   return {

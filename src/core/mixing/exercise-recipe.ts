@@ -1,13 +1,14 @@
 /** The recipe that an exercise's terms ask for. */
 import { labToLinearRgb } from '../colour/lab';
 import { valuesOf } from '../exercise/kinds';
-import { type ExerciseTerms, isStepped } from '../exercise/terms';
+import type { ReadingOrder } from '../exercise/scale';
+import { type ExerciseTerms, isStepped, type TermsOf } from '../exercise/terms';
 import { brushesFor } from '../exercise/work-lines';
 import { areasOf, FILM_MM, millilitres } from '../planning/areas';
 import { type PaintId, PAINTS } from '../planning/paints';
 import { shapeWidths } from '../sheet/shape-widths';
 import { coveringLab, type Figures, type Palette, paletteOf } from './paint-model';
-import { type Recipe, recipeFor } from './recipe';
+import { pureStep, type Recipe, recipeFor, targetsThrough } from './recipe';
 import { SURFACE_OF, type SurfaceId } from './surface';
 
 /** Good white paper, L*a*b*. */
@@ -41,6 +42,14 @@ export function recipePaints(terms: ExerciseTerms): RecipePaints | null {
   return pure && pure !== dark ? { light, dark, pure } : null;
 }
 
+/** Targets in reading order that run straight to the pure colour, and the step (from the lightest) it stands at. */
+export function throughPure(targets: readonly number[], order: ReadingOrder, pureLightness: number, at: TermsOf<'monochrome-scale'>['pureAt']): { targets: number[]; step: number } {
+  const turned = (list: readonly number[]) => (order === 'light-first' ? [...list] : [...list].reverse());
+  const lightFirst = turned(targets);
+  const step = pureStep(lightFirst, pureLightness, at);
+  return { targets: turned(targetsThrough(lightFirst, pureLightness, step)), step };
+}
+
 /** The recipe of an exercise by the studio's own figures; null where its paints make no row of steps. */
 export function recipeOf(terms: ExerciseTerms, own: Figures = {}): Recipe | null {
   const targets = valuesOf(terms);
@@ -58,15 +67,17 @@ export function recipeOf(terms: ExerciseTerms, own: Figures = {}): Recipe | null
   // A pure colour outside its neighbours, or a dark no darker than the light, makes no row.
   if (lightness(paints.dark) >= lightness(paints.light)) return null;
   if (paints.pure && !(lightness(paints.pure) < lightness(paints.light) - 5 && lightness(paints.pure) > lightness(paints.dark) + 5)) return null;
+  const order = isStepped(terms) ? terms.order : 'light-first';
+  const pure = paints.pure !== null && terms.kind === 'monochrome-scale' ? { paint: paints.pure, ...throughPure(targets, order, lightness(paints.pure), terms.pureAt) } : null;
   return recipeFor(
     palette,
     {
-      targets,
-      order: isStepped(terms) ? terms.order : 'light-first',
+      targets: pure?.targets ?? targets,
+      order,
       work: isStepped(terms) ? terms.workOrder : 'ends-first',
       light: paints.light,
       dark: paints.dark,
-      pure: paints.pure === null || terms.kind !== 'monochrome-scale' ? null : { paint: paints.pure, at: terms.pureAt },
+      pure,
       own: needs,
       film: FILM_MM[terms.medium],
       ground: labToLinearRgb(PAPER_LAB),

@@ -121,8 +121,10 @@ function fill(search: Search, places: readonly Place[], lighter: Puddle, darker:
   return best;
 }
 
-/** A tube this near (L*) to an end's target is that end; else the end is mixed as well. */
-const TUBE_WILL_DO = 0.75;
+/** An end is paint from the tube, as light or as dark as it goes, unless that passes its target by more than this (L*); then it is mixed as well. */
+const TUBE_MAY_PASS = { light: 1.5, dark: 4 } as const;
+/** A tube that falls short of its end's target by more than this (L*) is told. */
+const SHORT = 0.75;
 
 /**
  * The tree for wanted lightnesses (L*, light to dark) from a light and a dark paint. What neither reaches is told in
@@ -135,12 +137,11 @@ export function recipeTree(wanted: readonly number[], light: PaintModel, dark: P
   const lightnessOf = (share: number) => coveringLab(blend(light, dark, share), surface)[0];
   const [lightest, darkest] = [lightnessOf(0), lightnessOf(1)];
   if (lightest <= darkest) throw new RangeError('The dark paint is no darker than the light one: choose another.');
-  const beyond = wanted.flatMap((w, i) => (w > lightest + TUBE_WILL_DO || w < darkest - TUBE_WILL_DO ? [i + 1] : []));
+  const beyond = wanted.flatMap((w, i) => (w > lightest + SHORT || w < darkest - SHORT ? [i + 1] : []));
   const targets = wanted.map((w) => Math.min(lightest, Math.max(darkest, w)));
   const end = (step: number, darkShare: number, target: number): Puddle => ({ step, target, lightness: lightnessOf(darkShare), from: null, parts: null, darkShare });
-  const near = (tube: number, target: number | undefined) => Math.abs(tube - (target ?? tube)) <= TUBE_WILL_DO;
-  const first = end(near(lightest, targets[0]) ? 1 : LIGHT_TUBE, 0, targets[0] ?? lightest);
-  const last = end(near(darkest, targets.at(-1)) ? steps : darkTube(steps), 1, targets.at(-1) ?? darkest);
+  const first = end(lightest - (targets[0] ?? lightest) <= TUBE_MAY_PASS.light ? 1 : LIGHT_TUBE, 0, targets[0] ?? lightest);
+  const last = end((targets.at(-1) ?? darkest) - darkest <= TUBE_MAY_PASS.dark ? steps : darkTube(steps), 1, targets.at(-1) ?? darkest);
   const places = targets.map((target, i): Place => ({ step: i + 1, target }));
   const onTheWay = targets.slice(1).map((target, i): Place => ({ step: i + 1.5, target: (target + (targets[i] ?? target)) / 2 }));
   const find = (way: 'halving' | 'anywhere' | 'on-the-way'): RecipeTree => {

@@ -2,7 +2,7 @@
 import { linearRgbToLab } from '../colour/lab';
 import { hueTurn } from '../colour/oklab';
 import type { Triple } from '../colour/srgb';
-import { PURE_COLOUR_AT } from '../exercise/terms';
+import type { PURE_COLOUR_AT } from '../exercise/terms';
 import type { ReadingOrder, WorkOrder } from '../exercise/scale';
 import type { PaintId } from '../planning/paints';
 import { amountsFor, leftForOneDark, orderToMix, washesBefore } from './amounts';
@@ -55,8 +55,8 @@ export interface RecipeWish {
   readonly work: WorkOrder;
   readonly light: PaintId;
   readonly dark: PaintId;
-  /** The pure colour of a monochrome scale, and where it sits; null for black and white. */
-  readonly pure: { readonly paint: PaintId; readonly at: (typeof PURE_COLOUR_AT)[number] } | null;
+  /** The pure colour of a monochrome scale, and the step it stands at, counted from the lightest; null for black and white. */
+  readonly pure: { readonly paint: PaintId; readonly step: number } | null;
   /** What each step needs, waste included, ml, in reading order. */
   readonly own: readonly number[];
   readonly film: number;
@@ -104,15 +104,13 @@ function runsFor(palette: Palette, wish: RecipeWish, lightFirst: readonly number
   const [light, dark] = [paintOf(palette, wish.light), paintOf(palette, wish.dark)];
   if (!wish.pure) return [{ tree: recipeTree(lightFirst, light, dark, surface), light: wish.light, dark: wish.dark, from: 0 }];
   const pure = paintOf(palette, wish.pure.paint);
-  const lightness = coveringLab(pure, surface)[0];
-  const step = pureStep(lightFirst, lightness, wish.pure.at);
-  const through = targetsThrough(lightFirst, lightness, step);
+  const { step } = wish.pure;
   const pieces: Run[] = [];
   const piece = (targets: readonly number[], a: PaintModel, b: PaintModel, lightId: PaintId, darkId: PaintId, from: number) => {
     pieces.push({ tree: targets.length > 2 ? recipeTree(targets, a, b, surface) : tubesAlone(targets, a, b, surface), light: lightId, dark: darkId, from });
   };
-  piece(through.slice(0, step), light, pure, wish.light, wish.pure.paint, 0);
-  piece(through.slice(step - 1), pure, dark, wish.pure.paint, wish.dark, step - 1);
+  piece(lightFirst.slice(0, step), light, pure, wish.light, wish.pure.paint, 0);
+  piece(lightFirst.slice(step - 1), pure, dark, wish.pure.paint, wish.dark, step - 1);
   return pieces;
 }
 

@@ -17,9 +17,9 @@ interface Surface {
 }
 
 export const SURFACES: Record<SurfaceId, Surface> = {
-  matt: { seen: 0.02, outer: 0.04, inner: 0.3 },
+  matt: { seen: 0.026, outer: 0.06, inner: 0.3 },
   satin: { seen: 0.01, outer: 0.04, inner: 0.45 },
-  gloss: { seen: 0, outer: 0.04, inner: 0.6 },
+  gloss: { seen: 0.006, outer: 0.04, inner: 0.6 },
 };
 
 export const SURFACE_OF: Record<MediumId, SurfaceId> = { gouache: 'matt', tempera: 'matt', acrylic: 'satin', oil: 'gloss' };

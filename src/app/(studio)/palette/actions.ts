@@ -1,65 +1,41 @@
 'use server';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { BadShelf } from '@/core/formats/shelf-csv';
-import { stepsSchema } from '@/core/exercise/scale';
-import { type ShelfItem, STORED_IDS } from '@/core/planning/quantities';
-import { Refused } from '@/studio/actor';
-import { addPrinter, forgetReadings, importReadings, practiceReading } from '@/studio/finders';
-import { importShelf, putOnShelf } from '@/studio/shelf';
+import { MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
+import { type LoggedMix, loggedMixSchema } from '@/core/mixing/logged-mix';
+import type { Figures } from '@/core/mixing/paint-model';
+import { figuresSchema } from '@/core/mixing/stored-fit';
+import { PAINT_IDS, type PaintId } from '@/core/planning/paints';
+import { choosePaints, importPalette, logMixByHand, type NearestMix, nearestMixes, setFigures, takeOutMix } from '@/studio/palettes';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
-const PAGE = '/palette';
-const csvSchema = z.string().max(200_000, 'This file is too long for a list of paints or readings.');
+const idSchema = z.string().max(40);
+const mediumSchema = z.enum(MEDIUM_IDS);
+const fileSchema = z.string().max(200_000, 'This file is too long for a palette.');
 
-async function done(work: () => Promise<unknown>): Promise<Outcome> {
-  const answer = await outcome(async () => {
-    await work();
-    return null;
-  });
-  revalidatePath(PAGE);
-  return answer;
+async function act<T>(work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<T>): Promise<Outcome<T>> {
+  const at = await teacherOnly();
+  const done = await outcome(() => work(at));
+  revalidatePath('/palette');
+  return done;
 }
 
-export async function keepItem(paint: string, item: ShelfItem): Promise<Outcome> {
-  const { house, teacher } = await teacherOnly();
-  return done(() => putOnShelf(house, teacher, z.enum(STORED_IDS).parse(paint), item));
+export async function choose(classId: string, medium: MediumId, paints: readonly PaintId[]): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => choosePaints(house, teacher, idSchema.parse(classId), mediumSchema.parse(medium), z.array(z.enum(PAINT_IDS)).parse(paints)));
 }
-
-export async function readShelf(csv: string): Promise<Outcome> {
-  const { house, teacher } = await teacherOnly();
-  return done(async () => {
-    try {
-      await importShelf(house, teacher, csvSchema.parse(csv));
-    } catch (error) {
-      if (error instanceof BadShelf) throw new Refused(error.message);
-      throw error;
-    }
-  });
+export async function logged(classId: string, medium: MediumId, mix: LoggedMix): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => logMixByHand(house, teacher, idSchema.parse(classId), mediumSchema.parse(medium), loggedMixSchema.parse(mix)));
 }
-
-export async function makePrinter(name: string): Promise<Outcome<string>> {
-  const { house, teacher } = await teacherOnly();
-  const answer = await outcome(async () => {
-    await addPrinter(house, teacher, name);
-    return '';
-  });
-  revalidatePath(PAGE);
-  return answer;
+export async function takenOut(classId: string, mixId: string): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => takeOutMix(house, teacher, idSchema.parse(classId), idSchema.parse(mixId)));
 }
-
-export async function readPrinter(printerId: string, csv: string): Promise<Outcome> {
-  const { house, teacher } = await teacherOnly();
-  return done(() => importReadings(house, teacher, printerId, csvSchema.parse(csv)));
+export async function figure(classId: string, medium: MediumId, figures: Figures): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => setFigures(house, teacher, idSchema.parse(classId), mediumSchema.parse(medium), figuresSchema.parse(figures)));
 }
-
-export async function clearPrinter(printerId: string): Promise<Outcome> {
-  const { house, teacher } = await teacherOnly();
-  return done(() => forgetReadings(house, teacher, printerId));
+export async function bringInFigures(classId: string, medium: MediumId, csv: string): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => importPalette(house, teacher, idSchema.parse(classId), mediumSchema.parse(medium), fileSchema.parse(csv)));
 }
-
-export async function practise(printerId: string, classId: string | null, steps: number): Promise<Outcome> {
-  const { house, teacher } = await teacherOnly();
-  return done(() => practiceReading(house, teacher, printerId, classId === null ? null : { classId, steps: stepsSchema.parse(steps) }));
+export async function bringInSwatches(classId: string, medium: MediumId, gpl: string): Promise<Outcome<NearestMix[]>> {
+  return act(({ house, teacher }) => nearestMixes(house, teacher, idSchema.parse(classId), mediumSchema.parse(medium), fileSchema.parse(gpl)));
 }

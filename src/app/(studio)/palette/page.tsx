@@ -1,71 +1,49 @@
-import { PAINT_IDS, PAINTS } from '@/core/planning/paints';
-import { usualItem } from '@/core/planning/quantities';
-import { SUPPLIES, SUPPLY_IDS } from '@/core/planning/supplies';
-import { printersOf } from '@/studio/finders';
+import { z } from 'zod';
+import { MEDIUM_IDS } from '@/core/exercise/media';
 import { classesOf } from '@/studio/people';
-import { shelfOf } from '@/studio/shelf';
-import { FileReaderButton } from '@/ui/FileReaderButton';
-import { FinderPanel } from '@/ui/FinderPanel';
-import { LedgerForm } from '@/ui/LedgerForm';
-import { ShelfRow } from '@/ui/ShelfRow';
-import { teacherOnly } from '../../access';
-import { clearPrinter, keepItem, makePrinter, practise, readPrinter, readShelf } from './actions';
+import { firstAsk, paletteFor } from '@/studio/palettes';
+import { MixingBench } from '@/ui/bench/MixingBench';
+import { orNotFound, teacherOnly } from '../../access';
+import { choose, figure, logged, takenOut } from './actions';
 
-export default async function Palette() {
+const querySchema = z.object({ class: z.string().max(40).optional(), medium: z.enum(MEDIUM_IDS).catch('gouache') });
+
+export default async function Palette({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) {
   const { house, teacher } = await teacherOnly();
-  const [shelf, printers, groups] = await Promise.all([shelfOf(house, teacher), printersOf(house, teacher), classesOf(house, teacher)]);
-  return (
-    <div className="grid gap-4 p-4 lg:grid-cols-[1fr_26rem]">
-      <section className="panel self-start" aria-labelledby="cupboard">
-        <div className="mb-3 flex items-center gap-3">
-          <h1 id="cupboard" className="text-24 font-semibold">
-            The cupboard
-          </h1>
-          <a className="calm ml-auto" href="/shelf">
-            As CSV
+  const query = querySchema.parse(await searchParams);
+  const groups = await classesOf(house, teacher);
+  const own = groups.find((g) => g.id === query.class) ?? groups[0];
+  if (!own)
+    return (
+      <section className="panel m-4">
+        <h1 className="text-24 font-semibold">Palette</h1>
+        <p>
+          Paints belong to a class, since its mixes are what Fair Grey learns from.{' '}
+          <a className="underline" href="/ledger">
+            Make a class first
           </a>
-          <FileReaderButton label="Read a CSV" send={readShelf} />
-        </div>
-        <p className="quiet mb-2">Packs and prices are yours to set; lightness and drying are estimates. ⚠ marks toxic pigment.</p>
-        <table className="w-full text-13">
-          <thead>
-            <tr className="text-left">
-              <th>What</th>
-              <th>L*</th>
-              <th>in oil</th>
-              <th>pack</th>
-              <th>price</th>
-              <th>in the cupboard</th>
-            </tr>
-          </thead>
-          <tbody>
-            {PAINT_IDS.map((id) => (
-              <ShelfRow key={id} what={id} name={`${PAINTS[id].name}${PAINTS[id].hazard ? ' ⚠' : ''}`} lightness={PAINTS[id].massTone[0]} drying={`dries ${PAINTS[id].drying}`} unit="ml" item={shelf[id] ?? usualItem(id)} known={shelf[id] !== undefined} save={keepItem} />
-            ))}
-            {SUPPLY_IDS.map((id) => (
-              <ShelfRow key={id} what={id} name={SUPPLIES[id].name} lightness={SUPPLIES[id].lightness} drying="" unit={SUPPLIES[id].unit} item={shelf[id] ?? usualItem(id)} known={shelf[id] !== undefined} save={keepItem} />
-            ))}
-          </tbody>
-        </table>
+          .
+        </p>
       </section>
-      <section className="panel self-start" aria-labelledby="finders">
-        <h2 id="finders" className="mb-2 text-18 font-semibold">
-          Value finders
-        </h2>
-        <p className="mb-3">A strip of greys to hold against a shape. Each printer makes its own greys, so its chart is read once and the bars are set by it.</p>
-        {printers.map((p) => (
-          <FinderPanel
-            key={p.id}
-            printer={{ id: p.id, name: p.name, readings: p.readings.length }}
-            classes={groups.map(({ id, name }) => ({ id, name }))}
-            demo={house.settings.demo}
-            read={readPrinter}
-            clear={clearPrinter}
-            practise={practise}
-          />
-        ))}
-        <LedgerForm label="Name of the printer" button="Add a printer" send={makePrinter} />
-      </section>
-    </div>
+    );
+  const palette = await orNotFound(paletteFor(house, teacher, own.id, query.medium));
+  const at = [own.id, query.medium] as const;
+  return (
+    <MixingBench
+      key={at.join(' ')}
+      classes={groups.map(({ id, name }) => ({ id, name }))}
+      classId={own.id}
+      numbering={own.numbering}
+      medium={query.medium}
+      paints={palette.paints}
+      figures={palette.figures}
+      fit={palette.fit}
+      mixes={palette.mixes}
+      firstAsk={palette.fit ? null : await firstAsk(house, palette)}
+      choosePaints={choose.bind(null, ...at)}
+      log={logged.bind(null, ...at)}
+      takeOut={takenOut.bind(null, own.id)}
+      setFigures={figure.bind(null, ...at)}
+    />
   );
 }

@@ -2,13 +2,16 @@ import { KINDS, valuesOf } from '@/core/exercise/kinds';
 import { isStepped } from '@/core/exercise/terms';
 import { workLines } from '@/core/exercise/work-lines';
 import { cautionText } from '@/core/planning/cautions';
+import { myMixes } from '@/studio/my-mixes';
 import { mayPractise } from '@/studio/practice';
 import { myExercise } from '@/studio/views';
 import { AttemptNow } from '@/ui/AttemptNow';
 import { sayDay } from '@/ui/dates';
+import { CheckMix } from '@/ui/CheckMix';
 import { GoalTimer } from '@/ui/GoalTimer';
 import { HandInPhoto } from '@/ui/HandInPhoto';
 import { Letter } from '@/ui/Letter';
+import { RecipeList } from '@/ui/RecipeList';
 import { StateMark } from '@/ui/StateMark';
 import { ValueStrip } from '@/ui/ValueStrip';
 import { orNotFound, studentOnly } from '../../access';
@@ -18,6 +21,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
   const { house, student } = await studentOnly();
   const { exerciseId } = await params;
   const mine = await orNotFound(myExercise(house, student, exerciseId));
+  const mixes = await orNotFound(myMixes(house, student, exerciseId));
   const { exercise, labels, attempts } = mine;
   const { terms } = exercise;
   const newest = attempts.at(-1) ?? null;
@@ -66,6 +70,14 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           </div>
         </section>
       )}
+      {mixes?.names && mine.state !== 'passed' && (
+        <section className="panel" aria-labelledby="check">
+          <h2 id="check" className="mb-2 text-18 font-semibold">
+            Check a mix
+          </h2>
+          <CheckMix exerciseId={exercise.id} labels={labels} names={mixes.names} walk={mixes.walk} practice={mayPractise(house, terms)} />
+        </section>
+      )}
       <section className="panel">
         <h2 className="mb-2 text-18 font-semibold">{isStepped(terms) ? 'The steps' : 'What to do'}</h2>
         <div className="mb-3">
@@ -79,6 +91,13 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
             <li key={line}>{line}</li>
           ))}
         </ol>
+        {mixes && (
+          <div className="mb-3">
+            <h2 className="mb-1 text-18 font-semibold">The mixes</h2>
+            <RecipeList lines={mixes.lines} lightness={mixes.lightness} />
+            {mixes.beyond && <p className="mt-2">{mixes.beyond}</p>}
+          </div>
+        )}
         <p className="trouble mb-3">{cautionText(mine.safety)}</p>
         <a className="calm w-full" href={`/sheet/${exercise.id}`}>
           My worksheet to print

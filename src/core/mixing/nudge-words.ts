@@ -1,0 +1,25 @@
+/** A nudge in words. */
+import type { Nudge } from './nudge';
+
+interface NudgeNames {
+  readonly step: string;
+  readonly light: string;
+  readonly dark: string;
+  /** The other step that the puddle will do for. */
+  readonly other: string | null;
+}
+
+const amount = (parts: number): string => {
+  if (parts >= 200) return 'a touch';
+  if (parts >= 1.5) return `one part to ${parts < 10 ? Number(parts.toFixed(1)) : Math.round(parts)} of the puddle`;
+  return `${Number((1 / parts).toFixed(1))} parts to one of the puddle`;
+};
+
+/** "4 L* too light for 5: one part ivory black to 15 of the puddle, then look." */
+export function sayNudge(nudge: Nudge, { step, light, dark, other }: NudgeNames): string {
+  if (nudge.add === null) return `Right for ${step}: leave it.`;
+  const off = `${Math.abs(nudge.off).toFixed(0)} L* too ${nudge.off > 0 ? 'light' : 'dark'} for ${step}`;
+  const instead = other === null ? '' : ` Or use it for ${other} as it is.`;
+  if (nudge.toParts === null || !nudge.reachable) return `${off}: these paints don’t get there.${instead}`;
+  return `${off}: ${nudge.add === 'dark' ? dark : light}, ${amount(nudge.toParts)}, then look.${instead}`;
+}

@@ -1,0 +1,37 @@
+/** What a student sees of mixing: the recipe of an exercise in the class's paints, and their own walk to each step. */
+import { labelsOf } from './exercises';
+import { recipeOf, recipePaints } from '@/core/mixing/exercise-recipe';
+import { type RecipeLine, recipeLines, sayBeyond } from '@/core/mixing/recipe-words';
+import { PAINTS } from '@/core/planning/paints';
+import { isStepped } from '@/core/exercise/terms';
+import { exerciseFor, type Student } from './actor';
+import { type DabCheck, walkOf } from './checks';
+import type { House } from './house';
+import { figuresFor } from './palettes';
+
+export interface MyMixes {
+  readonly lines: readonly RecipeLine[];
+  /** L* that each puddle should dry to. */
+  readonly lightness: ReadonlyMap<number, number>;
+  readonly beyond: string;
+  /** Names of the light and dark paint, for what to add; null where dabs can't be checked. */
+  readonly names: { readonly light: string; readonly dark: string } | null;
+  readonly walk: readonly DabCheck[];
+}
+
+/** Null where the exercise's paints make no row of steps. */
+export async function myMixes(house: House, student: Student, exerciseId: string): Promise<MyMixes | null> {
+  const { exercise, class: own } = await exerciseFor(house, student, exerciseId);
+  const { terms } = exercise;
+  const recipe = recipeOf(terms, await figuresFor(house, own.id, terms.medium));
+  const paints = recipePaints(terms);
+  if (!recipe || !paints) return null;
+  const labels = labelsOf(terms, own.numbering);
+  return {
+    lines: recipeLines(recipe, labels),
+    lightness: new Map([...recipe.steps, ...recipe.onTheWay].map((p) => [p.step, p.lab[0]])),
+    beyond: sayBeyond(recipe, labels),
+    names: isStepped(terms) ? { light: PAINTS[paints.light].name, dark: PAINTS[paints.dark].name } : null,
+    walk: await walkOf(house, student, exerciseId),
+  };
+}

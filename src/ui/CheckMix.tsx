@@ -1,0 +1,169 @@
+'use client';
+/** Photograph a dab and hear at once what to add; what was checked before shows as a walk towards the step. */
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { sayNudge } from '@/core/mixing/nudge-words';
+import type { Nudge } from '@/core/mixing/nudge';
+import type { DabVerdict } from '@/core/mixing/verdict';
+import { cssGrey } from './grey';
+
+export interface WalkStep {
+  readonly id: string;
+  readonly step: number;
+  readonly lightness: number;
+  readonly target: number;
+}
+
+interface Props {
+  readonly exerciseId: string;
+  readonly labels: readonly string[];
+  readonly names: { readonly light: string; readonly dark: string };
+  readonly walk: readonly WalkStep[];
+  readonly practice: boolean;
+}
+
+interface Answer extends WalkStep {
+  readonly wet: boolean;
+  readonly nudge: Nudge;
+  readonly verdict: DabVerdict;
+}
+
+const VERDICTS: Partial<Record<DabVerdict, string>> = {
+  'too-thin': 'It looks like the right mix laid too thin: lay it thicker before you change it.',
+  'too-thin-or-wrong': 'If the paper shines through, it is only too thin: lay it thicker and look again.',
+};
+
+const WIDEST = 15;
+
+/** Checks of one step from left (too light) or right (too dark) towards the middle, where it is right. */
+function Walk({ checks, name }: { checks: readonly WalkStep[]; name: string }) {
+  const at = (c: WalkStep) => 50 - (50 * Math.min(WIDEST, Math.max(-WIDEST, c.lightness - c.target))) / WIDEST;
+  const said = checks.map((c) => `${Math.abs(c.lightness - c.target).toFixed(0)} too ${c.lightness > c.target ? 'light' : 'dark'}`).join(', then ');
+  return (
+    <figure className="my-2">
+      <svg viewBox={`0 0 320 ${18 + 16 * checks.length}`} role="img" aria-label={`The walk to ${name}: ${said}`} className="w-full bg-l80">
+        <line x1="160" x2="160" y1="0" y2="100%" className="stroke-l10" strokeWidth="2" />
+        <polyline points={checks.map((c, i) => `${3.2 * at(c)},${14 + 16 * i}`).join(' ')} fill="none" className="stroke-l10" strokeWidth="1.5" />
+        {checks.map((c, i) => (
+          <circle key={c.id} cx={3.2 * at(c)} cy={14 + 16 * i} r="6" className="stroke-l10" strokeWidth="1.5" style={{ fill: cssGrey(c.lightness) }} />
+        ))}
+      </svg>
+      <figcaption className="quiet flex justify-between">
+        <span>too light</span>
+        <span>
+          the walk to {name}, {checks.length} {checks.length === 1 ? 'look' : 'looks'}
+        </span>
+        <span>too dark</span>
+      </figcaption>
+    </figure>
+  );
+}
+
+export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [step, setStep] = useState(1);
+  const [wet, setWet] = useState(false);
+  const [recipe, setRecipe] = useState(false);
+  const [doing, setDoing] = useState('');
+  const [told, setTold] = useState<Answer | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const name = labels[step - 1] ?? String(step);
+  const own = walk.filter((c) => c.step === step);
+
+  async function check(body: FormData | null) {
+    setTrouble('');
+    setTold(null);
+    setDoing(body ? 'Reading the dab …' : 'The practice camera is painting a dab and photographing …');
+    try {
+      const query = new URLSearchParams({ step: String(step), wet: wet ? 'yes' : 'no', recipe: recipe ? 'yes' : 'no', practice: body ? 'no' : 'yes' });
+      const response = await fetch(`/check/${exerciseId}?${query}`, { method: 'POST', body });
+      const answer = (await response.json()) as Answer | { say: string };
+      if ('say' in answer) setTrouble(answer.say);
+      else {
+        setTold(answer);
+        router.refresh();
+      }
+    } catch {
+      setTrouble('The picture did not get through. Look at your connection and try once more.');
+    }
+    setDoing('');
+    if (input.current) input.current.value = '';
+  }
+
+  return (
+    <div className="grid gap-3">
+      <div className="flex gap-3">
+        <label className="flex-1">
+          <span className="label">The dab of step</span>
+          <select
+            className="field"
+            value={step}
+            onChange={(e) => {
+              setStep(Number(e.target.value));
+              setTold(null);
+            }}
+          >
+            {labels.map((label, i) => (
+              <option key={i} value={i + 1}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="flex min-h-10 items-center gap-2 self-end">
+          <input type="checkbox" className="h-5 w-5 accent-ink" checked={wet} onChange={(e) => setWet(e.target.checked)} /> still wet
+        </label>
+      </div>
+      <label className="flex items-center gap-2">
+        <input type="checkbox" className="h-5 w-5 shrink-0 accent-ink" checked={recipe} onChange={(e) => setRecipe(e.target.checked)} /> mixed just as the recipe says
+      </label>
+      <input
+        ref={input}
+        type="file"
+        accept="image/jpeg,image/png,image/webp"
+        className="sr-only"
+        aria-label="Photograph of the dab"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          if (!file) return;
+          const body = new FormData();
+          body.append('photo', file);
+          void check(body);
+        }}
+      />
+      <button type="button" className="calm w-full" disabled={doing !== ''} onClick={() => input.current?.click()}>
+        {doing || `Photograph the sheet and check dab ${name}`}
+      </button>
+      {practice && (
+        <button type="button" className="calm w-full" disabled={doing !== ''} onClick={() => void check(null)}>
+          Check a dab with the studio’s practice camera
+        </button>
+      )}
+      <div aria-live="polite">
+        {told && (
+          <div className="flex gap-3 bg-l97 p-3">
+            <span className="flex h-16 w-24 shrink-0" aria-hidden>
+              <span className="flex-1" style={{ background: cssGrey(told.lightness) }} />
+              <span className="flex-1" style={{ background: cssGrey(told.target) }} />
+            </span>
+            <p>
+              <strong>{sayNudge(told.nudge, { step: name, ...names, other: told.nudge.useFor === null ? null : (labels[told.nudge.useFor - 1] ?? null) })}</strong>
+              {told.nudge.add === 'dark' && VERDICTS[told.verdict] && <span className="block">{VERDICTS[told.verdict]}</span>}
+              <span className="quiet block">
+                It is L* {told.lightness.toFixed(0)}
+                {told.wet ? ' once dry' : ''}, wanted {told.target.toFixed(0)}.
+              </span>
+            </p>
+          </div>
+        )}
+      </div>
+      {trouble && (
+        <p role="alert" className="trouble">
+          {trouble}
+        </p>
+      )}
+      {own.length > 0 && <Walk checks={own} name={name} />}
+    </div>
+  );
+}

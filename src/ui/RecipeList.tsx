@@ -1,0 +1,23 @@
+/** The recipe on the phone: what to mix, in order, the same numbers as on paper. */
+import type { RecipeLine } from '@/core/mixing/recipe-words';
+import { cssGrey } from './grey';
+
+export function RecipeList({ lines, lightness }: { lines: readonly RecipeLine[]; lightness: ReadonlyMap<number, number> }) {
+  return (
+    <ol className="grid gap-px" aria-label="Mixes, in order">
+      {lines.map((line) => (
+        <li key={line.step} className="flex gap-3 border-t border-l80 py-2">
+          <span className="h-11 w-9 shrink-0" style={{ background: cssGrey(lightness.get(line.step) ?? 50) }} aria-hidden />
+          <span>
+            <strong>{line.name}</strong> = {line.mix}
+            <span className="quiet block">
+              {line.amount}
+              {line.washFirst && ' · wash the brush first'}
+              {line.coats > 1 && ` · ${line.coats} coats`}
+            </span>
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
