@@ -5,6 +5,7 @@
 import { parseArgs } from 'node:util';
 import { benchPrinters, benchReadings, benchRefusals } from './readings';
 import { findOn } from './finder';
+import { benchFit } from './mixing-speed';
 import { benchPage } from './page';
 import { benchPainters } from './painters';
 import { benchSpeed } from './speed';
@@ -46,6 +47,7 @@ if (wanted('printers')) await benchPrinters(trials.run, seed);
 if (wanted('finder')) kept.push(['value finder', await benchFinder(seed)]);
 await trials.close();
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);
+if (wanted('fit')) kept.push(['fitting', benchFit(seed)]);
 if (wanted('page')) kept.push(['dragging', await benchPage()]);
 if (wanted('speed')) kept.push(['speed and memory', await benchSpeed(seed)]);
 

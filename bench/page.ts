@@ -35,6 +35,8 @@ export async function benchPage(): Promise<boolean> {
     await page.getByRole('button', { name: 'Set it' }).click();
     await page.getByRole('heading', { name: 'Timetable' }).waitFor();
     await time('stage of a timetable', await middleOf(page, 'button', /greys in light and shadow/), { x: 110, y: 0 });
+    await page.goto(`${BASE}/palette`);
+    await time('puddle of a trough', await middleOf(page, 'slider', /Wanted for 4/), { x: 0, y: 60 });
     return good;
   } finally {
     await harness.close();

@@ -1,11 +1,9 @@
 /** Two hundred painters with tubes of their own: how well three logged mixes foretell their nine greys. */
 import { fitPaints, mixToAskFor } from '@/core/mixing/fit';
-import type { LoggedMix } from '@/core/mixing/logged-mix';
-import { HAND_NOISE } from '@/core/mixing/logged-mix';
-import { coveringLab, type Figures, paletteOf, type Parts } from '@/core/mixing/paint-model';
-import { recipeTree } from '@/core/mixing/recipe-tree';
+import { greySet } from '@/core/mixing/grey-set';
+import { HAND_NOISE, type LoggedMix } from '@/core/mixing/logged-mix';
+import { coveringLab, type Figures, mixModel, paletteOf, type Parts } from '@/core/mixing/paint-model';
 import { SURFACE_OF } from '@/core/mixing/surface';
-import { targetLightnesses } from '@/core/scale/targets';
 import { chance } from '@/devices/random';
 import { paintedMix, painterPaints } from '@/devices/spectral-paint';
 import { quantile, row } from './tally';
@@ -14,18 +12,12 @@ const WHITE = 'titanium-white';
 const BLACK = 'ivory-black';
 const PAINTS = [WHITE, BLACK] as const;
 const MEDIUM = 'gouache';
-const STEPS = 9;
 export const LIMIT = { median: 1.5, most: 3, all: 6 } as const;
 
 /** The nine greys as the app would mix them with these figures. */
 function recipe(figures: Figures): { parts: Parts; predicted: number }[] {
   const palette = paletteOf(PAINTS, figures);
-  const [white, black] = [palette.get(WHITE), palette.get(BLACK)];
-  if (!white || !black) throw new Error('The palette lost its paints.');
-  const surface = SURFACE_OF[MEDIUM];
-  const [light, dark] = [coveringLab(white, surface)[0], coveringLab(black, surface)[0]];
-  const { puddles } = recipeTree(targetLightnesses(STEPS, { light, dark }, 'light-first', 'lightness'), white, black, surface);
-  return puddles.map((p) => ({ parts: { [WHITE]: 1 - p.darkShare, [BLACK]: p.darkShare }, predicted: p.lightness }));
+  return greySet(PAINTS, figures, MEDIUM).map((parts) => ({ parts, predicted: coveringLab(mixModel(palette, parts), SURFACE_OF[MEDIUM])[0] }));
 }
 
 export interface PainterOutcome {

@@ -56,6 +56,16 @@ export async function paintedSheet(
   return { layout, surface, truth };
 }
 
+/** A sheet with nothing on it but test dabs; `dabs` are lightnesses by the dab's number. */
+export async function sheetWithDabs(steps: number, paper: PaperId, dabs: ReadonlyMap<number, number>, seed: number, ids: Ids = { exercise: 'ex1', student: 'st1' }): Promise<PaintedSheet> {
+  const layout = scaleLayout(steps, paper);
+  const printed = await print(await sheetPng(layout, 300, ids), 'nominal', seed);
+  const painted = layout.dabs.filter((d) => dabs.has(d.index));
+  const lightness = painted.map((d) => dabs.get(d.index) ?? 50);
+  const { surface, truth } = paint(printed.surface, painted.map((d, i) => ({ ...d, index: i + 1 })), { lightness, faults: [] }, seed);
+  return { layout, surface, truth };
+}
+
 export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12, file?: FileOptions): Promise<Buffer> {
   return photograph(sheet.surface, sheet.layout, shotFor(condition, sheet.layout, seed, megapixels), seed, file);
 }

@@ -1,17 +1,21 @@
 /** Trials side by side in worker threads; called with a list, it answers in the list's order. */
 import path from 'node:path';
 import { Piscina } from 'piscina';
+import type { DabOutcome, DabTrial } from './dab-trial';
 import type { Trial, TrialOutcome } from './trial';
 
-export interface Trials {
-  readonly run: (trials: readonly Trial[]) => Promise<TrialOutcome[]>;
+export interface Trials<T, O> {
+  readonly run: (trials: readonly T[]) => Promise<O[]>;
   readonly close: () => Promise<void>;
 }
 
-export function openTrials(): Trials {
-  const pool = new Piscina({ filename: path.resolve('dist/bench-trial.mjs'), maxThreads: 2 });
+function open<T, O>(file: string): Trials<T, O> {
+  const pool = new Piscina({ filename: path.resolve(file), maxThreads: 2 });
   return {
-    run: (trials) => Promise.all(trials.map((t) => pool.run(t) as Promise<TrialOutcome>)),
+    run: (trials) => Promise.all(trials.map((t) => pool.run(t) as Promise<O>)),
     close: () => pool.destroy(),
   };
 }
+
+export const openTrials = () => open<Trial, TrialOutcome>('dist/bench-trial.mjs');
+export const openDabTrials = () => open<DabTrial, DabOutcome>('dist/bench-dab.mjs');

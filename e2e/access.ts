@@ -32,6 +32,8 @@ export async function access({ check }: Harness, page: Page, student: Page, exer
     ['setting an exercise', page, '/plan/new'],
     ['an exercise', page, `/plan/${exerciseId}`],
     ['the Palette', page, '/palette'],
+    ['the cupboard', page, '/palette/cupboard'],
+    ['files of a palette', page, async () => void (await page.getByRole('link', { name: 'Palette' }).click(), await page.getByRole('link', { name: 'Bring in a file' }).click())],
     ['the Rack', page, '/rack'],
     ['the Table', page, handIn],
     ['the Ledger', page, '/ledger'],

@@ -1,7 +1,7 @@
 /** Photographs to hand in. */
 import sharp from 'sharp';
 import { planFor } from '@/devices/paint-conditions';
-import { jpegOf, paintedSheet } from '../bench/stage';
+import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
 /** A plain picture: kinds that are judged by eye take any. */
 export const greySheet = (): Promise<Buffer> =>
@@ -11,4 +11,10 @@ export const greySheet = (): Promise<Buffer> =>
 export async function handInPhotograph(exercise: string, paint: 'too-close' | 'fine', seed: number): Promise<Buffer> {
   const sheet = await paintedSheet(9, 'a4', planFor(paint, 9, seed), seed, 'nominal', { exercise, student: null });
   return jpegOf(sheet, 'window', seed, 12, { orientation: 6, location: true });
+}
+
+/** The same phone’s photograph of a sheet with one test dab on it. */
+export async function dabPhotograph(exercise: string, dab: number, lightness: number): Promise<Buffer> {
+  const sheet = await sheetWithDabs(9, 'a4', new Map([[dab, lightness]]), 77 + lightness, { exercise, student: null });
+  return jpegOf(sheet, 'studio', 77, 12, { orientation: 6, location: true });
 }

@@ -90,7 +90,7 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     if ((text.match(/BEGIN:VEVENT/g) ?? []).length < 4) throw new Error(`The calendar holds too little:\n${text}`);
   });
   await check('a printer is read, its finder printed and corrected; a file with wrong columns is told', async () => {
-    await page.goto(`${BASE}/palette`);
+    await page.goto(`${BASE}/palette/cupboard`);
     await page.getByLabel('Name of the printer').fill('Office laser');
     await page.getByRole('button', { name: 'Add a printer' }).click();
     await page.getByRole('heading', { name: 'Office laser' }).waitFor();

@@ -2,7 +2,8 @@
 import { writeFileSync } from 'node:fs';
 import { access } from './access';
 import { badInput } from './bad-input';
-import { openHarness, phone } from './harness';
+import { enrol, openHarness, phone } from './harness';
+import { mixing } from './mixing';
 import { planning } from './planning';
 import { wholeWay } from './whole-way';
 
@@ -11,6 +12,9 @@ try {
   const page = await harness.browser.newPage({ viewport: { width: 1280, height: 800 } });
   const bea = await phone(harness.browser);
   const exerciseId = await wholeWay(harness, page, bea);
+  const ruta = await phone(harness.browser);
+  await enrol(page, ruta, 'Ruta Vane');
+  await mixing(harness, page, ruta, exerciseId);
   await planning(harness, page, bea);
   await access(harness, page, bea, exerciseId);
   await badInput(harness, page, await phone(harness.browser), exerciseId);

@@ -8,6 +8,7 @@ const entries = {
   demo: 'src/demo/main.ts',
   bench: 'bench/main.ts',
   'bench-trial': 'bench/trial.ts',
+  'bench-dab': 'bench/dab-trial.ts',
   'bench-speed': 'bench/speed-process.ts',
   'e2e/run': 'e2e/run.ts',
 };

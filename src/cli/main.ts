@@ -2,10 +2,11 @@
 import { BadArguments } from './arguments';
 import { brackets } from './brackets';
 import { measure } from './measure';
+import { mix } from './mix';
 import { simulate } from './simulate';
 import { worksheet } from './worksheet';
 
-const VERBS: Record<string, (args: readonly string[]) => Promise<unknown>> = { worksheet, brackets, measure, simulate };
+const VERBS: Record<string, (args: readonly string[]) => Promise<unknown>> = { worksheet, brackets, measure, mix, simulate };
 
 const [verb = '', ...rest] = process.argv.slice(2);
 const known = Object.keys(VERBS).join(', ');

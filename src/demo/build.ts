@@ -16,9 +16,12 @@ import { measureAttempt } from '@/studio/measuring';
 import { addStudent, createClass, createFirstTeacher } from '@/studio/people';
 import { setMeetings } from '@/studio/timetables';
 import { receivePhoto } from '@/studio/receive';
+import { learnPaints, walkToStep } from './mixing';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
 
 const LANES = 2;
+/** Which student checks a mix; their sheet is not handed in yet. */
+const WALKER = STUDENTS.findIndex((s) => s.shots.length === 0);
 const DAY_MS = 24 * 3_600_000;
 
 interface Place {
@@ -100,12 +103,15 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
     dueAt: null,
     terms: { ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' },
   });
+  tell('the class logs its first mixes');
+  await learnPaints(house, teacher, classId);
   const place: Place = { house, teacher, classId, exerciseId };
   const queue: (() => Promise<void>)[] = [];
   for (const [i, who] of STUDENTS.entries()) {
     const { id } = await addStudent(house, teacher, classId, who.name, who.code);
     const [row] = await house.db.select({ userId: students.userId }).from(students).innerJoin(user, eq(students.userId, user.id)).where(eq(students.id, id));
     const student: Student = { role: 'student', userId: row?.userId ?? '', studentId: id, classId, name: who.name };
+    if (i === WALKER) queue.push(() => walkToStep(house, student, exerciseId, 7));
     if (who.shots.length > 0)
       queue.push(async () => {
         tell(`${who.name} paints, photographs and hands in`);

@@ -4,13 +4,12 @@ import { z } from 'zod';
 import { MEDIA, type MediumId } from '@/core/exercise/media';
 import { BadSwatches, formatGpl, gplColours, parseGpl, type Swatch, swatchLab } from '@/core/formats/palette-gpl';
 import { BadPalette, formatPalette, type PaletteRow, parsePalette } from '@/core/formats/palette-csv';
+import { greySet } from '@/core/mixing/grey-set';
 import { checkMix, type LoggedMix, loggedMixSchema, NonsenseMix } from '@/core/mixing/logged-mix';
 import { coveringLab, type Figures, figuresOf, mixModel, paletteOf, type Parts } from '@/core/mixing/paint-model';
-import { recipeTree } from '@/core/mixing/recipe-tree';
 import { figuresSchema, type StoredFit } from '@/core/mixing/stored-fit';
 import { SURFACE_OF } from '@/core/mixing/surface';
 import { PAINT_IDS, type PaintId, PAINTS } from '@/core/planning/paints';
-import { targetLightnesses } from '@/core/scale/targets';
 import { newId } from '@/data/ids';
 import { mixes, palettes } from '@/data/schema';
 import { classOf, NotFound, Refused, type Teacher } from './actor';
@@ -33,8 +32,6 @@ export interface ClassPalette {
 const USUAL_PAINTS: readonly PaintId[] = ['titanium-white', 'ivory-black'];
 const MOST_PAINTS = 12;
 const MOST_MIXES = 200;
-/** How many greys the sureness of a palette is told for. */
-const STEPS = 9;
 
 const paintsSchema = z
   .array(z.enum(PAINT_IDS))
@@ -69,30 +66,12 @@ export async function figuresFor(house: House, classId: string, medium: MediumId
   return { ...row?.figures, ...row?.fit?.figures };
 }
 
-/** The greys that a palette is asked to make: nine from its first white to its black, as they are mixed now. */
-function greysOf(paints: readonly PaintId[], figures: Figures, medium: MediumId): Parts[] {
-  const surface = SURFACE_OF[medium];
-  const palette = paletteOf(paints, figures);
-  const chosen = greyEnds(paints);
-  if (!chosen) return paints.map((p) => ({ [p]: 1 }));
-  const [white, black] = [mixModel(palette, { [chosen.light]: 1 }), mixModel(palette, { [chosen.dark]: 1 })];
-  const ends = { light: coveringLab(white, surface)[0], dark: coveringLab(black, surface)[0] };
-  if (ends.light - ends.dark < 20) return paints.map((p) => ({ [p]: 1 }));
-  return recipeTree(targetLightnesses(STEPS, ends, 'light-first', 'lightness'), white, black, surface).puddles.map((p) => ({ [chosen.light]: 1 - p.darkShare, [chosen.dark]: p.darkShare }));
-}
-
-export function greyEnds(paints: readonly PaintId[]): { light: PaintId; dark: PaintId } | null {
-  const light = paints.find((p) => PAINTS[p].family === 'white');
-  const dark = paints.find((p) => PAINTS[p].family === 'black') ?? paints.find((p) => p !== light);
-  return light && dark ? { light, dark } : null;
-}
-
 async function keep(house: House, classId: string, medium: MediumId, change: Partial<Pick<ClassPalette, 'paints' | 'figures'>>): Promise<void> {
   const now = await classPalette(house, classId, medium);
   const paints = [...(change.paints ?? now.paints)];
   const figures = change.figures ?? now.figures;
   const used = now.mixes.filter(({ mix }) => Object.keys(mix.parts).every((p) => paints.includes(p as PaintId))).map((m) => m.mix);
-  const fit = used.length === 0 ? null : await house.pool.run({ task: 'fit', paints, mixes: used, medium, start: figures, wanted: greysOf(paints, { ...figures, ...now.fit?.figures }, medium) });
+  const fit = used.length === 0 ? null : await house.pool.run({ task: 'fit', paints, mixes: used, medium, start: figures });
   await house.db
     .insert(palettes)
     .values({ classId, medium, paints, figures, fit })
@@ -144,7 +123,7 @@ export async function takeOutMix(house: House, teacher: Teacher, classId: string
 /** What to mix first, before anything was logged; null where nothing can be gained. */
 export async function firstAsk(house: House, palette: ClassPalette): Promise<Parts | null> {
   const { paints, figures, medium } = palette;
-  const { ask } = await house.pool.run({ task: 'fit', paints, mixes: [], medium, start: figures, wanted: greysOf(paints, figures, medium) });
+  const { ask } = await house.pool.run({ task: 'fit', paints, mixes: [], medium, start: figures });
   return ask;
 }
 
@@ -161,7 +140,7 @@ export function paletteGpl(palette: ClassPalette, className: string): string {
   const models = paletteOf(palette.paints, figures);
   const surface = SURFACE_OF[palette.medium];
   const paints = palette.paints.map((p) => ({ name: PAINTS[p].name, lab: coveringLab(mixModel(models, { [p]: 1 }), surface) }));
-  const greys = greysOf(palette.paints, figures, palette.medium).map((parts, i) => ({ name: `grey ${i + 1}`, lab: coveringLab(mixModel(models, parts), surface) }));
+  const greys = greySet(palette.paints, figures, palette.medium).map((parts, i) => ({ name: `grey ${i + 1}`, lab: coveringLab(mixModel(models, parts), surface) }));
   return formatGpl(`${className}, ${MEDIA[palette.medium].name}`, gplColours([...paints, ...greys]));
 }
 

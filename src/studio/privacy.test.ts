@@ -73,10 +73,10 @@ test('a student sees their photograph at once and their straightened strip with 
 
 test('a student is printed only their own sheet, a teacher one for everybody', async () => {
   const { house, bea, teacher, exerciseId, ruta } = studio;
-  expect(await sheetsFor(house, bea, exerciseId, ruta.studentId)).toHaveLength(2);
+  expect(await sheetsFor(house, bea, exerciseId, ruta.studentId)).toHaveLength(3);
   const all = await sheetsFor(house, teacher, exerciseId, null);
-  // A sheet and its handout each.
-  expect(all).toHaveLength(4);
+  // A sheet, its handout and its mixes each.
+  expect(all).toHaveLength(6);
   expect(JSON.stringify(all[0])).toContain('Bea Lindqvarn');
 });
 

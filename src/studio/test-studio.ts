@@ -11,6 +11,9 @@ import { newClassCode, newId } from '@/data/ids';
 import { students } from '@/data/schema';
 import type { Answers, Task } from '@/workers/protocol';
 import type { WorkerPool } from '@/workers/pool';
+import { fitTask } from '@/workers/fit-task';
+import { nearestTask } from '@/workers/nearest-task';
+import type { DabResult } from '@/core/scale/read-dab';
 import type { Student, Teacher } from './actor';
 import { setExercise } from './exercises';
 import { type House, openHouse } from './house';
@@ -60,6 +63,8 @@ export interface TestStudio {
   readonly ruta: Student;
   readonly codes: { readonly email: string; readonly class: string; readonly bea: string };
   next(what: Next): void;
+  /** What the next dab reads as. */
+  nextDab(result: DabResult): void;
   /** Hands in a photograph of its own shade; the same shade is the same file. */
   send(student: Student, shade: number, exerciseId?: string): Promise<string>;
 }
@@ -81,9 +86,13 @@ interface TestHouse {
 async function openTestHouse(): Promise<TestHouse> {
   const folder = await mkdtemp(path.join(tmpdir(), 'fair-grey-studio-'));
   let what: Next = resultWith(true);
+  let dab: DabResult = { issues: [], reading: null, bare: false };
   const pool: WorkerPool = {
     async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
       if (task.task === 'pictures') return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
+      if (task.task === 'fit') return fitTask(task) as Answers[T['task']];
+      if (task.task === 'nearest') return nearestTask(task) as Answers[T['task']];
+      if (task.task === 'dab') return dab as Answers[T['task']];
       if (what instanceof Error) throw what;
       return (typeof what === 'function' ? await what(options?.signal) : what) as Answers[T['task']];
     },
@@ -112,6 +121,9 @@ async function openTestHouse(): Promise<TestHouse> {
         codes: { email, class: code, bea: bea.code },
         next: (given) => {
           what = given;
+        },
+        nextDab: (given) => {
+          dab = given;
         },
         async send(student, shade, exercise = exerciseId) {
           const file = path.join(house.files.incoming, `test-${newId()}`);

@@ -2,8 +2,9 @@
 import type { MediumId } from '@/core/exercise/media';
 import { fitPaints, mixToAskFor } from '@/core/mixing/fit';
 import { FIT_VERSION, type StoredFit } from '@/core/mixing/stored-fit';
+import { greySet } from '@/core/mixing/grey-set';
 import type { LoggedMix } from '@/core/mixing/logged-mix';
-import type { Figures, Parts } from '@/core/mixing/paint-model';
+import type { Figures } from '@/core/mixing/paint-model';
 import type { PaintId } from '@/core/planning/paints';
 
 export interface FitTask {
@@ -13,12 +14,12 @@ export interface FitTask {
   readonly medium: MediumId;
   /** The teacher's own figures, to lean on. */
   readonly start: Figures;
-  /** The steps as they are mixed now: what is to be foretold, and what can be asked for. */
-  readonly wanted: readonly Parts[];
 }
 
-export function fitTask({ paints, mixes, medium, start, wanted }: FitTask): StoredFit {
+export function fitTask({ paints, mixes, medium, start }: FitTask): StoredFit {
   const fit = fitPaints(paints, mixes, medium, start);
+  // The greys as they are mixed from now on: what is to be foretold, and what can be asked for.
+  const wanted = greySet(paints, fit.figures, medium);
   return {
     version: FIT_VERSION,
     figures: fit.figures,

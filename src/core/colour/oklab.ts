@@ -26,3 +26,23 @@ export function hueTurn(from: Triple, to: Triple): number | null {
   const turn = ((Math.atan2(b[2], b[1]) - Math.atan2(a[2], a[1])) * 180) / Math.PI;
   return ((turn + 540) % 360) - 180;
 }
+
+/** Hues (degrees of Oklab) that painters have names for. */
+const NAMED: readonly (readonly [number, string])[] = [
+  [29, 'red'],
+  [70, 'orange'],
+  [110, 'yellow'],
+  [142, 'green'],
+  [195, 'blue-green'],
+  [264, 'blue'],
+  [305, 'violet'],
+];
+
+/** The name of the hue that a colour turns towards; the next one in the direction of the turn. */
+export function turnsTowards(from: Triple, turn: number): string {
+  const [, a, b] = linearRgbToOklab(from);
+  const hue = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
+  // What lies this near is the colour itself, not what it turns towards.
+  const ahead = NAMED.map(([at, name]) => ({ name, by: ((turn > 0 ? at - hue : hue - at) + 360) % 360 })).filter((n) => n.by > 20);
+  return ahead.sort((p, q) => p.by - q.by)[0]?.name ?? 'red';
+}

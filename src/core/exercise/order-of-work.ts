@@ -19,17 +19,19 @@ export function mixingOrder(steps: number, order: ReadingOrder, work: WorkOrder)
   return done;
 }
 
-/** Lines to print. `labels` are the class's names of the steps in reading order. */
+/** Lines to print. `recipe` names the puddles in the order to mix them, where there is a recipe. `labels` are the class's names of the steps in reading order. */
 export function orderOfWork(
   steps: number,
   order: ReadingOrder,
   work: WorkOrder,
   labels: readonly string[],
+  recipe: readonly string[] | null = null,
 ): string[] {
   const named = mixingOrder(steps, order, work).map((s) => labels[s - 1] ?? String(s));
   const list = (names: readonly string[]) => names.join(', ');
-  const first =
-    work === 'ends-first'
+  const first = recipe
+    ? [`Mix in this order, each from what is there already: ${list(recipe)}.`, ...(work === 'ends-first' ? ['Paint the ends first, then the middle: it should look as far from one end as from the other.'] : [`Paint in this order: ${list(named)}.`])]
+    : work === 'ends-first'
       ? [
           `Ends first: ${named[0]} and ${named[1]}, as light and as dark as the paint goes.`,
           `Then the middle: ${named[2]}. It should look as far from one end as from the other.`,

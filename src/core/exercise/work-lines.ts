@@ -33,20 +33,20 @@ function painting(terms: PictureTerms & { way?: 'single-sitting' | 'staged' }): 
   ];
 }
 
-function ownLines(terms: ExerciseTerms, labels: readonly string[]): string[] {
+function ownLines(terms: ExerciseTerms, labels: readonly string[], mixing: readonly string[] | null): string[] {
   switch (terms.kind) {
     case 'scale':
-      return orderOfWork(terms.steps, terms.order, terms.workOrder, labels);
+      return orderOfWork(terms.steps, terms.order, terms.workOrder, labels, mixing);
     case 'monochrome-scale':
       return [
         terms.pureAt === 'middle-step'
           ? `Pure ${terms.hue} goes on the middle step; mix tints up from it and shades down from it.`
           : `Find the step that is as light as pure ${terms.hue} and put it there; tints go above it, shades below.`,
-        ...orderOfWork(terms.steps, terms.order, terms.workOrder, labels),
+        ...orderOfWork(terms.steps, terms.order, terms.workOrder, labels, mixing),
       ];
     case 'bands':
       return [
-        `Mix the ${terms.steps} steps first; each number is its band.`,
+        `Mix the ${terms.steps} steps first${mixing ? `, in this order: ${mixing.join(', ')}` : ''}; each number is its band.`,
         ...(terms.nearest === 'first' ? ['Paint the silhouettes first, in the darkest paint; the bands go up to them.'] : []),
         'Paint the bands from the lightest to the darkest, flat, over the faint lines.',
         ...(terms.silhouettes === 'own' ? ['Draw your own silhouettes in front: big, simple, recognised by their outline.'] : []),
@@ -109,9 +109,9 @@ function ownLines(terms: ExerciseTerms, labels: readonly string[]): string[] {
   }
 }
 
-/** Lines to print or show. `labels` are the class's names of the steps in reading order. */
-export function workLines(terms: ExerciseTerms, labels: readonly string[]): string[] {
-  const lines = ownLines(terms, labels);
+/** Lines to print or show. `labels` are the class's names of the steps in reading order, `mixing` those of the puddles in the order to mix them. */
+export function workLines(terms: ExerciseTerms, labels: readonly string[], mixing: readonly string[] | null = null): string[] {
+  const lines = ownLines(terms, labels, mixing);
   const frame = 'judging' in terms && terms.judging.blackFrame ? ['Paint the frame between the two lines first, in the darkest paint, solid.'] : [];
   return 'judging' in terms ? [...frame, ...lines.slice(0, -1), ...GROUND[terms.judging.ground], ...lines.slice(-1)] : lines;
 }

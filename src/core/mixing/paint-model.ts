@@ -81,6 +81,8 @@ export const coveringLab = (model: PaintModel, surface: SurfaceId): Triple => li
 
 /** Linear sRGB of a film of `mm` (as laid wet) over a ground of linear sRGB `ground`; of no thickness it is the ground. */
 export function filmRgb(model: PaintModel, mm: number, ground: Triple, surface: SurfaceId): Triple {
+  // A ground darker than a surface of its own would be has no reflectance within.
+  if (mm === 0) return ground;
   return each((c) => {
     const below = internalReflectance(ground[c], surface);
     return seenReflectance(filmReflectance(model.absorption[c] * SCATTER_PER_MM, model.scattering[c] * SCATTER_PER_MM, mm, below), surface);

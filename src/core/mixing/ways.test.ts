@@ -1,5 +1,5 @@
 import { labToLinearRgb } from '../colour/lab';
-import { hueTurn, linearRgbToOklab } from '../colour/oklab';
+import { hueTurn, linearRgbToOklab, turnsTowards } from '../colour/oklab';
 import type { PaintId } from '../planning/paints';
 import { glazed, underpaintingFor } from './layers';
 import { limitedReach } from './limited';
@@ -19,6 +19,8 @@ test('Oklab gives the published values, and hue turns the short way round', () =
   expect(hueTurn([1, 0, 0], [1, 1, 0])).toBeGreaterThan(60);
   expect(hueTurn([1, 1, 0], [1, 0, 0])).toBeLessThan(-60);
   expect(hueTurn([0.5, 0.5, 0.5], [1, 0, 0])).toBeNull();
+  const yellow = labToLinearRgb([88, -8, 78]);
+  expect([turnsTowards(yellow, 4), turnsTowards(yellow, -4), turnsTowards([1, 0, 0], 3), turnsTowards([0, 0, 1], 3)]).toEqual(['green', 'orange', 'orange', 'violet']);
 });
 
 test('a red is lightened by white or a lighter neighbour, darkened by black or its complement', () => {

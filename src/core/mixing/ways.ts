@@ -78,14 +78,16 @@ const grey = (palette: Palette, white: PaintId, dark: Parts, surface: SurfaceId)
   return coveringLab(blend(light, deep, shareFor(light, deep, 55, surface).share), surface);
 };
 
-/** How many parts of each of a pair make the least colourful dark, in whole parts up to 4. */
-function neutralPair(palette: Palette, a: PaintId, b: PaintId, surface: SurfaceId): { parts: Parts; lab: Triple } {
+/** How many parts of each of a pair make the dark whose greys have least colour (its own, where there is no white), in whole parts up to 8. */
+function neutralPair(palette: Palette, a: PaintId, b: PaintId, white: PaintId | undefined, surface: SurfaceId): { parts: Parts; lab: Triple } {
   let best: { parts: Parts; lab: Triple } | null = null;
-  for (let p = 1; p <= 4; p++)
-    for (let q = 1; q <= 4; q++) {
+  let least = Infinity;
+  for (let p = 1; p <= 8; p++)
+    for (let q = 1; q <= 8; q++) {
       const parts = { [a]: p, [b]: q };
       const lab = coveringLab(mixModel(palette, parts), surface);
-      if (!best || chromaOf(lab) + 0.5 * lab[0] < chromaOf(best.lab) + 0.5 * best.lab[0]) best = { parts, lab };
+      const colour = chromaOf(white ? grey(palette, white, parts, surface) : lab) + 0.05 * (p + q);
+      if (colour < least) [best, least] = [{ parts, lab }, colour];
     }
   return best as { parts: Parts; lab: Triple };
 }
@@ -99,7 +101,7 @@ export function darksOf(palette: Palette, surface: SurfaceId): Dark[] {
   const drift = (parts: Parts) => (white && plain ? warmth(grey(palette, white, parts, surface), plain) : null);
   const tubes = ids.filter((id) => PAINTS[id].family === 'black').map((id): Dark => ({ name: PAINTS[id].name, school: 'tube', parts: { [id]: 1 }, lab: coveringLab(mixModel(palette, { [id]: 1 }), surface), warmth: drift({ [id]: 1 }) }));
   const mixed = PAIRS.filter(([a, b]) => palette.has(a) && palette.has(b)).map(([a, b, school]): Dark => {
-    const { parts, lab } = neutralPair(palette, a, b, surface);
+    const { parts, lab } = neutralPair(palette, a, b, white, surface);
     return { name: `${PAINTS[a].name} and ${PAINTS[b].name}`, school, parts, lab, warmth: drift(parts) };
   });
   return [...tubes, ...mixed].sort((a, b) => a.lab[0] - b.lab[0]);

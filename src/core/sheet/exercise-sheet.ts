@@ -4,7 +4,9 @@ import { shapeWidths } from './shape-widths';
 import { inShort, KINDS } from '../exercise/kinds';
 import { type ExerciseTerms, isPicture, isStepped } from '../exercise/terms';
 import { brushesFor, workLines } from '../exercise/work-lines';
+import { recipeOf } from '../mixing/exercise-recipe';
 import type { Figures } from '../mixing/paint-model';
+import { puddleName } from '../mixing/recipe-words';
 import { type PaintId, PAINTS } from '../planning/paints';
 import { paintFor } from '../planning/quantities';
 import { drawScaleSheet, type Mark, type SheetDrawing, text } from './drawing';
@@ -31,13 +33,19 @@ export interface ExerciseWords {
   readonly figures: Figures;
 }
 
+/** The puddles by name in the order to mix them; null where there is no recipe. */
+function mixingNames(terms: ExerciseTerms, { figures, labels }: ExerciseWords): string[] | null {
+  const recipe = recipeOf(terms, figures);
+  return recipe && recipe.order.map((step) => puddleName(recipe, step, labels));
+}
+
 /** The sheet to paint on. Throws DoesNotFit when bands are asked for that the frame can't hold. */
 export function drawExerciseSheet(terms: ExerciseTerms, words: ExerciseWords): SheetDrawing {
   const { title, name, labels, exercise, student } = words;
   const subtitle = `${words.className} · ${inShort(terms)}`;
   const layout = exerciseLayout(terms);
   if (layout.kind === 'scale')
-    return drawScaleSheet(layout, { title, subtitle, name, labels, work: workLines(terms, labels), care: words.careInShort, exercise, student, kind: terms.kind });
+    return drawScaleSheet(layout, { title, subtitle, name, labels, work: workLines(terms, labels, mixingNames(terms, words)), care: words.careInShort, exercise, student, kind: terms.kind });
   const steps = isStepped(terms) ? terms.steps : layout.cells.length;
   const heading = { title, subtitle, name, tag: { kind: terms.kind, steps, paper: terms.paper, exercise, student } };
   if (terms.kind === 'bands') {
@@ -75,7 +83,7 @@ export function drawHandout(terms: ExerciseTerms, words: ExerciseWords): SheetDr
   say(words.title, 'strong', 6);
   say([words.className, words.name, words.due && `due ${words.due}`].filter(Boolean).join(' · '));
   part('What to do', KINDS[terms.kind].task);
-  part('Order of work', workLines(terms, words.labels).map((line, i) => `${i + 1}.  ${line}`).join('\n'));
+  part('Order of work', workLines(terms, words.labels, mixingNames(terms, words)).map((line, i) => `${i + 1}.  ${line}`).join('\n'));
   const [least, most] = KINDS[terms.kind].minutes;
   part('Time', `About ${least} to ${most} minutes, drying not counted.`);
   part('Brushes, large to small', brushesFor(shapeWidths(terms)).map((b) => `flat ${b} mm`).join(', '));

@@ -20,6 +20,8 @@ interface Props {
   readonly figures: Figures;
   readonly sureness: number | null;
   readonly ask: Parts | null;
+  /** The puddle of the trough that it is, by its name; null where it is none. */
+  readonly askName: string | null;
   readonly log: (mix: LoggedMix) => Promise<{ ok: boolean; say?: string }>;
   readonly takeOut: (id: string) => Promise<{ ok: boolean; say?: string }>;
   readonly setFigures: (figures: Figures) => Promise<{ ok: boolean; say?: string }>;
@@ -47,7 +49,7 @@ function asParts(parts: Parts): Partial<Record<PaintId, number>> {
   return Object.fromEntries(given.map(([p, n]) => [p, Number((n / least).toFixed(n / least < 10 ? 1 : 0))]));
 }
 
-export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, log, takeOut, setFigures }: Props) {
+export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName, log, takeOut, setFigures }: Props) {
   const [parts, setParts] = useState<Parts>({});
   const [lightness, setLightness] = useState('');
   const [wet, setWet] = useState(false);
@@ -71,7 +73,7 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, log, ta
       >
         {ask && (
           <p>
-            Most is learnt next from <strong>{sayParts(asParts(ask))}</strong>.{' '}
+            Most is learnt next from <strong>{askName ? `puddle ${askName}, mixed as the trough says` : sayParts(asParts(ask))}</strong>: read its dab when it is dry.{' '}
             <button type="button" className="cursor-pointer underline" onClick={() => setParts(asParts(ask))}>
               Take it
             </button>
@@ -158,7 +160,7 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, log, ta
           </thead>
           <tbody>
             {paints.map((p) => (
-              <FigureRow key={p} paint={p} figures={figures} learnt={fit?.figures ?? null} save={(next) => act(() => setFigures(next))} />
+              <FigureRow key={p} paint={p} figures={figures} learnt={used.some(({ mix }) => (mix.parts[p] ?? 0) > 0) ? (fit?.figures ?? null) : null} save={(next) => act(() => setFigures(next))} />
             ))}
           </tbody>
         </table>

@@ -2,14 +2,14 @@
 /** The mixing bench of a class: its paints, the trough, one puddle close up, and what else can be asked of the paints. */
 import { useRouter } from 'next/navigation';
 import { Tabs } from 'radix-ui';
-import { useMemo, useState, useTransition } from 'react';
+import { useMemo, useOptimistic, useState, useTransition } from 'react';
 import { MEDIA, MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
 import { type NumberingId, stepLabels } from '@/core/exercise/numbering';
 import { MAX_STEPS, MIN_STEPS } from '@/core/exercise/scale';
 import { USUAL_SHIFT } from '@/core/mixing/dry-shift';
 import { coveringLab, type Figures, mixModel, paletteOf } from '@/core/mixing/paint-model';
 import { sayBeyond } from '@/core/mixing/recipe-words';
-import type { LoggedMix } from '@/core/mixing/logged-mix';
+import { type LoggedMix, sameMix } from '@/core/mixing/logged-mix';
 import type { StoredFit } from '@/core/mixing/stored-fit';
 import { SURFACE_OF } from '@/core/mixing/surface';
 import { FILM_MM } from '@/core/planning/areas';
@@ -43,10 +43,17 @@ interface Props {
   readonly setFigures: (figures: Figures) => Answer;
 }
 
-const TABS = ['A nudge', 'Ways and darks', 'Glaze', 'One paint fewer', 'What was learnt'] as const;
+const TABS = [
+  ['nudge', 'A nudge'],
+  ['ways', 'Ways and darks'],
+  ['glaze', 'Glaze'],
+  ['fewer', 'One paint fewer'],
+  ['learnt', 'What was learnt'],
+] as const;
 
 export function MixingBench(props: Props) {
-  const { paints, medium, fit } = props;
+  const { medium, fit } = props;
+  const [paints, putPaints] = useOptimistic(props.paints);
   const router = useRouter();
   const surface = SURFACE_OF[medium];
   const known = useMemo(() => ({ ...props.figures, ...fit?.figures }), [props.figures, fit]);
@@ -85,6 +92,8 @@ export function MixingBench(props: Props) {
   const unsure = fit && !middle && steps === fit.unsure.length ? (fit.unsure[step - 1] ?? null) : null;
   const sureness = fit && fit.unsure.length > 0 ? Math.max(...fit.unsure) : null;
   const reset = () => setMoved({});
+  const ask = fit ? fit.ask : props.firstAsk;
+  const askStep = ask && recipe?.steps.find((s) => sameMix(s.shares, ask))?.step;
 
   return (
     <div className="grid gap-3 p-3">
@@ -110,7 +119,12 @@ export function MixingBench(props: Props) {
             ))}
           </select>
         </label>
-        <PaintPicker paints={paints} busy={busy} choose={(next) => put(() => props.choosePaints(next))} colour={tubeColour} />
+        <PaintPicker paints={paints} busy={busy} choose={(next) =>
+            put(() => {
+              putPaints(next);
+              return props.choosePaints(next);
+            })
+          } colour={tubeColour} />
         <div className="ml-auto flex gap-3 self-center text-13">
           <a className="underline" href={`/palette/file/${props.classId}/${medium}?as=gpl`}>
             Swatches (GPL)
@@ -133,7 +147,7 @@ export function MixingBench(props: Props) {
       )}
       <div className="grid gap-3 lg:grid-cols-[1fr_21rem]">
         <section className="panel p-3" aria-label="The set">
-          <div className="mb-2 flex flex-wrap items-end gap-3 text-13">
+          <div className="mb-2 flex items-end gap-2 text-13">
             <label>
               Lightest
               <select className="field" value={lightest} onChange={(e) => (setLight(e.target.value as PaintId), reset())}>
@@ -169,11 +183,11 @@ export function MixingBench(props: Props) {
                   ))}
               </select>
             </label>
-            <label className="w-32">
+            <label className="w-24 shrink-0">
               Steps: {steps}
               <input type="range" className="block h-10 w-full accent-ink" min={MIN_STEPS} max={MAX_STEPS} value={steps} onChange={(e) => (setSteps(Number(e.target.value)), reset())} />
             </label>
-            <label className="w-24">
+            <label className="w-20 shrink-0">
               cm² a step
               <input className="field" type="number" min={0.1} max={10_000} step="any" value={areaCm2} onChange={(e) => setArea(Math.min(10_000, Math.max(0.1, Number(e.target.value) || 0.1)))} />
             </label>
@@ -187,7 +201,7 @@ export function MixingBench(props: Props) {
                 ))}
               </select>
             </label>
-            <button type="button" className="calm" onClick={reset}>
+            <button type="button" className="calm shrink-0" onClick={reset}>
               Even again
             </button>
           </div>
@@ -216,30 +230,30 @@ export function MixingBench(props: Props) {
         </section>
         {recipe && <StepCard recipe={recipe} step={step} labels={labels} palette={palette} choice={choice} shift={fit?.shift ?? USUAL_SHIFT[medium]} unsure={unsure} />}
       </div>
-      <Tabs.Root className="panel p-3" defaultValue={TABS[0]}>
+      <Tabs.Root className="panel p-3" defaultValue="nudge">
         <Tabs.List className="mb-3 flex gap-1 border-b border-l70" aria-label="More from these paints">
-          {TABS.map((t) => (
-            <Tabs.Trigger key={t} value={t} className="cursor-pointer rounded-t-sm px-3 py-1.5 data-[state=active]:bg-l97 data-[state=active]:font-semibold">
-              {t}
+          {TABS.map(([id, name]) => (
+            <Tabs.Trigger key={id} value={id} className="cursor-pointer rounded-t-sm px-3 py-1.5 data-[state=active]:bg-l97 data-[state=active]:font-semibold">
+              {name}
             </Tabs.Trigger>
           ))}
         </Tabs.List>
-        <Tabs.Content value="A nudge">
+        <Tabs.Content value="nudge">
           {recipe && !middle ? (
             <NudgeStrip step={step} targets={targets} labels={labels} light={lightest} dark={darkest} models={[mixModel(palette, { [lightest]: 1 }), mixModel(palette, { [darkest]: 1 })]} surface={surface} />
           ) : (
             <p>A nudge is told between a light and a dark paint: choose no pure colour between.</p>
           )}
         </Tabs.Content>
-        <Tabs.Content value="Ways and darks">
+        <Tabs.Content value="ways">
           <WaysPanel palette={palette} surface={surface} />
         </Tabs.Content>
-        <Tabs.Content value="Glaze">{targets.length > 0 && <LayersPanel palette={palette} surface={surface} targets={targets} labels={labels} film={FILM_MM[medium]} />}</Tabs.Content>
-        <Tabs.Content value="One paint fewer">
+        <Tabs.Content value="glaze">{targets.length > 0 && <LayersPanel palette={palette} surface={surface} targets={targets} labels={labels} film={FILM_MM[medium]} />}</Tabs.Content>
+        <Tabs.Content value="fewer">
           <FewerPaints palette={palette} surface={surface} />
         </Tabs.Content>
-        <Tabs.Content value="What was learnt">
-          <LearnPanel paints={paints} mixes={props.mixes} fit={fit} figures={props.figures} sureness={sureness} ask={fit ? fit.ask : props.firstAsk} log={props.log} takeOut={props.takeOut} setFigures={props.setFigures} />
+        <Tabs.Content value="learnt">
+          <LearnPanel paints={paints} mixes={props.mixes} fit={fit} figures={props.figures} sureness={sureness} ask={ask} askName={askStep ? (labels[askStep - 1] ?? null) : null} log={props.log} takeOut={props.takeOut} setFigures={props.setFigures} />
         </Tabs.Content>
       </Tabs.Root>
     </div>

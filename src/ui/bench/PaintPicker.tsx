@@ -30,7 +30,7 @@ export function PaintPicker({ paints, busy, choose, colour }: Props) {
         ))}
       </ul>
       <Popover.Root>
-        <Popover.Trigger className="calm" disabled={busy}>
+        <Popover.Trigger className="calm" aria-busy={busy}>
           Choose paints
         </Popover.Trigger>
         <Popover.Portal>
@@ -40,7 +40,7 @@ export function PaintPicker({ paints, busy, choose, colour }: Props) {
                 <legend className="label">{name}</legend>
                 {PAINT_IDS.filter((p) => PAINTS[p].family === family).map((p) => (
                   <label key={p} className="flex items-center gap-2 text-13">
-                    <input type="checkbox" className="accent-ink" checked={paints.includes(p)} disabled={busy} onChange={() => put(p)} />
+                    <input type="checkbox" className="accent-ink" checked={paints.includes(p)} onChange={() => put(p)} />
                     {PAINTS[p].name}
                     {PAINTS[p].hazard ? ' ⚠' : ''}
                   </label>

@@ -1,10 +1,11 @@
 'use client';
 /** One puddle close up: beside its neighbours, how it is mixed, how it dries, covers and drifts, and what a little more would do. */
 import { labToLinearRgb, linearRgbToLab } from '@/core/colour/lab';
+import { turnsTowards } from '@/core/colour/oklab';
 import { temperatureWord, warmth } from '@/core/colour/temperature';
 import { type DryShift, wetOf } from '@/core/mixing/dry-shift';
 import { darkensBy } from '@/core/mixing/nudge';
-import { filmRgb, mixModel, type PaintModel, type Palette } from '@/core/mixing/paint-model';
+import { coveringRgb, filmRgb, mixModel, type PaintModel, type Palette } from '@/core/mixing/paint-model';
 import type { Recipe } from '@/core/mixing/recipe';
 import { puddleName, sayMillilitres, sayMix } from '@/core/mixing/recipe-words';
 import { SURFACE_OF } from '@/core/mixing/surface';
@@ -54,7 +55,10 @@ export function StepCard({ recipe, step, labels, palette, choice, shift, unsure 
     ['Drift', `${temperatureWord(drift) === 'alike' ? 'in line with its neighbours' : `${temperatureWord(drift)} than its neighbours`} (${signed(whole)} to the ends)`],
     ['Laid thin', `${temperatureWord(warmth(thin, puddle.lab)) === 'alike' ? 'no warmer nor cooler' : temperatureWord(warmth(thin, puddle.lab))} over ${ground.name}, L* ${thin[0].toFixed(0)}`],
   ];
-  if (puddle.hueTurn !== null && Math.abs(puddle.hueTurn) >= 3) rows.push(['Hue', `turns ${Math.abs(puddle.hueTurn).toFixed(0)}° towards ${puddle.hueTurn > 0 ? 'green or blue' : 'red'} of the pure colour`]);
+  if (puddle.hueTurn !== null && choice.pure) {
+    const pure = coveringRgb(mixModel(palette, { [choice.pure]: 1 }), surface);
+    rows.push(['Hue', Math.abs(puddle.hueTurn) < 1 ? 'as the pure colour' : `turns ${Math.abs(puddle.hueTurn).toFixed(0)}° from the pure colour, towards ${turnsTowards(pure, puddle.hueTurn)}`]);
+  }
   if (choice.pure === null && shadesOfTwo && share < 1)
     rows.push(['A little more', `${LITTLE} part ${PAINTS[choice.dark].name} to 100 of it: ${darkensBy(share, LITTLE, light, dark, surface).toFixed(1)} L* darker`]);
   if (lighter && puddle.lighterToOneDark !== null && choice.pure === null) rows.push(['From what is left', `1 part ${PAINTS[choice.dark].name} to ${puddle.lighterToOneDark < 20 ? puddle.lighterToOneDark.toFixed(1) : puddle.lighterToOneDark.toFixed(0)} parts of ${lighter}`]);

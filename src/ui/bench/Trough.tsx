@@ -52,7 +52,7 @@ export function Trough({ recipe, targets, labels, chosen, tubeColour, onChoose, 
         const target = targets[i] ?? 50;
         const name = labels[i] ?? String(i + 1);
         return (
-          <div key={puddle.step} className={`min-w-0 flex-1 rounded-sm pb-2 ${chosen === puddle.step ? 'bg-l97 outline-2 outline-ink' : ''}`}>
+          <div key={puddle.step} className={`min-w-0 flex-1 rounded-sm pb-2 ${chosen === puddle.step ? 'bg-l97' : ''}`}>
             <div className="relative touch-none bg-l80" style={{ height: HEIGHT_PX }}>
               <div className="absolute inset-x-0 bottom-0" style={{ top: down(puddle.lab[0]), background: cssLab(puddle.lab) }} />
               <div
@@ -91,7 +91,7 @@ export function Trough({ recipe, targets, labels, chosen, tubeColour, onChoose, 
                 <span className="h-1 flex-1 bg-l10" />
               </div>
             </div>
-            <button type="button" className="block w-full cursor-pointer pt-1 text-center text-15 font-semibold" aria-pressed={chosen === puddle.step} onClick={() => onChoose(puddle.step)}>
+            <button type="button" className={`mx-auto mt-1 block cursor-pointer border-b-4 px-3 text-center text-15 font-semibold ${chosen === puddle.step ? 'border-ink' : 'border-transparent'}`} aria-pressed={chosen === puddle.step} onClick={() => onChoose(puddle.step)}>
               {name}
               {recipe.beyond.includes(puddle.step) && <span title="out of reach"> *</span>}
             </button>

@@ -87,7 +87,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         {terms.kind === 'quick-studies' && <GoalTimer goals={terms.goals} minutes={terms.minutes} />}
         {exercise.note && <p className="mb-3 whitespace-pre-wrap font-letter text-18">{exercise.note}</p>}
         <ol className="mb-3 list-decimal space-y-1 pl-5">
-          {workLines(terms, labels).map((line) => (
+          {workLines(terms, labels, mixes && mixes.lines.map((l) => l.name)).map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ol>
