@@ -2,42 +2,17 @@
  * Tables. People are few words: a teacher has an e-mail, a student a display name and a code. What was
  * measured (measurements) is kept apart from what is said (critique items), and each decision is a row.
  */
-import { relations, sql } from 'drizzle-orm';
-import { boolean, customType, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
-import { z } from 'zod';
+import { sql } from 'drizzle-orm';
+import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import { created, at } from './columns';
 import { user } from './sign-in-schema';
-import { exerciseTermsSchema } from '@/core/exercise/terms';
-import { readingSchema } from '@/core/formats/readings-csv';
-import { shelfItemSchema } from '@/core/formats/shelf-csv';
-import { meetingRuleSchema } from '@/core/planning/meetings';
 import type { StoredId } from '@/core/planning/quantities';
-import { loggedMixSchema } from '@/core/mixing/logged-mix';
-import { figuresSchema, storedFitSchema } from '@/core/mixing/stored-fit';
-import { PAINT_IDS } from '@/core/planning/paints';
-import { placingSchema } from '@/core/planning/timetable';
 import type { MediumId } from '@/core/exercise/media';
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { Finding } from '@/core/critique/finding';
 import type { ScaleResult } from '@/core/scale/result';
 
-/** Terms are data from outside whenever they are read: old ones get what was added since, wrong ones are told. */
-function checkedJson<T>(schema: z.ZodType<T>) {
-  return customType<{ data: T; driverData: unknown }>({
-    dataType: () => 'jsonb',
-    toDriver: (value) => JSON.stringify(value),
-    fromDriver: (stored) => schema.parse(typeof stored === 'string' ? JSON.parse(stored) : stored),
-  });
-}
-const exerciseTerms = checkedJson(exerciseTermsSchema);
-const meetingRule = checkedJson(meetingRuleSchema);
-const placing = checkedJson(placingSchema);
-const shelfItem = checkedJson(shelfItemSchema);
-const paintList = checkedJson(z.array(z.enum(PAINT_IDS)));
-const ownFigures = checkedJson(figuresSchema);
-const paintFit = checkedJson(storedFitSchema);
-const loggedMix = checkedJson(loggedMixSchema);
-const printerReadings = checkedJson(readingSchema.array());
+import { exerciseTerms, loggedMix, meetingRule, ownFigures, paintFit, paintList, placing, printerReadings, shelfItem } from './json-columns';
 
 export * from './sign-in-schema';
 
@@ -310,31 +285,3 @@ export const decisions = pgTable(
     index('decisions_hand_in').on(t.handInId),
   ],
 );
-
-export const classRelations = relations(classes, ({ many }) => ({ students: many(students), exercises: many(exercises) }));
-export const studentRelations = relations(students, ({ one, many }) => ({
-  class: one(classes, { fields: [students.classId], references: [classes.id] }),
-  handIns: many(handIns),
-}));
-export const exerciseRelations = relations(exercises, ({ one, many }) => ({
-  class: one(classes, { fields: [exercises.classId], references: [classes.id] }),
-  handIns: many(handIns),
-}));
-export const handInRelations = relations(handIns, ({ one, many }) => ({
-  exercise: one(exercises, { fields: [handIns.exerciseId], references: [exercises.id] }),
-  student: one(students, { fields: [handIns.studentId], references: [students.id] }),
-  attempts: many(attempts),
-  decisions: many(decisions),
-}));
-export const attemptRelations = relations(attempts, ({ one }) => ({
-  handIn: one(handIns, { fields: [attempts.handInId], references: [handIns.id] }),
-  measurement: one(measurements, { fields: [attempts.id], references: [measurements.attemptId] }),
-  critique: one(critiques, { fields: [attempts.id], references: [critiques.attemptId] }),
-}));
-export const critiqueRelations = relations(critiques, ({ many }) => ({ items: many(critiqueItems) }));
-export const critiqueItemRelations = relations(critiqueItems, ({ one }) => ({
-  critique: one(critiques, { fields: [critiqueItems.attemptId], references: [critiques.attemptId] }),
-}));
-export const decisionRelations = relations(decisions, ({ one }) => ({
-  handIn: one(handIns, { fields: [decisions.handInId], references: [handIns.id] }),
-}));

@@ -9,7 +9,8 @@ import { gaussianBlur } from '../raster/blur';
 import type { Photo } from '../raster/photo';
 import { cardLightness } from '../sheet/card';
 import { grow } from '../sheet/paper';
-import { deviation, patchwork, SAMPLE_MM, STREAK_BLUR_MM } from './read-cell';
+import { patchwork, SAMPLE_MM } from './patchwork';
+import { deviation, STREAK_BLUR_MM } from './read-cell';
 
 /** A function from lightness (L*) to the standard deviation (L*) of a flat tone. */
 export function backgroundSpread(photo: Photo, calibration: Calibration): (lightness: number) => number {

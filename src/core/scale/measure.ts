@@ -14,7 +14,9 @@ import type { CardEnds } from '../sheet/card';
 import type { SheetTag } from '../sheet/qr';
 import { type ScaleLayout, scaleLayout } from '../sheet/scale-layout';
 import { evenness, LIMITS, measureGaps, type ScaleTerms, stepSize, targetsFor, valueFlags } from './flags';
-import { type CellReading, meanLab, patchwork, readCell, shineStrength } from './read-cell';
+import { meanLab, patchwork } from './patchwork';
+import { type CellReading, readCell } from './read-cell';
+import { shineStrength } from './shine';
 import { backgroundSpread } from './background-spread';
 import { type Capture, type MeasuredStep, SCALE_RESULT_VERSION, type ScaleResult } from './result';
 

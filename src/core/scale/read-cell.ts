@@ -2,15 +2,13 @@
 import { ciede2000 } from '../colour/ciede2000';
 import { lightnessToLuminance, linearRgbToLab, luminanceToLightness } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
-import { LUMINANCE_WEIGHTS } from '../colour/xyz';
-import { type Calibration, reflectances } from '../capture/calibrate';
-import { sampleBox, type SheetSamples } from '../capture/sample';
+import type { Calibration } from '../capture/calibrate';
 import type { Photo } from '../raster/photo';
-import { blockMeans, gaussianBlur } from '../raster/blur';
+import { gaussianBlur } from '../raster/blur';
 import { type BoxMm, grow } from '../sheet/paper';
+import { grown, labOf, patchwork, type Patchwork, SAMPLE_MM } from './patchwork';
+import { type Shine, shineOf } from './shine';
 
-/** Distance of samples on the sheet. */
-export const SAMPLE_MM = 0.25;
 /** Width of the ring round a cell in which paint past the line is looked for. */
 const RING_MM = 2;
 /** Beside the printed line nothing is judged: the line itself, blur and a steady hand's tenth. */
@@ -22,31 +20,6 @@ const BARE_INSET_MM = 0.7;
 const INNER = 0.7;
 const TRIM = 0.1;
 export const STREAK_BLUR_MM = 0.5;
-/** Broad enough that brush strokes average out (at 1.6 mm strong ones read as shine), narrow beside any shine that misleads. */
-const SHINE_BLUR_MM = 2.6;
-/** Shine is looked for on means over this many samples each way (1 mm). */
-const SHINE_BLOCK = 4;
-/** Paint may be this much lighter (L*) than the paper; more is shine. */
-const OVER_PAPER = 6;
-
-/** Reflectance over a box of the sheet, on the sampling grid. */
-export interface Patchwork {
-  readonly samples: SheetSamples;
-  /** Linear RGB, three a place. */
-  readonly rgb: Float32Array;
-  /** Relative luminance Y. */
-  readonly y: Float32Array;
-}
-
-export function patchwork(photo: Photo, calibration: Calibration, box: BoxMm): Patchwork {
-  const samples = sampleBox(photo, calibration.plane, box, SAMPLE_MM);
-  const rgb = reflectances(calibration, samples);
-  const y = new Float32Array(rgb.length / 3);
-  const [wr, wg, wb] = LUMINANCE_WEIGHTS;
-  for (let i = 0; i < y.length; i++)
-    y[i] = wr * (rgb[3 * i] as number) + wg * (rgb[3 * i + 1] as number) + wb * (rgb[3 * i + 2] as number);
-  return { samples, rgb, y };
-}
 
 export interface CellReading {
   readonly lab: Triple;
@@ -58,12 +31,7 @@ export interface CellReading {
   readonly overflow: number | null;
   /** Share of the cell whose pixels met the camera's top code. */
   readonly clipped: number;
-  /** Signs of shine: paint that rises smoothly above the cell's own lightness, places brighter than paper can be. */
-  readonly shine: { readonly rise: number; readonly overPaper: number };
-}
-
-function labOf(rgb: Float32Array, i: number): Triple {
-  return linearRgbToLab([rgb[3 * i] as number, rgb[3 * i + 1] as number, rgb[3 * i + 2] as number]);
+  readonly shine: Shine;
 }
 
 /** Mean colour in linear light of the given places, the lightest and darkest tenth by Y left out. */
@@ -88,14 +56,6 @@ function medianLab(p: Patchwork, places: readonly number[]): Triple {
   const sorted = Float32Array.from(places, (i) => p.y[i] as number).sort();
   const middle = sorted[sorted.length >> 1] as number;
   return labOf(p.rgb, places.find((i) => p.y[i] === middle) ?? (places[0] as number));
-}
-
-/** Plain mean colour of a patchwork, in linear light. */
-export function meanLab(p: Patchwork): Triple {
-  const n = p.y.length;
-  const sum: [number, number, number] = [0, 0, 0];
-  for (let i = 0; i < n; i++) for (let c = 0; c < 3; c++) sum[c] = (sum[c] as number) + (p.rgb[3 * i + c] as number);
-  return linearRgbToLab([sum[0] / n, sum[1] / n, sum[2] / n]);
 }
 
 /** A difference of this many L* is over the limit whatever the colour: its share alone is 10 / 1.75. */
@@ -216,50 +176,8 @@ export function readCell(
     bareGround: apart ? bare : null,
     overflow: apart ? paintPastLine(p, cell, lab, ground, neighbours) : null,
     clipped: inner.filter((i) => p.samples.clipped[i] === 1).length / inner.length,
-    shine: shineOf(p, whole, ring, bareAt, lab, ground),
+    shine: shineOf(p, whole, ring, bareAt, lab, ground, RING_MM),
   };
-}
-
-/**
- * Shine lifts light smoothly over several millimetres. Bare places are filled with the cell's own tone
- * first, since they too are lighter than the paint, but for another reason.
- */
-function shineOf(
-  p: Patchwork,
-  whole: readonly number[],
-  ring: readonly number[],
-  bareAt: Uint8Array,
-  own: Triple,
-  ground: Triple,
-): CellReading['shine'] {
-  const { columns, rows } = p.samples;
-  const fill = lightnessToLuminance(own[0]);
-  const filled = new Float32Array(p.y.length).fill(fill);
-  const bareNear = grown(bareAt, columns, rows, 2);
-  for (const i of whole) if (bareNear[i] === 0) filled[i] = p.y[i] as number;
-  const coarse = blockMeans(filled, columns, rows, SHINE_BLOCK);
-  const broad = gaussianBlur(coarse.data, coarse.width, coarse.height, SHINE_BLUR_MM / (SHINE_BLOCK * SAMPLE_MM));
-  const soft = gaussianBlur(p.y, columns, rows, 1);
-  // The outermost blocks hold the ring, where the fill stands; they are left out.
-  const edge = Math.ceil((RING_MM + 2) / (SHINE_BLOCK * SAMPLE_MM));
-  const lightness: number[] = [];
-  for (let r = edge; r < coarse.height - edge; r++)
-    for (let c = edge; c < coarse.width - edge; c++) lightness.push(luminanceToLightness(broad[r * coarse.width + c] as number));
-  lightness.sort((a, b) => a - b);
-  const limit = lightnessToLuminance(ground[0] + OVER_PAPER);
-  const places = [...whole, ...ring];
-  return {
-    rise: (lightness[Math.floor(0.99 * lightness.length)] ?? 0) - (lightness[Math.floor(0.3 * lightness.length)] ?? 0),
-    overPaper: places.filter((i) => (soft[i] as number) > limit).length / places.length,
-  };
-}
-
-/** Shine measured against the most that is harmless: a smooth rise, places brighter than paper, lost whites. */
-const HARMLESS = { riseLightness: 8, overPaper: 0.012, clipped: 0.01 } as const;
-
-/** Over 1 the shine misleads. */
-export function shineStrength(r: CellReading): number {
-  return Math.max(r.shine.rise / HARMLESS.riseLightness, r.shine.overPaper / HARMLESS.overPaper, r.clipped / HARMLESS.clipped);
 }
 
 /** Bare places bleed this far into what is blurred beside them. */
@@ -278,24 +196,6 @@ function awayFromGround(p: Patchwork, painted: readonly number[], own: Triple, g
     reach,
   );
   return painted.filter((i) => near[i] === 0);
-}
-
-/** A mask grown by `reach` samples each way: along the rows first, then along the columns. */
-function grown(mask: Uint8Array, columns: number, rows: number, reach: number): Uint8Array {
-  const wide = new Uint8Array(mask.length);
-  for (let r = 0; r < rows; r++) {
-    let last = -Infinity;
-    let next = 0;
-    for (let c = 0; c < columns; c++) {
-      for (; next < columns && next <= c + reach; next++) if (mask[r * columns + next] === 1) last = next;
-      if (last >= c - reach) wide[r * columns + c] = 1;
-    }
-  }
-  const out = new Uint8Array(mask.length);
-  for (let r = 0; r < rows; r++)
-    for (let from = Math.max(0, r - reach); from <= Math.min(rows - 1, r + reach); from++)
-      for (let c = 0; c < columns; c++) if (wide[from * columns + c] === 1) out[r * columns + c] = 1;
-  return out;
 }
 
 /** Population standard deviation. */

@@ -7,7 +7,8 @@ import type { Triple } from '../colour/srgb';
 import type { ExerciseTerms } from '../exercise/terms';
 import type { Photo } from '../raster/photo';
 import { exerciseLayout } from '../sheet/exercise-layout';
-import { readCell, shineStrength } from './read-cell';
+import { readCell } from './read-cell';
+import { shineStrength } from './shine';
 
 export interface DabRequest {
   readonly terms: ExerciseTerms;

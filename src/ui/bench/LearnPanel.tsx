@@ -27,6 +27,7 @@ interface Props {
   readonly setFigures: (figures: Figures) => Promise<{ ok: boolean; say?: string }>;
 }
 
+const signed = (n: number): string => `${n < 0 ? '−' : '+'}${Math.abs(n).toFixed(1)}`;
 const MOST_L = 20;
 /** An error bar from the middle: to the left too dark, to the right too light. */
 function Off({ by }: { by: number }) {
@@ -37,7 +38,7 @@ function Off({ by }: { by: number }) {
         <span className="absolute inset-y-0 bg-l20" style={{ left: `${by < 0 ? 50 - half : 50}%`, width: `${half}%` }} />
         <span className="absolute inset-y-0 left-1/2 w-px bg-l10" />
       </span>
-      {`${by < 0 ? '−' : '+'}${Math.abs(by).toFixed(1)}`}
+      {signed(by)}
     </span>
   );
 }
@@ -110,6 +111,7 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
         <p className="mb-2" aria-live="polite">
           {used.length === 0 ? 'Nothing is logged yet: all is foretold by the catalogue.' : `${used.length} ${used.length === 1 ? 'mix' : 'mixes'} logged. `}
           {sureness !== null && `The nine greys are foretold to about ± ${(2 * sureness).toFixed(1)} L*.`}
+          {fit && used.some(({ mix }) => mix.wet) && ` Dry, the darks come out ${signed(fit.shift[0])}, the middle ${signed(fit.shift[1])}, the lights ${signed(fit.shift[2])} L*.`}
         </p>
         {used.length > 0 && (
           <table className="mb-3 w-full text-13">

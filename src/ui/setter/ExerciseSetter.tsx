@@ -7,6 +7,7 @@ import { MEDIA, MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
 import { type ExerciseKind, type ExerciseTerms, isPicture, isStepped } from '@/core/exercise/terms';
 import { BandFields } from './BandFields';
 import { Amount, Choice } from './fields';
+import { HueField } from './HueField';
 import { MaterialFields } from './MaterialFields';
 import { PictureFields } from './PictureFields';
 import { FinerStepFields, StepFields } from './StepFields';
@@ -117,10 +118,7 @@ export function ExerciseSetter({ classes, revised, draw, save }: Props) {
         {terms.kind === 'bands' && <BandFields terms={terms} set={set} />}
         {terms.kind === 'monochrome-scale' && (
           <>
-            <label>
-              <span className="label">Colour</span>
-              <input className="field" value={terms.hue} onChange={(e) => set({ hue: e.target.value })} />
-            </label>
+            <HueField terms={terms} set={set} />
             <Choice label="Pure colour stands" value={terms.pureAt} options={[['own-value', 'where its value falls'], ['middle-step', 'on the middle step']] as const} onChange={(pureAt) => set({ pureAt })} />
           </>
         )}

@@ -1,0 +1,60 @@
+/** Signs of shine on a cell: paint that rises smoothly above the cell's own lightness, places brighter than paper can be. */
+import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
+import type { Triple } from '../colour/srgb';
+import { blockMeans, gaussianBlur } from '../raster/blur';
+import { grown, type Patchwork, SAMPLE_MM } from './patchwork';
+
+/** Broad enough that brush strokes average out (at 1.6 mm strong ones read as shine), narrow beside any shine that misleads. */
+const SHINE_BLUR_MM = 2.6;
+/** Shine is looked for on means over this many samples each way (1 mm). */
+const SHINE_BLOCK = 4;
+/** Paint may be this much lighter (L*) than the paper; more is shine. */
+const OVER_PAPER = 6;
+
+export interface Shine {
+  readonly rise: number;
+  readonly overPaper: number;
+}
+
+/**
+ * Shine lifts light smoothly over several millimetres. Bare places are filled with the cell's own tone
+ * first, since they too are lighter than the paint, but for another reason.
+ */
+export function shineOf(
+  p: Patchwork,
+  whole: readonly number[],
+  ring: readonly number[],
+  bareAt: Uint8Array,
+  own: Triple,
+  ground: Triple,
+  ringMm: number,
+): Shine {
+  const { columns, rows } = p.samples;
+  const fill = lightnessToLuminance(own[0]);
+  const filled = new Float32Array(p.y.length).fill(fill);
+  const bareNear = grown(bareAt, columns, rows, 2);
+  for (const i of whole) if (bareNear[i] === 0) filled[i] = p.y[i] as number;
+  const coarse = blockMeans(filled, columns, rows, SHINE_BLOCK);
+  const broad = gaussianBlur(coarse.data, coarse.width, coarse.height, SHINE_BLUR_MM / (SHINE_BLOCK * SAMPLE_MM));
+  const soft = gaussianBlur(p.y, columns, rows, 1);
+  // The outermost blocks hold the ring, where the fill stands; they are left out.
+  const edge = Math.ceil((ringMm + 2) / (SHINE_BLOCK * SAMPLE_MM));
+  const lightness: number[] = [];
+  for (let r = edge; r < coarse.height - edge; r++)
+    for (let c = edge; c < coarse.width - edge; c++) lightness.push(luminanceToLightness(broad[r * coarse.width + c] as number));
+  lightness.sort((a, b) => a - b);
+  const limit = lightnessToLuminance(ground[0] + OVER_PAPER);
+  const places = [...whole, ...ring];
+  return {
+    rise: (lightness[Math.floor(0.99 * lightness.length)] ?? 0) - (lightness[Math.floor(0.3 * lightness.length)] ?? 0),
+    overPaper: places.filter((i) => (soft[i] as number) > limit).length / places.length,
+  };
+}
+
+/** Shine measured against the most that is harmless: a smooth rise, places brighter than paper, lost whites. */
+const HARMLESS = { riseLightness: 8, overPaper: 0.012, clipped: 0.01 } as const;
+
+/** Over 1 the shine misleads. */
+export function shineStrength(r: { readonly shine: Shine; readonly clipped: number }): number {
+  return Math.max(r.shine.rise / HARMLESS.riseLightness, r.shine.overPaper / HARMLESS.overPaper, r.clipped / HARMLESS.clipped);
+}

@@ -1,0 +1,29 @@
+/** Columns of JSON, each checked by its schema on the way out of the database. */
+import { customType } from 'drizzle-orm/pg-core';
+import { z } from 'zod';
+import { exerciseTermsSchema } from '@/core/exercise/terms';
+import { readingSchema } from '@/core/formats/readings-csv';
+import { shelfItemSchema } from '@/core/formats/shelf-csv';
+import { meetingRuleSchema } from '@/core/planning/meetings';
+import { loggedMixSchema } from '@/core/mixing/logged-mix';
+import { figuresSchema, storedFitSchema } from '@/core/mixing/stored-fit';
+import { PAINT_IDS } from '@/core/planning/paints';
+import { placingSchema } from '@/core/planning/timetable';
+
+/** Terms are data from outside whenever they are read: old ones get what was added since, wrong ones are told. */
+function checkedJson<T>(schema: z.ZodType<T>) {
+  return customType<{ data: T; driverData: unknown }>({
+    dataType: () => 'jsonb',
+    toDriver: (value) => JSON.stringify(value),
+    fromDriver: (stored) => schema.parse(typeof stored === 'string' ? JSON.parse(stored) : stored),
+  });
+}
+export const exerciseTerms = checkedJson(exerciseTermsSchema);
+export const meetingRule = checkedJson(meetingRuleSchema);
+export const placing = checkedJson(placingSchema);
+export const shelfItem = checkedJson(shelfItemSchema);
+export const paintList = checkedJson(z.array(z.enum(PAINT_IDS)));
+export const ownFigures = checkedJson(figuresSchema);
+export const paintFit = checkedJson(storedFitSchema);
+export const loggedMix = checkedJson(loggedMixSchema);
+export const printerReadings = checkedJson(readingSchema.array());
