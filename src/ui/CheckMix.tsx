@@ -6,13 +6,7 @@ import { sayNudge } from '@/core/mixing/nudge-words';
 import type { Nudge } from '@/core/mixing/nudge';
 import type { DabVerdict } from '@/core/mixing/verdict';
 import { cssGrey } from './grey';
-
-export interface WalkStep {
-  readonly id: string;
-  readonly step: number;
-  readonly lightness: number;
-  readonly target: number;
-}
+import { Walk, type WalkStep } from './Walk';
 
 interface Props {
   readonly exerciseId: string;
@@ -32,32 +26,6 @@ const VERDICTS: Partial<Record<DabVerdict, string>> = {
   'too-thin': 'It looks like the right mix laid too thin: lay it thicker before you change it.',
   'too-thin-or-wrong': 'If the paper shines through, it is only too thin: lay it thicker and look again.',
 };
-
-const WIDEST = 15;
-
-/** Checks of one step from left (too light) or right (too dark) towards the middle, where it is right. */
-function Walk({ checks, name }: { checks: readonly WalkStep[]; name: string }) {
-  const at = (c: WalkStep) => 50 - (50 * Math.min(WIDEST, Math.max(-WIDEST, c.lightness - c.target))) / WIDEST;
-  const said = checks.map((c) => `${Math.abs(c.lightness - c.target).toFixed(0)} too ${c.lightness > c.target ? 'light' : 'dark'}`).join(', then ');
-  return (
-    <figure className="my-2">
-      <svg viewBox={`0 0 320 ${18 + 16 * checks.length}`} role="img" aria-label={`The walk to ${name}: ${said}`} className="w-full bg-l80">
-        <line x1="160" x2="160" y1="0" y2="100%" className="stroke-l10" strokeWidth="2" />
-        <polyline points={checks.map((c, i) => `${3.2 * at(c)},${14 + 16 * i}`).join(' ')} fill="none" className="stroke-l10" strokeWidth="1.5" />
-        {checks.map((c, i) => (
-          <circle key={c.id} cx={3.2 * at(c)} cy={14 + 16 * i} r="6" className="stroke-l10" strokeWidth="1.5" style={{ fill: cssGrey(c.lightness) }} />
-        ))}
-      </svg>
-      <figcaption className="quiet flex justify-between">
-        <span>too light</span>
-        <span>
-          the walk to {name}, {checks.length} {checks.length === 1 ? 'look' : 'looks'}
-        </span>
-        <span>too dark</span>
-      </figcaption>
-    </figure>
-  );
-}
 
 export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
   const router = useRouter();

@@ -26,6 +26,8 @@ export type Parts = Readonly<Partial<Record<PaintId, number>>>;
 
 /** Absorption in its strongest band of a paint that is not white and has tinting strength 1. */
 const ABSORPTION_PER_TINTING = 2;
+/** Fine white pigment scatters blue more than red, so that its greys go cool: about as the power -0.4 of the wavelength. */
+const WHITE_SCATTERS: Triple = [0.96, 1, 1.08];
 /** Scattering of titanium white for each millimetre of wet film: 0.15 mm then covers black to about 1.5 L*. */
 export const SCATTER_PER_MM = 80;
 
@@ -42,7 +44,8 @@ export function modelOf({ massTone, tinting }: PaintFigures, white: boolean): Pa
   const rgb = labToLinearRgb(massTone);
   const ratio = each((c) => absorptionRatio(Math.max(DARKEST_BAND, internalReflectance(rgb[c], 'satin'))));
   const scatter = white ? tinting : (ABSORPTION_PER_TINTING * tinting) / Math.max(...ratio);
-  return { absorption: each((c) => scatter * ratio[c]), scattering: [scatter, scatter, scatter] };
+  const scattering = each((c) => scatter * (white ? WHITE_SCATTERS[c] : 1));
+  return { absorption: each((c) => scattering[c] * ratio[c]), scattering };
 }
 
 export const isWhite = (id: PaintId): boolean => PAINTS[id].family === 'white';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { defaultTerms, KIND_IDS, valuesOf } from '../exercise/kinds';
 import { areasOf, millilitres } from '../planning/areas';
+import { warmth } from '../colour/temperature';
 import { type PaintId, PAINT_IDS, PAINTS } from '../planning/paints';
 import { targetLightnesses } from '../scale/targets';
 import { amountsFor, leftForOneDark, orderToMix, washesBefore } from './amounts';
@@ -132,6 +133,12 @@ test('yellow with black turns to green before it is painted; a red hardly turns'
   expect(Math.max(...turn('lemon yellow', 'lemon-yellow'))).toBeGreaterThan(5);
   expect(Math.max(...turn('cadmium yellow', 'cadmium-yellow'))).toBeGreaterThan(10);
   expect(Math.max(...turn('cadmium red', 'cadmium-red').map(Math.abs))).toBeLessThan(20);
+});
+
+test('greys with white in them are cooler than both their ends', () => {
+  const steps = recipeOf(defaultTerms('scale'))?.steps ?? [];
+  const ends = [steps[0]?.lab ?? [0, 0, 0], steps.at(-1)?.lab ?? [0, 0, 0]] as const;
+  for (const s of steps.slice(3, -3)) for (const end of ends) expect(warmth(s.lab, end)).toBeLessThan(-0.5);
 });
 
 test('the pure colour stands in the middle or where its value falls, with straight halves to it', () => {

@@ -25,6 +25,8 @@ interface Props {
 }
 
 const signed = (n: number): string => `${n > 0 ? '+' : n < 0 ? '−' : ''}${Math.abs(n).toFixed(1)}`;
+/** A wash, beside a covering film. */
+const THIN = 1 / 20;
 /** A hundredth of the puddle. */
 const LITTLE = 1;
 
@@ -35,7 +37,7 @@ export function StepCard({ recipe, step, labels, palette, choice, shift, unsure 
   const model = mixModel(palette, puddle.shares);
   const ground = GROUNDS[choice.ground];
   const film = linearRgbToLab(filmRgb(model, FILM_MM[choice.medium], labToLinearRgb(ground.lab), surface));
-  const thin = linearRgbToLab(filmRgb(model, FILM_MM[choice.medium] / 6, labToLinearRgb(ground.lab), surface));
+  const thin = linearRgbToLab(filmRgb(model, FILM_MM[choice.medium] * THIN, labToLinearRgb(ground.lab), surface));
   const beside = [recipe.steps[step - 2], recipe.steps[step]].flatMap((p) => (p ? [p.lab] : []));
   const mean = [0, 1, 2].map((c) => beside.reduce((sum, lab) => sum + (lab[c] ?? 0), 0) / Math.max(1, beside.length));
   const ends = [recipe.steps[0]?.lab, recipe.steps.at(-1)?.lab];
