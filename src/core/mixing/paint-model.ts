@@ -26,8 +26,8 @@ export type Parts = Readonly<Partial<Record<PaintId, number>>>;
 
 /** Absorption in its strongest band of a paint that is not white and has tinting strength 1. */
 const ABSORPTION_PER_TINTING = 2;
-/** Fine white pigment scatters blue more than red, so that its greys go cool: about as the power -0.4 of the wavelength. */
-const WHITE_SCATTERS: Triple = [0.96, 1, 1.08];
+/** Fine white pigment scatters blue more than red, so that its greys go cool: about as the power -0.6 of the wavelength. */
+const WHITE_SCATTERS: Triple = [0.94, 1, 1.13];
 /** Scattering of titanium white for each millimetre of wet film: 0.15 mm then covers black to about 1.5 L*. */
 export const SCATTER_PER_MM = 80;
 
