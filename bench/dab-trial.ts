@@ -7,6 +7,9 @@ import { loadOpenCv } from '@/workers/opencv';
 import { readQr } from '@/workers/read-qr';
 import { jpegOf, sheetWithDabs } from './stage';
 
+/** Half a phone's, in half the time. */
+const MEGAPIXELS = 6;
+
 export interface DabTrial {
   readonly steps: number;
   readonly dabs: readonly (readonly [dab: number, lightness: number])[];
@@ -25,7 +28,7 @@ export interface DabOutcome {
 export default async function runDabTrial(trial: DabTrial): Promise<DabOutcome> {
   const { steps, dabs, camera, seed } = trial;
   const sheet = await sheetWithDabs(steps, 'a4', new Map(dabs), seed);
-  const photo = await decodePhoto(await jpegOf(sheet, camera, seed));
+  const photo = await decodePhoto(await jpegOf(sheet, camera, seed, MEGAPIXELS));
   const { cv } = await loadOpenCv();
   const read = (dab: number) => readDab(photo, { terms: defaultScale('gouache', steps), dab, expected: { exercise: 'ex1', student: 'st1' } }, { cv, readQr });
   const found = [];

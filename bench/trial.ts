@@ -20,6 +20,8 @@ export interface Trial {
   readonly camera: CameraCondition;
   readonly printer: PrinterCondition;
   readonly seed: number;
+  /** Of the camera; a phone's 12 unless said. */
+  readonly megapixels?: number;
   /** What the reader expects, where that is not the sheet that was printed. */
   readonly expectedSteps?: number;
   readonly expectedExercise?: string;
@@ -44,7 +46,7 @@ export interface TrialOutcome {
 export default async function runTrial(trial: Trial): Promise<TrialOutcome> {
   const { steps, paper, paint, camera, printer, seed } = trial;
   const sheet = await paintedSheet(steps, paper, typeof paint === 'string' ? planFor(paint, steps, seed) : paint, seed, printer);
-  const photo = await decodePhoto(await jpegOf(sheet, camera, seed));
+  const photo = await decodePhoto(await jpegOf(sheet, camera, seed, trial.megapixels));
   const { cv } = await loadOpenCv();
   const terms = defaultScale('gouache', trial.expectedSteps ?? steps);
   const request = { terms, expected: { exercise: trial.expectedExercise ?? 'ex1', student: 'st1' } };

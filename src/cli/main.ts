@@ -1,19 +1,23 @@
 /** The `fair-grey` command: one JSON document on standard output, everything else on standard error. */
 import { BadArguments } from './arguments';
-import { brackets } from './brackets';
-import { measure } from './measure';
-import { mix } from './mix';
-import { simulate } from './simulate';
-import { worksheet } from './worksheet';
 
-const VERBS: Record<string, (args: readonly string[]) => Promise<unknown>> = { worksheet, brackets, measure, mix, simulate };
+type Verb = (args: readonly string[]) => Promise<unknown>;
+
+/** Loaded when asked for: what reads photographs takes a while to load. */
+const VERBS: Record<string, () => Promise<Verb>> = {
+  worksheet: async () => (await import('./worksheet')).worksheet,
+  brackets: async () => (await import('./brackets')).brackets,
+  measure: async () => (await import('./measure')).measure,
+  mix: async () => (await import('./mix')).mix,
+  simulate: async () => (await import('./simulate')).simulate,
+};
 
 const [verb = '', ...rest] = process.argv.slice(2);
 const known = Object.keys(VERBS).join(', ');
 try {
-  const run = VERBS[verb];
-  if (!run) throw new BadArguments(`Give one of ${known}; got "${verb}".`);
-  const result = await run(rest);
+  const load = VERBS[verb];
+  if (!load) throw new BadArguments(`Give one of ${known}; got "${verb}".`);
+  const result = await (await load())(rest);
   if (rest.includes('--json')) process.stdout.write(`${JSON.stringify(result)}\n`);
 } catch (error) {
   if (error instanceof BadArguments) {

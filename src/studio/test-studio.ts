@@ -1,5 +1,7 @@
 /** Studios for tests, in a folder of their own: a teacher, a class, two students, an exercise, and stand-in workers. */
-import { mkdtemp, rm } from 'node:fs/promises';
+import { createHash } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import { cp, mkdtemp, readdir, readFile, rename, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { eq } from 'drizzle-orm';
@@ -7,6 +9,7 @@ import sharp from 'sharp';
 import { defaultScale } from '@/core/exercise/scale';
 import { measureGaps, targetsFor } from '@/core/scale/flags';
 import { SCALE_RESULT_VERSION, type ScaleResult } from '@/core/scale/result';
+import { openDatabase } from '@/data/database';
 import { newClassCode, newId } from '@/data/ids';
 import { students } from '@/data/schema';
 import type { Answers, Task } from '@/workers/protocol';
@@ -82,9 +85,28 @@ interface TestHouse {
   close(): Promise<void>;
 }
 
+const MIGRATIONS = 'src/data/migrations';
+
+/** Making a database takes seconds, copying one does not: each set of migrations has one to copy. */
+async function freshDatabase(folder: string): Promise<void> {
+  const hash = createHash('sha256');
+  for (const name of (await readdir(MIGRATIONS)).sort()) if (name.endsWith('.sql')) hash.update(await readFile(path.join(MIGRATIONS, name)));
+  const template = path.join(tmpdir(), `fair-grey-template-${hash.digest('hex').slice(0, 16)}`);
+  if (!existsSync(template)) {
+    const own = await mkdtemp(path.join(tmpdir(), 'fair-grey-making-'));
+    const made = await openDatabase(own);
+    await made.close();
+    // Another test file may have been quicker: theirs will do.
+    await rename(path.join(own, 'pg'), template).catch(() => undefined);
+    await rm(own, { recursive: true, force: true });
+  }
+  await cp(template, path.join(folder, 'pg'), { recursive: true });
+}
+
 /** Opening a house takes longer than any test, so that the tests of a file share one. */
 async function openTestHouse(): Promise<TestHouse> {
   const folder = await mkdtemp(path.join(tmpdir(), 'fair-grey-studio-'));
+  await freshDatabase(folder);
   let what: Next = resultWith(true);
   let dab: DabResult = { issues: [], reading: null, bare: false };
   const pool: WorkerPool = {
