@@ -19,7 +19,7 @@ const DABS_TOP_MM = 140;
 const DAB_MM = 10;
 const CHIP_HEIGHT_MM = 11;
 const CHIP_GAP_MM = 2;
-const CHIPS_BELOW_DABS_MM = 9;
+const CHIPS_BELOW_DABS_MM = 12;
 
 function row(indexes: readonly number[], across: number, inside: BoxMm, yMm: number): IndexedBoxMm[] {
   const free = inside.widthMm - (across - 1) * CELL_GAP_MM;

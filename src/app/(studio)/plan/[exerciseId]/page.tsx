@@ -76,6 +76,9 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
           <form action={duplicate.bind(null, exercise.id, group.id)}>
             <button className="calm">Set it again</button>
           </form>
+          <Link className="calm" href={`/palette?class=${group.id}&medium=${exercise.terms.medium}`}>
+            Its paints
+          </Link>
           <Link className="calm" href={`/rack/${group.id}`}>
             To the rack
           </Link>
