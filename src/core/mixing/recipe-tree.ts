@@ -67,6 +67,8 @@ interface Search {
   readonly lightnessOf: (darkShare: number) => number;
   readonly memo: Map<string, Found>;
   readonly halving: boolean;
+  /** How many intervals may still be tried in several ways. */
+  left: number;
 }
 
 /** A puddle between two others that comes nearest to its target; fewer parts break a tie. */
@@ -87,6 +89,11 @@ function bestPuddle({ lightnessOf }: Search, { step, target }: Place, lighter: P
 
 /** In how many places an interval may be split; the rest are further off. */
 const PLACES_TRIED = 3;
+/**
+ * Intervals that are tried in several ways before each is split at its best place only. Targets in no order would else
+ * be searched for minutes; a dragged one must be answered within a frame or two.
+ */
+const BUDGET = 400;
 /** What a grey on the way costs, so that none is mixed for nothing. */
 const ON_THE_WAY = 0.05;
 
@@ -108,7 +115,8 @@ function fill(search: Search, places: readonly Place[], lighter: Puddle, darker:
   const nearest = tried.filter((t) => t.error !== null).sort((a, b) => (a.error ?? 0) - (b.error ?? 0) || Math.abs(a.puddle.step - middle) - Math.abs(b.puddle.step - middle));
   const onTheWay = tried.filter((t) => t.error === null).sort((a, b) => Math.abs(a.puddle.lightness - a.puddle.target) - Math.abs(b.puddle.lightness - b.puddle.target));
   let best: Found = { cost: Infinity, puddles: [] };
-  for (const { puddle, error } of [...nearest.slice(0, PLACES_TRIED), ...onTheWay.slice(0, PLACES_TRIED)]) {
+  const ways = [...nearest.slice(0, PLACES_TRIED), ...onTheWay.slice(0, PLACES_TRIED)];
+  for (const { puddle, error } of search.left-- > 0 ? ways : ways.slice(0, 1)) {
     const own = error === null ? ON_THE_WAY : error ** 4;
     if (own >= best.cost) continue;
     const light = fill(search, places, lighter, puddle);
@@ -119,6 +127,19 @@ function fill(search: Search, places: readonly Place[], lighter: Puddle, darker:
   }
   search.memo.set(key, best);
   return best;
+}
+
+const TABLE = 1024;
+
+/** A lightness by its share of dark, looked up: a search asks for it a hundred thousand times. The cube root of the share spreads the steep beginning. */
+function tabled(exact: (share: number) => number): (share: number) => number {
+  const values = Float64Array.from({ length: TABLE + 2 }, (_, i) => exact(Math.min(1, (i / TABLE) ** 3)));
+  return (share) => {
+    const at = TABLE * Math.cbrt(share);
+    const i = at | 0;
+    const below = values[i] as number;
+    return below + (at - i) * ((values[i + 1] as number) - below);
+  };
 }
 
 /** An end is paint from the tube, as light or as dark as it goes, unless that passes its target by more than this (L*); then it is mixed as well. */
@@ -134,18 +155,19 @@ const SHORT = 0.75;
 export function recipeTree(wanted: readonly number[], light: PaintModel, dark: PaintModel, surface: SurfaceId): RecipeTree {
   const steps = wanted.length;
   if (steps < 3) throw new RangeError(`A set of mixes needs at least 3 steps, got ${steps}.`);
-  const lightnessOf = (share: number) => coveringLab(blend(light, dark, share), surface)[0];
+  const exact = (share: number) => coveringLab(blend(light, dark, share), surface)[0];
+  const lightnessOf = tabled(exact);
   const [lightest, darkest] = [lightnessOf(0), lightnessOf(1)];
   if (lightest <= darkest) throw new RangeError('The dark paint is no darker than the light one: choose another.');
   const beyond = wanted.flatMap((w, i) => (w > lightest + SHORT || w < darkest - SHORT ? [i + 1] : []));
   const targets = wanted.map((w) => Math.min(lightest, Math.max(darkest, w)));
-  const end = (step: number, darkShare: number, target: number): Puddle => ({ step, target, lightness: lightnessOf(darkShare), from: null, parts: null, darkShare });
+  const end = (step: number, darkShare: number, target: number): Puddle => ({ step, target, lightness: exact(darkShare), from: null, parts: null, darkShare });
   const first = end(lightest - (targets[0] ?? lightest) <= TUBE_MAY_PASS.light ? 1 : LIGHT_TUBE, 0, targets[0] ?? lightest);
   const last = end((targets.at(-1) ?? darkest) - darkest <= TUBE_MAY_PASS.dark ? steps : darkTube(steps), 1, targets.at(-1) ?? darkest);
   const places = targets.map((target, i): Place => ({ step: i + 1, target }));
   const onTheWay = targets.slice(1).map((target, i): Place => ({ step: i + 1.5, target: (target + (targets[i] ?? target)) / 2 }));
   const find = (way: 'halving' | 'anywhere' | 'on-the-way'): RecipeTree => {
-    const mixed = fill({ lightnessOf, memo: new Map(), halving: way === 'halving' }, way === 'on-the-way' ? [...places, ...onTheWay] : places, first, last).puddles;
+    const mixed = fill({ lightnessOf, memo: new Map(), halving: way === 'halving', left: BUDGET }, way === 'on-the-way' ? [...places, ...onTheWay] : places, first, last).puddles.map((p) => ({ ...p, lightness: exact(p.darkShare) }));
     const puddles = [first, ...[...mixed].sort((a, b) => a.step - b.step), last].filter((p) => p.step >= 1 && p.step <= steps);
     const worst = Math.max(0, ...mixed.filter(isStep).map((p) => Math.abs(p.lightness - p.target)));
     return { steps, puddles, order: mixed.map((p) => p.step), worst, halving: way === 'halving', beyond };

@@ -91,6 +91,16 @@ test('an unwashed brush matters where little is mixed after much darker paint', 
   expect(before([9, 1], little)).toEqual([1]);
 });
 
+test('targets in no order are answered too, by a search that ends', () => {
+  fc.assert(
+    fc.property(fc.array(fc.double({ min: 0, max: 100, noNaN: true }), { minLength: 15, maxLength: 15 }), (targets) => {
+      const tree = recipeTree(targets, model('titanium-white'), model('lamp-black'), 'gloss');
+      expect(tree.puddles.filter((p) => Number.isInteger(p.step))).toHaveLength(15);
+    }),
+    { numRuns: 20 },
+  );
+});
+
 test('black added to what is left gives the next puddle', () => {
   const [from, to] = [usual.puddles[2], usual.puddles[3]];
   if (!from || !to) throw new Error('puddles');

@@ -43,6 +43,9 @@ interface Props {
   readonly setFigures: (figures: Figures) => Answer;
 }
 
+/** Neighbouring targets stay this far apart, L*. */
+const APART = 1;
+
 const TABS = [
   ['nudge', 'A nudge'],
   ['ways', 'Ways and darks'],
@@ -92,6 +95,13 @@ export function MixingBench(props: Props) {
   const unsure = fit && !middle && steps === fit.unsure.length ? (fit.unsure[step - 1] ?? null) : null;
   const sureness = fit && fit.unsure.length > 0 ? Math.max(...fit.unsure) : null;
   const reset = () => setMoved({});
+  // A puddle lies between its neighbours: out of their order nothing could be mixed for it.
+  const moveTarget = (s: number, lightness: number) =>
+    setMoved((now) => {
+      const of = (k: number) => now[k] ?? even?.targets[k - 1];
+      const [most, least] = [of(s - 1) ?? 101, of(s + 1) ?? -1];
+      return { ...now, [s]: Math.min(most - APART, Math.max(least + APART, lightness)) };
+    });
   const ask = fit ? fit.ask : props.firstAsk;
   const askStep = ask && recipe?.steps.find((s) => sameMix(s.shares, ask))?.step;
 
@@ -214,7 +224,7 @@ export function MixingBench(props: Props) {
                 chosen={step}
                 tubeColour={tubeColour}
                 onChoose={setChosen}
-                onTarget={(s, l) => setMoved((now) => ({ ...now, [s]: l }))}
+                onTarget={moveTarget}
               />
               <p className="quiet mt-2" aria-live="polite">
                 {recipe.onTheWay.length > 0 && `${recipe.onTheWay.length} more ${recipe.onTheWay.length === 1 ? 'grey is' : 'greys are'} mixed on the way. `}
