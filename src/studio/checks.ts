@@ -5,6 +5,7 @@ import { labToLinearRgb } from '@/core/colour/lab';
 import { valuesOf } from '@/core/exercise/kinds';
 import { dryOf, USUAL_SHIFT } from '@/core/mixing/dry-shift';
 import { PAPER_LAB, recipeOf, recipePaints, type RecipePaints } from '@/core/mixing/exercise-recipe';
+import { HAND_NOISE, type LoggedMix } from '@/core/mixing/logged-mix';
 import { nudge, type Nudge } from '@/core/mixing/nudge';
 import { coveringLab, mixModel, type Palette, paletteOf, type PaintModel } from '@/core/mixing/paint-model';
 import { SURFACE_OF, type SurfaceId } from '@/core/mixing/surface';
@@ -37,6 +38,8 @@ export interface DabCheck {
 }
 
 export interface CheckAnswer extends DabCheck {
+  /** Why the class’s paints were not learnt from it, though they were to be; null where they were, or nobody asked. */
+  readonly notLearnt: string | null;
   readonly nudge: Nudge;
   readonly verdict: DabVerdict;
 }
@@ -76,15 +79,27 @@ export async function checkDab(house: House, student: Student, exerciseId: strin
   const palette = paletteOf(terms.materials.paints, figures);
   const recipe = recipeOf(terms, figures);
   const meant = recipe?.steps[step - 1];
-  if (request.asTheRecipe && meant && terms.materials.paints.every((p) => known.paints.includes(p)))
-    await logMix(house, own.id, terms.medium, { parts: meant.shares, lightness: l, a, b, wet, noise: Math.max(1, reading.uncertainty / 2) }, 'photograph');
+  const notLearnt = request.asTheRecipe && meant ? await learn(house, own.id, terms, { parts: meant.shares, lightness: l, a, b, wet, noise: Math.max(HAND_NOISE, reading.uncertainty / 2) }) : null;
   const [light, dark] = runOf(palette, paints, target, surface);
   const model = meant ? mixModel(palette, meant.shares) : light;
   const others = recipe?.steps.filter((s) => s.step !== step).map((s) => s.lab) ?? [];
   // A photograph's lightness is what is sure; its colour is not, so the verdict is by lightness beside the foretold colour.
   const [, meantA, meantB] = coveringLab(model, surface);
   const verdict = dabVerdict([dry, meantA, meantB], model, labToLinearRgb(PAPER_LAB), others, surface);
-  return { id, step, lightness: dry, target, uncertainty: reading.uncertainty, wet, nudge: nudge(dry, step, targets, light, dark, surface), verdict };
+  return { id, step, notLearnt, lightness: dry, target, uncertainty: reading.uncertainty, wet, nudge: nudge(dry, step, targets, light, dark, surface), verdict };
+}
+
+/** Learns from a dab that was mixed as the recipe says; a reading that can’t be is told, and the check stands all the same. */
+async function learn(house: House, classId: string, { medium, materials }: ExerciseTerms, mix: LoggedMix): Promise<string | null> {
+  const { paints } = await classPalette(house, classId, medium);
+  if (!materials.paints.every((p) => paints.includes(p))) return 'The class’s palette lacks a paint of this exercise, so nothing is learnt from it.';
+  try {
+    await logMix(house, classId, medium, mix, 'photograph');
+    return null;
+  } catch (error) {
+    if (error instanceof Refused) return error.message;
+    throw error;
+  }
 }
 
 /** The two paints between which a lightness is mixed: in a monochrome scale those on its side of the pure colour. */

@@ -6,7 +6,6 @@ import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { defaultTerms } from '@/core/exercise/kinds';
 import type { LoggedMix } from '@/core/mixing/logged-mix';
-import { sameMix } from '@/core/mixing/logged-mix';
 import { dabChecks, palettes } from '@/data/schema';
 import { NotFound, Refused, type Teacher } from './actor';
 import { checkDab, walkOf } from './checks';
@@ -120,7 +119,12 @@ test('checks of a dab say what to add, show as a walk, and teach the class only 
   await checkDab(house, bea, exerciseId, { step: 3, wet: false, asTheRecipe: true }, shot);
   const { mixes } = await get();
   expect(mixes).toMatchObject([{ source: 'photograph', mix: { lightness: 57, wet: false } }]);
-  expect(sameMix(mixes[0]?.mix.parts ?? {}, { 'ivory-black': 0 })).toBe(false);
+  expect(mixes[0]?.mix.parts['ivory-black']).toBeGreaterThan(0);
+  // The class's recipe has changed, so this is another mix; read as light as no mix with black can be, it is not learnt.
+  reads(99.9);
+  const odd = await checkDab(house, bea, exerciseId, { step: 3, wet: false, asTheRecipe: true }, shot);
+  expect(odd.notLearnt).toMatch(/lighter than the lightest paint/);
+  expect((await get()).mixes).toHaveLength(1);
 });
 
 test('wet counts as what it dries to', async () => {

@@ -20,6 +20,7 @@ interface Answer extends WalkStep {
   readonly wet: boolean;
   readonly nudge: Nudge;
   readonly verdict: DabVerdict;
+  readonly notLearnt: string | null;
 }
 
 const VERDICTS: Partial<Record<DabVerdict, string>> = {
@@ -118,6 +119,7 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
             <p>
               <strong>{sayNudge(told.nudge, { step: name, ...names, other: told.nudge.useFor === null ? null : (labels[told.nudge.useFor - 1] ?? null) })}</strong>
               {told.nudge.add === 'dark' && VERDICTS[told.verdict] && <span className="block">{VERDICTS[told.verdict]}</span>}
+              {told.notLearnt && <span className="block">{told.notLearnt}</span>}
               <span className="quiet block">
                 It is L* {told.lightness.toFixed(0)}
                 {told.wet ? ' once dry' : ''}, wanted {told.target.toFixed(0)}.

@@ -9,7 +9,7 @@ import type { MediumId } from '../exercise/media';
 import type { PaintId } from '../planning/paints';
 import { type DryShift, dryOf, fitDryShift, USUAL_SHIFT, type WetDryPair } from './dry-shift';
 import { type LoggedMix, readColour, sameMix } from './logged-mix';
-import { coveringLab, type Figures, figuresOf, isWhite, mixModel, type Palette, type PaintFigures, modelOf, type Parts } from './paint-model';
+import { coveringLab, type Figures, figuresOf, isWhite, mixModel, type Palette, type PaintFigures, modelOf, paletteOf, type Parts } from './paint-model';
 import { SURFACE_OF } from './surface';
 
 /** Standard deviations of paints in tubes about their catalogue figures. */
@@ -136,9 +136,9 @@ function posterior(at: Float64Array, n: number, evaluate: (by: Float64Array, out
  * design", 1995). Null where nothing can be gained.
  */
 export function mixToAskFor(ids: readonly PaintId[], mixes: readonly LoggedMix[], wanted: readonly Parts[], candidates: readonly Parts[], medium: MediumId, start: Figures = {}): Parts | null {
+  const palette = paletteOf(ids, fitPaints(ids, mixes, medium, start).figures);
+  // A reading that comes out as foretold moves no figure: it only makes them surer.
   const unsure = (more: readonly Parts[]): number => {
-    const known = fitPaints(ids, mixes, medium, start);
-    const palette: Palette = new Map(ids.map((id) => [id, modelOf(figuresOf(id, known.figures), isWhite(id))]));
     const asked = more.map((parts): LoggedMix => ({ parts, lightness: coveringLab(mixModel(palette, parts), SURFACE_OF[medium])[0], a: null, b: null, wet: false, noise: 1 }));
     const { uncertaintyOf } = fitPaints(ids, [...mixes, ...asked], medium, start);
     return wanted.reduce((sum, parts) => sum + uncertaintyOf(parts) ** 2, 0);

@@ -145,6 +145,15 @@ test('yellow with black turns to green before it is painted; a red hardly turns'
   expect(Math.max(...turn('cadmium red', 'cadmium-red').map(Math.abs))).toBeLessThan(20);
 });
 
+test('where the runs meet, the pure colour is mixed for both', () => {
+  const recipe = recipeOf(defaultTerms('monochrome-scale'));
+  const pure = recipe?.steps.find((s) => s.shares['burnt-sienna'] === 1);
+  expect(pure?.millilitres).toBeCloseTo(recipe?.tubes['burnt-sienna'] ?? 0, 9);
+  const takers = [...(recipe?.steps ?? []), ...(recipe?.onTheWay ?? [])].filter((s) => s.mix.some((m) => 'step' in m.source && m.source.step === pure?.step));
+  expect(takers.some((s) => (s.shares['titanium-white'] ?? 0) > 0)).toBe(true);
+  expect(takers.some((s) => (s.shares['ivory-black'] ?? 0) > 0)).toBe(true);
+});
+
 test('greys with white in them are cooler than both their ends', () => {
   const steps = recipeOf(defaultTerms('scale'))?.steps ?? [];
   const ends = [steps[0]?.lab ?? [0, 0, 0], steps.at(-1)?.lab ?? [0, 0, 0]] as const;

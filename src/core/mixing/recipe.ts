@@ -154,7 +154,8 @@ export function recipeFor(palette: Palette, wish: RecipeWish, surface: SurfaceId
         lab: linearRgbToLab(rgb),
         mix,
         shares: { [run.light]: 1 - puddle.darkShare, [run.dark]: puddle.darkShare },
-        millilitres: amounts.puddles.get(puddle.step) ?? 0,
+        // Both runs take from the pure colour where they meet.
+        millilitres: (found.get(at)?.millilitres ?? 0) + (amounts.puddles.get(puddle.step) ?? 0),
         washBefore: washes.includes(puddle.step),
         coats: coatsToCover(model, wish.film, wish.ground, surface),
         lighterToOneDark: lighter ? leftForOneDark(lighter, puddle) : null,
