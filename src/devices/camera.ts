@@ -5,6 +5,7 @@
  */
 import sharp from 'sharp';
 import { linearToSrgb } from '@/core/colour/srgb';
+import { blurInPlace } from './camera-blur';
 import type { CameraCondition, Shot } from './camera-conditions';
 import { irradiance } from './light';
 import { project } from './optics';
@@ -31,80 +32,6 @@ function toneCurve({ contrast, lift, gamma }: Shot['curve']): (level: number) =>
     const shaped = v + contrast * 0.6 * (s - v);
     return 255 * (shaped + lift * 0.25 * shaped * (1 - shaped) ** 3);
   };
-}
-
-/** Box blur thrice, along rows then columns, in place: close to a Gaussian of that sigma. */
-function blurInPlace(plane: Float32Array, width: number, height: number, sigma: number): void {
-  if (sigma < 0.3) return;
-  const radius = Math.round((Math.sqrt(4 * sigma * sigma + 1) - 1) / 2);
-  if (radius <= 1) {
-    // Twice a narrow kernel of half the variance: its three taps would not hold a wider one.
-    smallBlur(plane, width, height, sigma / Math.SQRT2);
-    smallBlur(plane, width, height, sigma / Math.SQRT2);
-    return;
-  }
-  for (let pass = 0; pass < 3; pass++) {
-    boxRows(plane, width, height, radius);
-    boxColumns(plane, width, height, radius);
-  }
-}
-
-function boxRows(plane: Float32Array, width: number, height: number, radius: number): void {
-  const line = new Float32Array(width);
-  for (let y = 0; y < height; y++) {
-    line.set(plane.subarray(y * width, (y + 1) * width));
-    let sum = 0;
-    for (let i = -radius; i <= radius; i++) sum += line[Math.min(width - 1, Math.max(0, i))] as number;
-    for (let x = 0; x < width; x++) {
-      plane[y * width + x] = sum / (2 * radius + 1);
-      sum += (line[Math.min(width - 1, x + radius + 1)] as number) - (line[Math.max(0, x - radius)] as number);
-    }
-  }
-}
-
-/** Running sums of whole rows, so that memory is read in order. */
-function boxColumns(plane: Float32Array, width: number, height: number, radius: number): void {
-  const source = plane.slice();
-  const sums = new Float64Array(width);
-  const row = (y: number) => Math.min(height - 1, Math.max(0, y)) * width;
-  for (let k = -radius; k <= radius; k++) {
-    const from = row(k);
-    for (let x = 0; x < width; x++) sums[x] = (sums[x] as number) + (source[from + x] as number);
-  }
-  for (let y = 0; y < height; y++) {
-    const enter = row(y + radius + 1);
-    const leave = row(y - radius);
-    for (let x = 0; x < width; x++) {
-      plane[y * width + x] = (sums[x] as number) / (2 * radius + 1);
-      sums[x] = (sums[x] as number) + (source[enter + x] as number) - (source[leave + x] as number);
-    }
-  }
-}
-
-function smallBlur(plane: Float32Array, width: number, height: number, sigma: number): void {
-  const side = Math.exp(-1 / (2 * sigma * sigma));
-  const w0 = 1 / (1 + 2 * side);
-  const w1 = side * w0;
-  for (let y = 0; y < height; y++) {
-    let left = plane[y * width] as number;
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      const here = plane[i] as number;
-      const right = plane[x + 1 < width ? i + 1 : i] as number;
-      plane[i] = w0 * here + w1 * (left + right);
-      left = here;
-    }
-  }
-  const above = new Float32Array(width);
-  above.set(plane.subarray(0, width));
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      const here = plane[i] as number;
-      const below = plane[y + 1 < height ? i + width : i] as number;
-      plane[i] = w0 * here + w1 * ((above[x] as number) + below);
-      above[x] = here;
-    }
 }
 
 /** Reflectance that each photo pixel looks at, one plane a channel: the sheet, or the table beside it. */

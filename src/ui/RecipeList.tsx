@@ -10,6 +10,7 @@ export function RecipeList({ lines, lightness }: { lines: readonly RecipeLine[];
           <span className="h-11 w-9 shrink-0" style={{ background: cssGrey(lightness.get(line.step) ?? 50) }} aria-hidden />
           <span>
             <strong>{line.name}</strong> = {line.mix}
+            {line.orFromLeft && <span className="quiet block">or {line.orFromLeft}</span>}
             <span className="quiet block">
               {line.amount}
               {line.washFirst && ' · wash the brush first'}

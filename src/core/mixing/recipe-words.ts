@@ -22,10 +22,20 @@ export function sayMix(recipe: Recipe, puddle: PuddleRecipe, labels: readonly st
 
 export const sayMillilitres = (ml: number): string => (ml < 0.095 ? `${ml.toFixed(2)} ml` : `${ml.toFixed(1)} ml`);
 
+/** "1 part ivory black to 43 parts of what is left of 5"; empty where that is no way. */
+export function sayFromLeft(recipe: Recipe, { fromLeft }: PuddleRecipe, labels: readonly string[]): string {
+  if (!fromLeft) return '';
+  const { of, parts: left, dark } = fromLeft;
+  const measured = left < 1 ? `${Number((1 / left).toFixed(1))} parts ${PAINTS[dark].name} to one part` : `1 part ${PAINTS[dark].name} to ${left < 10 ? Number(left.toFixed(1)) : Math.round(left)} parts`;
+  return `${measured} of what is left of ${puddleName(recipe, of, labels)}`;
+}
+
 export interface RecipeLine {
   readonly step: number;
   readonly name: string;
   readonly mix: string;
+  /** The other way to it; empty where there is none. */
+  readonly orFromLeft: string;
   readonly amount: string;
   readonly washFirst: boolean;
   readonly coats: number;
@@ -37,7 +47,7 @@ export function recipeLines(recipe: Recipe, labels: readonly string[]): RecipeLi
   return recipe.order.flatMap((step) => {
     const puddle = all.find((p) => p.step === step);
     return puddle
-      ? [{ step, name: puddleName(recipe, step, labels), mix: sayMix(recipe, puddle, labels), amount: sayMillilitres(puddle.millilitres), washFirst: puddle.washBefore, coats: puddle.coats }]
+      ? [{ step, name: puddleName(recipe, step, labels), mix: sayMix(recipe, puddle, labels), orFromLeft: puddle.mix.length > 1 ? sayFromLeft(recipe, puddle, labels) : '', amount: sayMillilitres(puddle.millilitres), washFirst: puddle.washBefore, coats: puddle.coats }]
       : [];
   });
 }

@@ -27,8 +27,8 @@ export interface PuddleRecipe {
   readonly washBefore: boolean;
   /** Coats until one more changes it by less than 1 L*. */
   readonly coats: number;
-  /** Parts of the next lighter puddle that one part of the dark paint makes into this one; null where that is no way. */
-  readonly lighterToOneDark: number | null;
+  /** The other way: one part of dark paint to so many parts of what is left of the next lighter puddle; null where that is no way. */
+  readonly fromLeft: { readonly of: number; readonly parts: number; readonly dark: PaintId } | null;
   /** Degrees by which its hue is turned from the pure colour; null where there is none to turn. */
   readonly hueTurn: number | null;
 }
@@ -147,6 +147,7 @@ export function recipeFor(palette: Palette, wish: RecipeWish, surface: SurfaceId
       const model = blend(light, dark, puddle.darkShare);
       const rgb = coveringRgb(model, surface);
       const lighter = tree.puddles[i - 1];
+      const toOneDark = lighter ? leftForOneDark(lighter, puddle) : null;
       const mix = puddle.from && puddle.parts ? puddle.from.map((s, side) => ({ source: source(s), parts: puddle.parts?.[side] ?? 0 })) : [{ source: { paint: puddle.darkShare === 0 ? run.light : run.dark }, parts: 1 }];
       found.set(at, {
         step: at,
@@ -158,7 +159,7 @@ export function recipeFor(palette: Palette, wish: RecipeWish, surface: SurfaceId
         millilitres: (found.get(at)?.millilitres ?? 0) + (amounts.puddles.get(puddle.step) ?? 0),
         washBefore: washes.includes(puddle.step),
         coats: coatsToCover(model, wish.film, wish.ground, surface),
-        lighterToOneDark: lighter ? leftForOneDark(lighter, puddle) : null,
+        fromLeft: toOneDark === null || !lighter ? null : { of: reading(run.from + lighter.step), parts: toOneDark, dark: run.dark },
         hueTurn: pureRgb ? hueTurn(pureRgb, rgb) : null,
       });
     });

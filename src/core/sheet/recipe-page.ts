@@ -38,7 +38,8 @@ export function drawRecipePage(terms: ExerciseTerms, words: ExerciseWords): Shee
       { kind: 'fill', box: boxMm(MARGIN_MM, y, 9, ROW_MM - 2), code: Math.round(linearToCode(lightnessToLuminance(lightness))) },
       { kind: 'outline', box: boxMm(MARGIN_MM, y, 9, ROW_MM - 2), code: 150, lineMm: 0.2 },
       text(line.name, MARGIN_MM + COLUMN.name, y + 5, 4, { weight: 'strong' }),
-      text(line.mix, MARGIN_MM + COLUMN.mix, y + 5, 3.6),
+      text(line.mix, MARGIN_MM + COLUMN.mix, y + 4, 3.6),
+      ...(line.orFromLeft ? [text(`or ${line.orFromLeft}`, MARGIN_MM + COLUMN.mix, y + 7.4, 2.6, { code: 70 })] : []),
       text(line.amount, MARGIN_MM + COLUMN.amount, y + 5, 3.6),
       text([line.washFirst && 'wash the brush first', line.coats > 1 && `${line.coats} coats`].filter(Boolean).join(', '), MARGIN_MM + COLUMN.note, y + 5, 3.2),
     );

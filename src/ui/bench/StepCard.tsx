@@ -7,7 +7,7 @@ import { type DryShift, wetOf } from '@/core/mixing/dry-shift';
 import { darkensBy } from '@/core/mixing/nudge';
 import { coveringRgb, filmRgb, mixModel, type PaintModel, type Palette } from '@/core/mixing/paint-model';
 import type { Recipe } from '@/core/mixing/recipe';
-import { puddleName, sayMillilitres, sayMix } from '@/core/mixing/recipe-words';
+import { sayFromLeft, sayMillilitres, sayMix } from '@/core/mixing/recipe-words';
 import { SURFACE_OF } from '@/core/mixing/surface';
 import { FILM_MM } from '@/core/planning/areas';
 import { PAINTS } from '@/core/planning/paints';
@@ -47,7 +47,6 @@ export function StepCard({ recipe, step, labels, palette, choice, shift, unsure 
   const shadesOfTwo = Object.keys(puddle.shares).length === 2;
   const [light, dark] = [palette.get(choice.light), palette.get(choice.dark)] as [PaintModel, PaintModel];
   const share = puddle.shares[choice.dark] ?? 0;
-  const lighter = step > 1 ? puddleName(recipe, step - 1, labels) : null;
   const rows: [string, string][] = [
     ['Mix', sayMix(recipe, puddle, labels)],
     ['Dries to', `L* ${puddle.lab[0].toFixed(1)}${unsure === null ? '' : ` ± ${(2 * unsure).toFixed(1)}`}, wanted ${puddle.target.toFixed(1)}`],
@@ -63,7 +62,8 @@ export function StepCard({ recipe, step, labels, palette, choice, shift, unsure 
   }
   if (choice.pure === null && shadesOfTwo && share < 1)
     rows.push(['A little more', `${LITTLE} part ${PAINTS[choice.dark].name} to 100 of it: ${darkensBy(share, LITTLE, light, dark, surface).toFixed(1)} L* darker`]);
-  if (lighter && puddle.lighterToOneDark !== null && choice.pure === null) rows.push(['From what is left', `1 part ${PAINTS[choice.dark].name} to ${puddle.lighterToOneDark < 20 ? puddle.lighterToOneDark.toFixed(1) : puddle.lighterToOneDark.toFixed(0)} parts of ${lighter}`]);
+  const fromLeft = sayFromLeft(recipe, puddle, labels);
+  if (fromLeft) rows.push(['Or', fromLeft]);
   return (
     <section className="panel" aria-label={`Puddle ${labels[step - 1] ?? step}`}>
       <div className="mb-2 flex h-16" aria-hidden>

@@ -54,7 +54,7 @@ test('a step out of reach is marked', () => {
 test('a puddle close up says how it is mixed, dries, covers and drifts', () => {
   const card = (more: Partial<BenchChoice> = {}, unsure: number | null = null, step = 5) =>
     renderToStaticMarkup(<StepCard recipe={recipe} step={step} labels={labels} palette={palette} choice={{ ...choice, ...more }} shift={USUAL_SHIFT.gouache} unsure={unsure} />);
-  for (const words of ['Puddle 5', 'Mix', 'Dries to', 'Wet it looks', 'Covers', 'white paper in 1 coat', 'A little more', 'From what is left']) expect(card()).toContain(words);
+  for (const words of ['Puddle 5', 'Mix', 'Dries to', 'Wet it looks', 'Covers', 'white paper in 1 coat', 'A little more', 'of what is left of 4']) expect(card()).toContain(words);
   expect(card()).not.toContain('±');
   expect(card({}, 0.8)).toContain('± 1.6');
   expect(card({ ground: 'warm' })).toMatch(/Laid thin<\/dt><dd>warmer over warm toned ground/);
