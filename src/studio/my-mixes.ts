@@ -1,5 +1,5 @@
 /** What a student sees of mixing: the recipe of an exercise in the class's paints, and their own walk to each step. */
-import { labelsOf } from './exercises';
+import type { Triple } from '@/core/colour/srgb';
 import { recipeOf, recipePaints } from '@/core/mixing/exercise-recipe';
 import { type RecipeLine, recipeLines, sayBeyond } from '@/core/mixing/recipe-words';
 import { PAINTS } from '@/core/planning/paints';
@@ -7,12 +7,13 @@ import { isStepped } from '@/core/exercise/terms';
 import { exerciseFor, type Student } from './actor';
 import { type DabCheck, walkOf } from './checks';
 import type { House } from './house';
+import { labelsOf } from './exercises';
 import { figuresFor } from './palettes';
 
 export interface MyMixes {
   readonly lines: readonly RecipeLine[];
-  /** L* that each puddle should dry to. */
-  readonly lightness: ReadonlyMap<number, number>;
+  /** What each puddle should dry to, L*a*b*. */
+  readonly colours: ReadonlyMap<number, Triple>;
   readonly beyond: string;
   /** Names of the light and dark paint, for what to add; null where dabs can't be checked. */
   readonly names: { readonly light: string; readonly dark: string } | null;
@@ -29,7 +30,7 @@ export async function myMixes(house: House, student: Student, exerciseId: string
   const labels = labelsOf(terms, own.numbering);
   return {
     lines: recipeLines(recipe, labels),
-    lightness: new Map([...recipe.steps, ...recipe.onTheWay].map((p) => [p.step, p.lab[0]])),
+    colours: new Map([...recipe.steps, ...recipe.onTheWay].map((p) => [p.step, p.lab])),
     beyond: sayBeyond(recipe, labels),
     names: isStepped(terms) ? { light: PAINTS[paints.light].name, dark: PAINTS[paints.dark].name } : null,
     walk: await walkOf(house, student, exerciseId),

@@ -1,13 +1,14 @@
 /** The recipe on the phone: what to mix, in order, the same numbers as on paper. */
 import type { RecipeLine } from '@/core/mixing/recipe-words';
-import { cssGrey } from './grey';
+import type { Triple } from '@/core/colour/srgb';
+import { cssLab } from './grey';
 
-export function RecipeList({ lines, lightness }: { lines: readonly RecipeLine[]; lightness: ReadonlyMap<number, number> }) {
+export function RecipeList({ lines, colours }: { lines: readonly RecipeLine[]; colours: ReadonlyMap<number, Triple> }) {
   return (
     <ol className="grid gap-px" aria-label="Mixes, in order">
       {lines.map((line) => (
         <li key={line.step} className="flex gap-3 border-t border-l80 py-2">
-          <span className="h-11 w-9 shrink-0" style={{ background: cssGrey(lightness.get(line.step) ?? 50) }} aria-hidden />
+          <span className="h-11 w-9 shrink-0" style={{ background: cssLab(colours.get(line.step) ?? [50, 0, 0]) }} aria-hidden />
           <span>
             <strong>{line.name}</strong> = {line.mix}
             {line.orFromLeft && <span className="quiet block">or {line.orFromLeft}</span>}

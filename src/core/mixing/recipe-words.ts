@@ -22,10 +22,18 @@ export function sayMix(recipe: Recipe, puddle: PuddleRecipe, labels: readonly st
 
 export const sayMillilitres = (ml: number): string => (ml < 0.095 ? `${ml.toFixed(2)} ml` : `${ml.toFixed(1)} ml`);
 
-/** "1 part ivory black to 43 parts of what is left of 5"; empty where that is no way. */
-export function sayFromLeft(recipe: Recipe, { fromLeft }: PuddleRecipe, labels: readonly string[]): string {
+/** More than this to one part can't be measured out. */
+const MOST_LEFT = 40;
+
+/**
+ * "1 part ivory black to 12 parts of what is left of 5"; empty where that is no way, where it can't be measured, or
+ * where the lighter puddle is mixed only later.
+ */
+export function sayFromLeft(recipe: Recipe, puddle: PuddleRecipe, labels: readonly string[]): string {
+  const { fromLeft } = puddle;
   if (!fromLeft) return '';
   const { of, parts: left, dark } = fromLeft;
+  if (left > MOST_LEFT || recipe.order.indexOf(of) > recipe.order.indexOf(puddle.step)) return '';
   const measured = left < 1 ? `${Number((1 / left).toFixed(1))} parts ${PAINTS[dark].name} to one part` : `1 part ${PAINTS[dark].name} to ${left < 10 ? Number(left.toFixed(1)) : Math.round(left)} parts`;
   return `${measured} of what is left of ${puddleName(recipe, of, labels)}`;
 }

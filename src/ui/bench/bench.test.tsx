@@ -54,7 +54,8 @@ test('a step out of reach is marked', () => {
 test('a puddle close up says how it is mixed, dries, covers and drifts', () => {
   const card = (more: Partial<BenchChoice> = {}, unsure: number | null = null, step = 5) =>
     renderToStaticMarkup(<StepCard recipe={recipe} step={step} labels={labels} palette={palette} choice={{ ...choice, ...more }} shift={USUAL_SHIFT.gouache} unsure={unsure} />);
-  for (const words of ['Puddle 5', 'Mix', 'Dries to', 'Wet it looks', 'Covers', 'white paper in 1 coat', 'A little more', 'of what is left of 4']) expect(card()).toContain(words);
+  for (const words of ['Puddle 5', 'Mix', 'Dries to', 'Wet it looks', 'Covers', 'white paper in 1 coat', 'A little more']) expect(card()).toContain(words);
+  expect(recipe.steps.map((s) => card({}, null, s.step)).join('')).toMatch(/1 part ivory black to [\d.]+ parts of what is left of \d/);
   expect(card()).not.toContain('±');
   expect(card({}, 0.8)).toContain('± 1.6');
   expect(card({ ground: 'warm' })).toMatch(/Laid thin<\/dt><dd>warmer over warm toned ground/);
@@ -120,7 +121,7 @@ test('what was learnt: what to mix next, what was off before and after, what doe
 
 test('on the phone the recipe reads in the order to mix, and a walk is told in words', () => {
   const lines = recipeLines(recipe, labels);
-  const list = renderToStaticMarkup(<RecipeList lines={lines} lightness={new Map(recipe.steps.map((s) => [s.step, s.lab[0]]))} />);
+  const list = renderToStaticMarkup(<RecipeList lines={lines} colours={new Map(recipe.steps.map((s) => [s.step, s.lab]))} />);
   expect([...list.matchAll(/<strong>(\d)<\/strong>/g)].map((m) => m[1])).toEqual(lines.map((l) => l.name));
   const walk = [12, 4, -0.4].map((off, i) => ({ id: String(i), step: 1, lightness: 90 + off, target: 90 }));
   const html = renderToStaticMarkup(<Walk checks={walk} name="1" />);

@@ -94,7 +94,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         {mixes && (
           <div className="mb-3">
             <h2 className="mb-1 text-18 font-semibold">The mixes</h2>
-            <RecipeList lines={mixes.lines} lightness={mixes.lightness} />
+            <RecipeList lines={mixes.lines} colours={mixes.colours} />
             {mixes.beyond && <p className="mt-2">{mixes.beyond}</p>}
           </div>
         )}
