@@ -57,7 +57,7 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await student.getByRole('heading', { name: 'The mixes' }).waitFor();
     await student.getByText(/titanium white, from the tube/).waitFor();
     await student.getByLabel('The dab of step').selectOption('5');
-    for (const [off, words] of [[8, /8 L\* too light for 5: ivory black/], [0, /Right for 5: leave it/]] as const) {
+    for (const [off, words] of [[8, /8 L\* too light for 5: .* of the puddle, then look/], [0, /Right for 5: leave it/]] as const) {
       await student.getByLabel('Photograph of the dab').setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 5, 60 + off) });
       await student.getByText(words).waitFor({ timeout: 30_000 });
     }

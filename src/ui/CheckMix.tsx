@@ -117,7 +117,7 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
               <span className="flex-1" style={{ background: cssGrey(told.target) }} />
             </span>
             <p>
-              <strong>{sayNudge(told.nudge, { step: name, ...names, other: told.nudge.useFor === null ? null : (labels[told.nudge.useFor - 1] ?? null) })}</strong>
+              <strong>{sayNudge(told.nudge, { step: name, ...names, other: told.nudge.useFor === null ? null : (labels[told.nudge.useFor - 1] ?? null), labels })}</strong>
               {told.nudge.add === 'dark' && VERDICTS[told.verdict] && <span className="block">{VERDICTS[told.verdict]}</span>}
               {told.notLearnt && <span className="block">{told.notLearnt}</span>}
               <span className="quiet block">

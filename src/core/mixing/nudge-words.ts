@@ -7,6 +7,8 @@ interface NudgeNames {
   readonly dark: string;
   /** The other step that the puddle will do for. */
   readonly other: string | null;
+  /** Names of all steps; numbers where there are none. */
+  readonly labels?: readonly string[];
 }
 
 const amount = (parts: number): string => {
@@ -15,11 +17,15 @@ const amount = (parts: number): string => {
   return `${Number((1 / parts).toFixed(1))} parts to one of the puddle`;
 };
 
-/** "4 L* too light for 5: one part ivory black to 15 of the puddle, then look." */
-export function sayNudge(nudge: Nudge, { step, light, dark, other }: NudgeNames): string {
+/** "4 L* too light for 5: ivory black, one part to 15 of the puddle, then look." Too little to measure, and it is so much of a darker puddle. */
+export function sayNudge(nudge: Nudge, { step, light, dark, other, labels = [] }: NudgeNames): string {
   if (nudge.add === null) return `Right for ${step}: leave it.`;
   const off = `${Math.abs(nudge.off).toFixed(0)} L* too ${nudge.off > 0 ? 'light' : 'dark'} for ${step}`;
   const instead = other === null ? '' : ` Or use it for ${other} as it is.`;
   if (nudge.toParts === null || !nudge.reachable) return `${off}: these paints don’t get there.${instead}`;
+  if (nudge.instead) {
+    const { step: of, toParts } = nudge.instead;
+    return `${off}: one part of ${labels[of - 1] ?? of} to ${Number(toParts.toFixed(1))} of the puddle, then look.${instead}`;
+  }
   return `${off}: ${nudge.add === 'dark' ? dark : light}, ${amount(nudge.toParts)}, then look.${instead}`;
 }

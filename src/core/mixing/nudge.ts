@@ -7,6 +7,8 @@ export interface Nudge {
   /** What to add: a part of it to so many of the puddle; null where it is right. */
   readonly add: 'light' | 'dark' | null;
   readonly toParts: number | null;
+  /** Where so little can't be measured: one part of another step's puddle to so many of this; null else. */
+  readonly instead: { readonly step: number; readonly toParts: number } | null;
   /** L* that is had less L* that is wanted; positive is too light. */
   readonly off: number;
   /** Another step (from 1) that the puddle will do for as it is. */
@@ -29,13 +31,25 @@ export function nudge(had: number, step: number, targets: readonly number[], lig
   const [now, then] = [shareFor(light, dark, had, surface), shareFor(light, dark, wanted, surface)];
   const other = targets.findIndex((t, i) => i !== step - 1 && Math.abs(had - t) <= RIGHT_WITHIN);
   const useFor = other < 0 || Math.abs(off) <= RIGHT_WITHIN ? null : other + 1;
-  if (Math.abs(off) <= RIGHT_WITHIN) return { add: null, toParts: null, off, useFor: null, reachable: true };
-  if (off > 0) {
-    const added = (then.share - now.share) / (1 - then.share);
-    return { add: 'dark', toParts: added > 0 && Number.isFinite(added) ? 1 / added : null, off, useFor, reachable: then.reachable };
-  }
-  const added = (now.share - then.share) / then.share;
-  return { add: 'light', toParts: added > 0 && Number.isFinite(added) ? 1 / added : null, off, useFor, reachable: then.reachable };
+  if (Math.abs(off) <= RIGHT_WITHIN) return { add: null, toParts: null, instead: null, off, useFor: null, reachable: true };
+  const end = off > 0 ? 1 : 0;
+  const toParts = partsTo(now.share, then.share, end);
+  const others = targets.map((t, i) => ({ step: i + 1, toParts: partsTo(now.share, then.share, shareFor(light, dark, t, surface).share) }));
+  const measured = others.filter((o): o is { step: number; toParts: number } => o.step !== step && o.toParts !== null && o.toParts >= 1 && o.toParts <= EASY);
+  // The nearest to the step that can be measured: a slip does least harm with it.
+  const instead = toParts !== null && toParts > MOST_PARTS_LEFT ? (measured.sort((a, b) => a.toParts - b.toParts)[0] ?? null) : null;
+  return { add: off > 0 ? 'dark' : 'light', toParts, instead, off, useFor, reachable: then.reachable };
+}
+
+/** More of the puddle than this to one part of a tube can't be measured. */
+const MOST_PARTS_LEFT = 40;
+/** So many parts of a puddle to one of another are easy. */
+const EASY = 12;
+
+/** Parts of a puddle to one part of something with share `added` of dark, to come from `now` to `wanted`; null where it leads nowhere. */
+function partsTo(now: number, wanted: number, added: number): number | null {
+  const parts = (added - wanted) / (wanted - now);
+  return parts > 0 && Number.isFinite(parts) ? parts : null;
 }
 
 /** L* by which `added` parts of the dark paint to a hundred of a puddle darken it. */

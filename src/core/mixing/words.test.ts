@@ -65,11 +65,13 @@ test('what the paints don’t reach is said once, with what they do', () => {
 
 test('a nudge says how far off, what to add, and when to use it elsewhere', () => {
   expect(sayNudge(at(60.3), names)).toBe('Right for 5: leave it.');
-  expect(sayNudge(at(64), names)).toMatch(/^4 L\* too light for 5: ivory black, one part to \d+ of the puddle, then look\.$/);
+  // So little black can't be measured: a part of the next darker puddle can.
+  expect(sayNudge(at(64), { ...names, labels })).toMatch(/^4 L\* too light for 5: one part of 4 to [\d.]+ of the puddle, then look\.$/);
+  expect(sayNudge(at(36, 8), { ...names, step: '8' })).toMatch(/^3 L\* too light for 8: ivory black, one part to [\d.]+ of the puddle, then look\.$/);
   expect(sayNudge(at(50), names)).toMatch(/^10 L\* too dark for 5: titanium white, (one part to [\d.]+|[\d.]+ parts to one) of the puddle, then look\.$/);
   expect(sayNudge(at(69, 5), { ...names, other: '4' })).toMatch(/ Or use it for 4 as it is\.$/);
-  expect(sayNudge({ add: 'dark', toParts: null, off: 5, useFor: null, reachable: false }, names)).toBe('5 L* too light for 5: these paints don’t get there.');
-  expect(sayNudge({ add: 'dark', toParts: 900, off: 2, useFor: null, reachable: true }, names)).toContain('ivory black, a touch, then look');
+  expect(sayNudge({ add: 'dark', instead: null, toParts: null, off: 5, useFor: null, reachable: false }, names)).toBe('5 L* too light for 5: these paints don’t get there.');
+  expect(sayNudge({ add: 'dark', instead: null, toParts: 900, off: 2, useFor: null, reachable: true }, names)).toContain('ivory black, a touch, then look');
 });
 
 test('following a nudge lands on the step', () => {
@@ -79,7 +81,11 @@ test('following a nudge lands on the step', () => {
       if (told.add === null || told.toParts === null) return;
       const share = shareOf(had);
       const after = told.add === 'dark' ? (share * told.toParts + 1) / (told.toParts + 1) : (share * told.toParts) / (told.toParts + 1);
-      expect(after).toBeCloseTo(shareOf(recipe.steps[step - 1]?.target ?? 0), 6);
+      const wanted = shareOf(recipe.steps[step - 1]?.target ?? 0);
+      expect(after).toBeCloseTo(wanted, 6);
+      if (!told.instead) return;
+      const { step: other, toParts } = told.instead;
+      expect((share * toParts + shareOf(recipe.steps[other - 1]?.target ?? 0)) / (toParts + 1)).toBeCloseTo(wanted, 6);
     }),
   );
 });

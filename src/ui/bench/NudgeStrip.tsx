@@ -66,7 +66,7 @@ export function NudgeStrip({ step, targets, labels, light, dark, models, surface
         />
       </div>
       <p className="mt-3 text-18" aria-live="polite">
-        {sayNudge(told, { step: name, light: PAINTS[light].name, dark: PAINTS[dark].name, other: told.useFor === null ? null : (labels[told.useFor - 1] ?? String(told.useFor)) })}
+        {sayNudge(told, { step: name, light: PAINTS[light].name, dark: PAINTS[dark].name, other: told.useFor === null ? null : (labels[told.useFor - 1] ?? String(told.useFor)), labels })}
       </p>
     </div>
   );
