@@ -1,10 +1,9 @@
 /** From what is wanted to what to mix: a lightness between two puddles, a colour from several paints. */
 import { ciede2000 } from '../colour/ciede2000';
-import { linearRgbToLab } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
 import { leastSquares } from '../fitting/least-squares';
 import type { PaintId } from '../planning/paints';
-import { coveringLab, coveringRgb, mixModel, type Palette, type PaintModel, type Parts } from './paint-model';
+import { coveringLab, mixModel, type Palette, type PaintModel, type Parts } from './paint-model';
 import type { SurfaceId } from './surface';
 
 /** A mix of two models, `share` (0 to 1) of the second by volume. */
@@ -89,10 +88,4 @@ export function reachColour(palette: Palette, wanted: Triple, surface: SurfaceId
     if (!best || off < best.off) best = { parts: partsOf(fit.parameters), lab, off };
   }
   return best as ReachedColour;
-}
-
-/** Lightest and darkest lightness that single paints of the palette reach. */
-export function reachOf(palette: Palette, surface: SurfaceId): { light: number; dark: number } {
-  const all = [...palette.values()].map((m) => linearRgbToLab(coveringRgb(m, surface))[0]);
-  return { light: Math.max(...all), dark: Math.min(...all) };
 }

@@ -6,6 +6,7 @@ import { mixModel, type Palette } from '@/core/mixing/paint-model';
 import type { SurfaceId } from '@/core/mixing/surface';
 import { type PaintId, PAINTS } from '@/core/planning/paints';
 import { cssGrey, cssLab } from '../grey';
+import { PaintSelect } from './PaintSelect';
 
 interface Props {
   readonly palette: Palette;
@@ -27,16 +28,7 @@ export function LayersPanel({ palette, surface, targets, labels, film }: Props) 
   return (
     <div>
       <div className="mb-3 flex items-end gap-4">
-        <label>
-          <span className="label">Glaze or stain of</span>
-          <select className="field" value={glaze} onChange={(e) => setGlaze(e.target.value as PaintId)}>
-            {ids.map((p) => (
-              <option key={p} value={p}>
-                {PAINTS[p].name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <PaintSelect label="Glaze or stain of" paints={ids} value={glaze} onChoose={setGlaze} />
         <label className="w-80">
           <span className="label">thinned 1 : {thinned}</span>
           <input type="range" className="w-full accent-ink" min={5} max={400} step={5} value={thinned} onChange={(e) => setThinned(Number(e.target.value))} />

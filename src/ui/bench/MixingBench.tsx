@@ -21,6 +21,7 @@ import { LayersPanel } from './LayersPanel';
 import { LearnPanel, type LoggedMixRow } from './LearnPanel';
 import { NudgeStrip } from './NudgeStrip';
 import { PaintPicker } from './PaintPicker';
+import { PaintSelect } from './PaintSelect';
 import { StepCard } from './StepCard';
 import { Trough } from './Trough';
 import { WaysPanel } from './WaysPanel';
@@ -158,41 +159,9 @@ export function MixingBench(props: Props) {
       <div className="grid gap-3 lg:grid-cols-[1fr_21rem]">
         <section className="panel p-3" aria-label="The set">
           <div className="mb-2 flex items-end gap-2 text-13">
-            <label>
-              Lightest
-              <select className="field" value={lightest} onChange={(e) => (setLight(e.target.value as PaintId), reset())}>
-                {paints.map((p) => (
-                  <option key={p} value={p}>
-                    {PAINTS[p].name}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <label>
-              Pure colour between
-              <select className="field" value={middle ?? ''} onChange={(e) => (setPure((e.target.value || null) as PaintId | null), reset())}>
-                <option value="">none: greys</option>
-                {paints
-                  .filter((p) => p !== lightest && p !== darkest)
-                  .map((p) => (
-                    <option key={p} value={p}>
-                      {PAINTS[p].name}
-                    </option>
-                  ))}
-              </select>
-            </label>
-            <label>
-              Darkest
-              <select className="field" value={darkest} onChange={(e) => (setDark(e.target.value as PaintId), reset())}>
-                {paints
-                  .filter((p) => p !== lightest)
-                  .map((p) => (
-                    <option key={p} value={p}>
-                      {PAINTS[p].name}
-                    </option>
-                  ))}
-              </select>
-            </label>
+            <PaintSelect label="Lightest" paints={paints} value={lightest} onChoose={(p) => (setLight(p), reset())} />
+            <PaintSelect label="Pure colour between" paints={paints.filter((p) => p !== lightest && p !== darkest)} value={middle} none="none: greys" onChoose={(p) => (setPure(p), reset())} />
+            <PaintSelect label="Darkest" paints={paints.filter((p) => p !== lightest)} value={darkest} onChoose={(p) => (setDark(p), reset())} />
             <label className="w-24 shrink-0">
               Steps: {steps}
               <input type="range" className="block h-10 w-full accent-ink" min={MIN_STEPS} max={MAX_STEPS} value={steps} onChange={(e) => (setSteps(Number(e.target.value)), reset())} />

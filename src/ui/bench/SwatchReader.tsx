@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { Swatch } from '@/core/formats/palette-gpl';
 import type { Parts } from '@/core/mixing/paint-model';
+import { SAME_COLOUR } from '@/core/mixing/reach';
 import { type PaintId, PAINTS } from '@/core/planning/paints';
 import { FileReaderButton } from '../FileReaderButton';
 
@@ -19,7 +20,7 @@ const percent = (parts: Parts): string =>
     .map(([id, n]) => `${(100 * n).toFixed(n < 0.1 ? 1 : 0)} % ${PAINTS[id].name}`)
     .join(', ');
 
-const word = (off: number): string => (off < 1.5 ? 'reached' : off < 5 ? 'near' : 'out of reach');
+const word = (off: number): string => (off < SAME_COLOUR ? 'reached' : off < 5 ? 'near' : 'out of reach');
 
 export function SwatchReader({ send }: { send: (text: string) => Promise<{ ok: true; value: Row[] } | { ok: false; say: string }> }) {
   const [rows, setRows] = useState<readonly Row[]>([]);

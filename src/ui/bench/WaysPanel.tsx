@@ -7,6 +7,7 @@ import type { SurfaceId } from '@/core/mixing/surface';
 import { darksOf, type Way, waysTo } from '@/core/mixing/ways';
 import { type PaintId, PAINTS } from '@/core/planning/paints';
 import { cssLab } from '../grey';
+import { PaintSelect } from './PaintSelect';
 
 const ROLES: Record<Way['role'], string> = { white: 'with white', 'lighter-neighbour': 'with a lighter neighbour', complement: 'with its complement', black: 'with black', earth: 'with an earth' };
 const shares = (share: number): string => (share < 0.005 ? 'none' : share < 0.5 ? `1 : ${Number(((1 - share) / share).toFixed(share > 0.2 ? 1 : 0))}` : `${Number((share / (1 - share)).toFixed(1))} : 1`);
@@ -26,16 +27,7 @@ export function WaysPanel({ palette, surface }: { palette: Palette; surface: Sur
           Ways to one value
         </h3>
         <div className="mb-2 flex items-end gap-3">
-          <label className="flex-1">
-            <span className="label">From</span>
-            <select className="field" value={start} onChange={(e) => setStart(e.target.value as PaintId)}>
-              {ids.map((p) => (
-                <option key={p} value={p}>
-                  {PAINTS[p].name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <PaintSelect label="From" paints={ids} value={start} onChoose={setStart} className="flex-1" />
           <label className="flex-1">
             <span className="label">
               to L* {wanted} (it is {from[0].toFixed(0)})
