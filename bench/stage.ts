@@ -14,6 +14,8 @@ import { sheetToPng } from '@/print/sheet-png';
 
 export interface PaintedSheet {
   readonly layout: ScaleLayout;
+  /** Before anything was painted. */
+  readonly blank: Surface;
   readonly surface: Surface;
   readonly truth: PainterTruth;
 }
@@ -23,7 +25,7 @@ const pngs = new Map<string, Buffer>();
 type Ids = Pick<ScaleSheetWords, 'exercise' | 'student'>;
 
 async function sheetPng(layout: ScaleLayout, dpi: number, ids: Ids): Promise<Buffer> {
-  const key = `${layout.steps}-${layout.paper}-${dpi}-${ids.exercise}-${ids.student}`;
+  const key = `${layout.steps}-${layout.paper}-${layout.chroma.length}-${dpi}-${ids.exercise}-${ids.student}`;
   let png = pngs.get(key);
   if (!png) {
     const labels = layout.cells.map((c) => String(c.index));
@@ -49,11 +51,12 @@ export async function paintedSheet(
   seed: number,
   printer: PrinterCondition = 'nominal',
   ids: Ids = { exercise: 'ex1', student: 'st1' },
+  hue = false,
 ): Promise<PaintedSheet> {
-  const layout = scaleLayout(steps, paper);
+  const layout = scaleLayout(steps, paper, { hue });
   const printed = await print(await sheetPng(layout, 300, ids), printer, seed);
   const { surface, truth } = paint(printed.surface, layout.cells, plan, seed);
-  return { layout, surface, truth };
+  return { layout, blank: printed.surface, surface, truth };
 }
 
 /** A sheet with nothing on it but test dabs; `dabs` are lightnesses by the dab's number. */
@@ -63,7 +66,7 @@ export async function sheetWithDabs(steps: number, paper: PaperId, dabs: Readonl
   const painted = layout.dabs.filter((d) => dabs.has(d.index));
   const lightness = painted.map((d) => dabs.get(d.index) ?? 50);
   const { surface, truth } = paint(printed.surface, painted.map((d, i) => ({ ...d, index: i + 1 })), { lightness, faults: [] }, seed);
-  return { layout, surface, truth };
+  return { layout, blank: printed.surface, surface, truth };
 }
 
 export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12, file?: FileOptions): Promise<Buffer> {

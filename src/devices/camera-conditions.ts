@@ -3,9 +3,24 @@
  * the picture is taken, before anything is read.
  */
 import type { Triple } from '@/core/colour/srgb';
-import { CASTS, type Lighting, sideLight } from './light';
+import { CASTS, type Lighting, sideLight, windowAndLamp } from './light';
 import { type Pose, randomPose } from './optics';
-import { chance } from './random';
+import { type Chance, chance } from './random';
+
+export interface Ripple {
+  /** Half the height from trough to crest, mm. */
+  readonly heightMm: number;
+  readonly lengthMm: number;
+  readonly phase: number;
+  /** Direction that the light comes from, and how flatly: its run along the sheet over its fall. */
+  readonly light: readonly [number, number];
+}
+
+export const PLAIN_SENSOR: Shot['sensor'] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
 
 export interface Shot {
   readonly width: number;
@@ -18,7 +33,15 @@ export interface Shot {
   readonly stray: number;
   readonly vignette: number;
   /** Strength (0 none) of the S-shaped contrast and of lifted shadows, and the display exponent. */
-  readonly curve: { readonly contrast: number; readonly lift: number; readonly gamma: number };
+  readonly curve: { readonly contrast: number; readonly lift: number; readonly gamma: number; readonly toe: number };
+  /** How the sensor mixes linear sRGB, row by row; each row adds up to 1. */
+  readonly sensor: readonly [Triple, Triple, Triple];
+  /** How far the camera evens out large light and dark parts: 0 not at all, 1 wholly. */
+  readonly localTone: number;
+  /** Ripples of a sheet that dried in waves; null where it lies flat. */
+  readonly ripple: Ripple | null;
+  /** Somebody's shadow over one side: where its edge runs, how soft it is, what share of light it takes. */
+  readonly shadow: { readonly atMm: readonly [number, number]; readonly angle: number; readonly softMm: number; readonly share: number } | null;
   readonly blurPx: number;
   readonly noise: number;
   readonly sharpen: number;
@@ -27,6 +50,11 @@ export interface Shot {
   /** How many sheets lie on the table: usually one. */
   readonly sheets: 0 | 1 | 2;
 }
+
+/** Strong tone curves under light that falls off two to one. */
+export const CURVES = ['curve-s', 'curve-lifted', 'curve-toe'] as const;
+/** Usable too, each with something of its own: lamps of two colours, a sensor whose primaries are not sRGB's. */
+export const SPECIAL = ['two-lamps', 'other-primaries'] as const;
 
 export const USABLE = ['studio', 'window', 'lamp', 'tilted', 'phone', 'haze'] as const;
 export const UNUSABLE = {
@@ -40,6 +68,10 @@ export const UNUSABLE = {
   far: 'low_resolution',
   'close-lamp': 'uneven_light',
   'two-sheets': 'two_sheets',
+  'local-tone': 'local_tone',
+  buckled: 'buckled',
+  'coloured-lamp': 'colour_cast',
+  shadow: 'uneven_light',
 } as const;
 
 /** Near to each fault, and still good to read. */
@@ -52,14 +84,21 @@ export const NEAR_MISSES = {
   slanted: 'tilt',
   small: 'low_resolution',
   'lamp-beside': 'uneven_light',
+  'evened-a-little': 'local_tone',
+  wavy: 'buckled',
+  'warm-bulb': 'colour_cast',
 } as const;
 
 export type UsableCondition = (typeof USABLE)[number];
 export type UnusableCondition = keyof typeof UNUSABLE;
 export type NearMiss = keyof typeof NEAR_MISSES;
-export type CameraCondition = UsableCondition | UnusableCondition | NearMiss;
+export type CurveCondition = (typeof CURVES)[number];
+export type SpecialCondition = (typeof SPECIAL)[number];
+export type CameraCondition = UsableCondition | CurveCondition | SpecialCondition | UnusableCondition | NearMiss;
 export const CAMERA_CONDITIONS: readonly CameraCondition[] = [
   ...USABLE,
+  ...CURVES,
+  ...SPECIAL,
   ...(Object.keys(NEAR_MISSES) as NearMiss[]),
   ...(Object.keys(UNUSABLE) as UnusableCondition[]),
 ];
@@ -68,6 +107,11 @@ export interface Stage {
   readonly widthMm: number;
   readonly heightMm: number;
   readonly cells: readonly { xMm: number; yMm: number; widthMm: number; heightMm: number }[];
+}
+
+function ripple(own: Chance, heightMm: number): Ripple {
+  const [angle, flat] = [own.between(0, 2 * Math.PI), own.between(0.5, 1)];
+  return { heightMm, lengthMm: own.between(80, 130), phase: own.between(0, 2 * Math.PI), light: [flat * Math.cos(angle), flat * Math.sin(angle)] };
 }
 
 /** A shot of a stage under a condition; `megapixels` 12 is a phone's. */
@@ -85,7 +129,11 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     exposure: own.between(0.7, 0.92),
     stray: own.between(0.002, 0.012),
     vignette: own.between(0.05, 0.2),
-    curve: { contrast: own.between(0, 0.35), lift: 0, gamma: own.between(0.95, 1.05) },
+    curve: { contrast: own.between(0, 0.35), lift: 0, gamma: own.between(0.95, 1.05), toe: 0 },
+    sensor: PLAIN_SENSOR,
+    localTone: 0,
+    ripple: null,
+    shadow: null,
     blurPx: own.between(0.7, 1.2),
     noise: own.between(0.008, 0.02),
     sharpen: own.between(0.2, 0.7),
@@ -105,7 +153,7 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     case 'phone':
       return {
         ...base,
-        curve: { contrast: own.between(0.35, 0.7), lift: own.between(0, 0.15), gamma: own.between(0.9, 1.1) },
+        curve: { contrast: own.between(0.35, 0.7), lift: own.between(0, 0.15), gamma: own.between(0.9, 1.1), toe: 0 },
         noise: own.between(0.02, 0.032),
         sharpen: own.between(0.7, 1.2),
         quality: own.whole(78, 86),
@@ -158,6 +206,49 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
       return { ...base, pose: { ...base.pose, fill: own.between(0.17, 0.22) } };
     case 'close-lamp':
       return { ...base, light: sideLight(own, stage, own.between(5, 7), cast, false) };
+    case 'curve-s':
+    case 'curve-lifted':
+    case 'curve-toe':
+      return {
+        ...base,
+        light: sideLight(own, stage, own.between(1.8, 2.1), cast, own.next() < 0.5),
+        curve: {
+          contrast: condition === 'curve-s' ? own.between(0.7, 1.1) : own.between(0, 0.3),
+          lift: condition === 'curve-lifted' ? own.between(0.3, 0.7) : 0,
+          toe: condition === 'curve-toe' ? own.between(0.3, 0.8) : 0,
+          gamma: own.between(0.92, 1.08),
+        },
+      };
+    case 'two-lamps':
+      return { ...base, light: windowAndLamp(own, stage, own.between(1.3, 1.7)) };
+    case 'other-primaries': {
+      // Filters overlap more or less than those of sRGB; a share of each neighbour goes over, or is taken off too much.
+      const mix = () => own.between(-0.18, 0.3);
+      const [rg, rb, gr, gb, br, bg] = [mix(), 0.3 * mix(), mix(), mix(), 0.3 * mix(), mix()];
+      return { ...base, sensor: [[1 - rg - rb, rg, rb], [gr, 1 - gr - gb, gb], [br, bg, 1 - br - bg]] };
+    }
+    case 'local-tone':
+      return { ...base, localTone: own.between(0.3, 0.5) };
+    case 'evened-a-little':
+      return { ...base, localTone: own.between(0.01, 0.02) };
+    case 'buckled':
+      return { ...base, ripple: ripple(own, own.between(4, 7)) };
+    case 'wavy':
+      return { ...base, ripple: ripple(own, own.between(0.2, 0.35)) };
+    case 'coloured-lamp':
+      return { ...base, light: sideLight(own, stage, own.between(1.1, 1.5), own.next() < 0.5 ? [1.6, 0.7, 0.06] : [0.1, 0.5, 1.7], true) };
+    case 'warm-bulb':
+      return { ...base, light: sideLight(own, stage, own.between(1.1, 1.5), [1.42, 1, 0.48], true) };
+    case 'shadow':
+      return {
+        ...base,
+        shadow: {
+          atMm: [stage.widthMm * own.between(0.35, 0.65), stage.heightMm * own.between(0.35, 0.65)],
+          angle: own.between(0, 2 * Math.PI),
+          softMm: own.between(3, 8),
+          share: own.between(0.35, 0.6),
+        },
+      };
     case 'two-sheets':
       return { ...base, sheets: 2, pose: { ...base.pose, tiltDegrees: own.between(0, 4), rollDegrees: 0 } };
   }

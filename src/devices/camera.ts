@@ -6,7 +6,7 @@
 import sharp from 'sharp';
 import { linearToSrgb } from '@/core/colour/srgb';
 import { blurInPlace } from './camera-blur';
-import type { CameraCondition, Shot } from './camera-conditions';
+import { type CameraCondition, PLAIN_SENSOR, type Shot } from './camera-conditions';
 import { irradiance } from './light';
 import { project } from './optics';
 import { chance, smoothNoise } from './random';
@@ -23,15 +23,74 @@ const GRID = 16;
 const STRIDE_BITS = 3;
 const STRIDE = 1 << STRIDE_BITS;
 
-/** Sensor level to code: a soft shoulder, an S about middle grey, lifted shadows, then sRGB. */
-function toneCurve({ contrast, lift, gamma }: Shot['curve']): (level: number) => number {
+/** Sensor level to code: sRGB, an S about middle grey, a toe that sinks the shadows, shadows lifted. */
+function toneCurve({ contrast, lift, gamma, toe }: Shot['curve']): (level: number) => number {
   return (level) => {
     const t = Math.min(1, Math.max(0, level));
     const v = linearToSrgb(t) ** gamma;
     const s = v * v * (3 - 2 * v);
-    const shaped = v + contrast * 0.6 * (s - v);
+    const curved = v + contrast * 0.6 * (s - v);
+    const shaped = toe > 0 ? (curved * curved) / (curved + 0.12 * toe * (1 - curved)) : curved;
     return 255 * (shaped + lift * 0.25 * shaped * (1 - shaped) ** 3);
   };
+}
+
+/** Ripples as a sheet that dried unevenly has them: along both ways, unequal. */
+function waves({ heightMm, lengthMm, phase }: NonNullable<Shot['ripple']>) {
+  const k1 = (2 * Math.PI) / lengthMm;
+  const k2 = (2 * Math.PI) / (1.37 * lengthMm);
+  return (x: number, y: number) => {
+    const [p, q] = [k1 * (y + 0.3 * x) + phase, k2 * (x - 0.2 * y) + 1.7 * phase];
+    const [dp, dq] = [0.7 * Math.cos(p) * k1, 0.5 * Math.cos(q) * k2];
+    return {
+      height: heightMm * (0.7 * Math.sin(p) + 0.5 * Math.sin(q)),
+      slopeX: heightMm * (0.3 * dp + dq),
+      slopeY: heightMm * (dp - 0.2 * dq),
+    };
+  };
+}
+
+/** What a sensor of other primaries makes of linear sRGB. */
+function senseWith(planes: readonly Float32Array[], sensor: Shot['sensor']): void {
+  if (sensor === PLAIN_SENSOR) return;
+  const [red, green, blue] = planes as [Float32Array, Float32Array, Float32Array];
+  for (let i = 0; i < red.length; i++) {
+    const [r, g, b] = [red[i] as number, green[i] as number, blue[i] as number];
+    sensor.forEach((row, c) => ((planes[c] as Float32Array)[i] = Math.max(0, row[0] * r + row[1] * g + row[2] * b)));
+  }
+}
+
+/** Block of pixels over which a camera that evens out light and dark takes its means. */
+const BLOCK = 32;
+
+/** Evens out large parts that are lighter or darker than the whole, as phones do to show more of a scene. */
+function evenOut(planes: readonly Float32Array[], width: number, height: number, strength: number): void {
+  if (strength === 0) return;
+  const [columns, rows] = [Math.ceil(width / BLOCK) + 1, Math.ceil(height / BLOCK) + 1];
+  const means = new Float32Array(columns * rows);
+  const counts = new Float32Array(columns * rows);
+  const green = planes[1] as Float32Array;
+  for (let y = 0; y < height; y += 2)
+    for (let x = 0; x < width; x += 2) {
+      const at = Math.floor(y / BLOCK) * columns + Math.floor(x / BLOCK);
+      means[at] = (means[at] as number) + Math.log(0.02 + (green[y * width + x] as number));
+      counts[at] = (counts[at] as number) + 1;
+    }
+  for (let i = 0; i < means.length; i++) means[i] = (counts[i] as number) > 0 ? (means[i] as number) / (counts[i] as number) : 0;
+  for (let r = 0; r < rows; r++) means[r * columns + columns - 1] = means[r * columns + columns - 2] as number;
+  for (let c = 0; c < columns; c++) means[(rows - 1) * columns + c] = means[(rows - 2) * columns + c] as number;
+  blurInPlace(means, columns, rows, width / BLOCK / 12);
+  const middle = means.reduce((s, v) => s + v, 0) / means.length;
+  for (let y = 0; y < height; y++) {
+    const [r0, fy] = [Math.floor(y / BLOCK), (y % BLOCK) / BLOCK];
+    for (let x = 0; x < width; x++) {
+      const [c0, fx] = [Math.floor(x / BLOCK), (x % BLOCK) / BLOCK];
+      const at = r0 * columns + c0;
+      const local = (1 - fy) * ((1 - fx) * (means[at] as number) + fx * (means[at + 1] as number)) + fy * ((1 - fx) * (means[at + columns] as number) + fx * (means[at + columns + 1] as number));
+      const gain = Math.exp(-strength * (local - middle));
+      for (const plane of planes) plane[y * width + x] = (plane[y * width + x] as number) * gain;
+    }
+  }
 }
 
 /** Reflectance that each photo pixel looks at, one plane a channel: the sheet, or the table beside it. */
@@ -42,6 +101,9 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
   const twice = shot.sheets === 2;
   const place = twice ? { widthMm: 2 * stage.widthMm + 20, heightMm: stage.heightMm } : stage;
   const projection = project(shot.pose, { width, height }, place);
+  const { eye } = projection;
+  const wave = shot.ripple ? waves(shot.ripple) : null;
+  const [lightX, lightY] = shot.ripple?.light ?? [0, 0];
   const planes = [0, 1, 2].map(() => new Float32Array(width * height));
   const [red, green, blue] = planes as [Float32Array, Float32Array, Float32Array];
   const d = sheet.data;
@@ -59,7 +121,7 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
       const k = x >> STRIDE_BITS;
       const along = (x & (STRIDE - 1)) / STRIDE;
       let xMm = (knotX[k] as number) + along * ((knotX[k + 1] as number) - (knotX[k] as number));
-      const yMm = (knotY[k] as number) + along * ((knotY[k + 1] as number) - (knotY[k] as number));
+      let yMm = (knotY[k] as number) + along * ((knotY[k + 1] as number) - (knotY[k] as number));
       if (twice && xMm > stage.widthMm + 10) xMm -= stage.widthMm + 20;
       if (shot.sheets === 0 || xMm < 0 || xMm >= stage.widthMm || yMm < 0 || yMm >= stage.heightMm) {
         const band = Math.floor(x / (width / 5)) % 2 === 0 ? 1 : 0.8;
@@ -69,6 +131,13 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
         blue[i] = 0.12 * wood;
         continue;
       }
+      let shade = 1;
+      if (wave) {
+        const { height: z, slopeX, slopeY } = wave(xMm, yMm);
+        xMm += ((eye[0] - xMm) * z) / eye[2];
+        yMm += ((eye[1] - yMm) * z) / eye[2];
+        shade = Math.max(0.05, 1 - slopeX * lightX - slopeY * lightY);
+      }
       const u = xMm * perMm - 0.5;
       const v = yMm * perMm - 0.5;
       const x0 = Math.min(sheet.width - 2, Math.max(0, Math.floor(u)));
@@ -77,13 +146,20 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
       const ay = Math.min(1, Math.max(0, v - y0));
       const p = (y0 * sheet.width + x0) * 3;
       const q = p + sheet.width * 3;
-      const [a, b, c, e] = [(1 - ax) * (1 - ay), ax * (1 - ay), (1 - ax) * ay, ax * ay];
+      const [a, b, c, e] = [shade * (1 - ax) * (1 - ay), shade * ax * (1 - ay), shade * (1 - ax) * ay, shade * ax * ay];
       red[i] = a * (d[p] as number) + b * (d[p + 3] as number) + c * (d[q] as number) + e * (d[q + 3] as number);
       green[i] = a * (d[p + 1] as number) + b * (d[p + 4] as number) + c * (d[q + 1] as number) + e * (d[q + 4] as number);
       blue[i] = a * (d[p + 2] as number) + b * (d[p + 5] as number) + c * (d[q + 2] as number) + e * (d[q + 5] as number);
     }
   }
   return planes;
+}
+
+/** Share of the light that a shadow leaves at a place. */
+function shadowAt({ shadow }: Shot, xMm: number, yMm: number): number {
+  if (!shadow) return 1;
+  const inside = (xMm - shadow.atMm[0]) * Math.cos(shadow.angle) + (yMm - shadow.atMm[1]) * Math.sin(shadow.angle);
+  return 1 - shadow.share / (1 + Math.exp(-inside / (0.3 * shadow.softMm)));
 }
 
 /** Light times exposure, and glare, per channel on a coarse grid; everything there is smooth. */
@@ -100,7 +176,7 @@ function coarseLight(shot: Shot, stage: { widthMm: number; heightMm: number }) {
       const [x, y] = projection.toMm(c * GRID, r * GRID);
       const e = irradiance(shot.light, x, y);
       const r2 = ((c * GRID - shot.width / 2) ** 2 + (r * GRID - shot.height / 2) ** 2) / half ** 2;
-      const fall = 1 - shot.vignette * r2;
+      const fall = (1 - shot.vignette * r2) * shadowAt(shot, x, y);
       const onSheet = x >= 0 && y >= 0 && x <= stage.widthMm && y <= stage.heightMm;
       for (let k = 0; k < 3; k++) {
         const level = (e[k] ?? 0) * fall;
@@ -190,9 +266,11 @@ export function expose(
   const normals = Float32Array.from({ length: 65536 }, () => grain.gauss());
   const tableSeed = grain.whole(1, 1e9);
   const reflectance = trace(shot, surface, stage, tableSeed);
+  senseWith(reflectance, shot.sensor);
+  for (let c = 0; c < 3; c++) illuminate(reflectance[c] as Float32Array, shot, gain[c] as Float32Array, glare, columns);
+  evenOut(reflectance, width, height, shot.localTone);
   for (let c = 0; c < 3; c++) {
     const plane = reflectance[c] as Float32Array;
-    illuminate(plane, shot, gain[c] as Float32Array, glare, columns);
     blurInPlace(plane, width, height, shot.blurPx);
     develop(plane, shot.noise, table, normals, grain.whole(0, 65535));
     sharpen(plane, width, height, shot.sharpen, codes, c);

@@ -41,6 +41,19 @@ export const CASTS = {
   tungsten: [1.32, 1, 0.62],
 } as const satisfies Record<string, Triple>;
 
+/** Daylight from one side and a warm lamp from the other: the cast turns over the sheet. */
+export function windowAndLamp(own: Chance, sheet: { widthMm: number; heightMm: number }, ratio: number): Lighting {
+  const window = sideLight(own, sheet, ratio, CASTS.window, true);
+  const middle = [sheet.widthMm / 2, sheet.heightMm / 2] as const;
+  const across = window.lamps.map(({ at }): Triple => [2 * middle[0] - at[0], 2 * middle[1] - at[1], at[2]]);
+  const share = own.between(0.35, 0.7);
+  const lamp = CASTS.tungsten.map((c) => c * share) as unknown as Triple;
+  return {
+    lamps: [...window.lamps, ...across.map((at) => ({ at, colour: lamp }))],
+    ambient: window.ambient,
+  };
+}
+
 /**
  * One lamp (or a window, a row of lamps) to one side, moved so near that the light over the sheet
  * falls off by `ratio` from its brightest to its darkest place.

@@ -1,4 +1,5 @@
 /** Where the simulated camera stands and what its lens does: pixels back to places on the table. */
+import type { Triple } from '@/core/colour/srgb';
 import type { Chance } from './random';
 
 export interface Pose {
@@ -19,6 +20,8 @@ export interface Pose {
 export interface Projection {
   /** Millimetres on the sheet's plane for a pixel position. */
   toMm(x: number, y: number): readonly [number, number];
+  /** Where the lens is: over which place of the sheet's plane, and how high, mm. */
+  readonly eye: Triple;
 }
 
 type M3 = number[];
@@ -68,6 +71,11 @@ export function project(
     const intrinsic: M3 = [pose.focal, 0, frame.width / 2, 0, pose.focal, frame.height / 2, 0, 0, 1];
     return mul(intrinsic, mul(extrinsic, fromCorner));
   };
+  const eyeAt = (distance: number): Triple => {
+    const t = [((centre[0] - frame.width / 2) * distance) / pose.focal, ((centre[1] - frame.height / 2) * distance) / pose.focal, distance];
+    const along = (column: number) => -[0, 1, 2].reduce((s, r) => s + (turn[3 * r + column] ?? 0) * (t[r] ?? 0), 0);
+    return [along(0) + sheet.widthMm / 2, along(1) + sheet.heightMm / 2, Math.abs(along(2))];
+  };
   const spread = (m: M3): number => {
     const xs: number[] = [];
     const ys: number[] = [];
@@ -91,6 +99,7 @@ export function project(
   const half = Math.hypot(frame.width, frame.height) / 2;
   const [k1, k2] = pose.lens;
   return {
+    eye: eyeAt(far),
     toMm(px, py) {
       const dx = (px - frame.width / 2) / half;
       const dy = (py - frame.height / 2) / half;

@@ -1,5 +1,6 @@
-/** The simulated reading instrument: the lightness of a patch in the middle of a printed surface, with its own small error. */
+/** The simulated reading instrument: the colour of a patch in the middle of a printed surface, with its own small error. */
 import { linearRgbToLab } from '@/core/colour/lab';
+import type { Triple } from '@/core/colour/srgb';
 import { chance } from './random';
 import type { Surface } from './reflectance';
 
@@ -10,12 +11,13 @@ export interface PatchMm {
   readonly heightMm: number;
 }
 
-/** Standard deviation of one reading, L*. */
+/** Standard deviation of one reading, in L*, a* and b* alike. */
 const READING_NOISE = 0.15;
 /** The instrument looks at this share of a patch each way. */
 const WINDOW = 0.4;
 
-export function readLightness(surface: Surface, patches: readonly PatchMm[], seed: number): number[] {
+/** L*a*b* of each patch. */
+export function readColours(surface: Surface, patches: readonly PatchMm[], seed: number): Triple[] {
   const own = chance(seed).fork('reader');
   const perMm = surface.dpi / 25.4;
   const { data, width } = surface.reflectance;
@@ -28,6 +30,12 @@ export function readLightness(surface: Surface, patches: readonly PatchMm[], see
     let n = 0;
     for (let y = y0; y < y1; y++)
       for (let x = x0; x < x1; x++, n++) for (let c = 0; c < 3; c++) sum[c] = (sum[c] ?? 0) + (data[(y * width + x) * 3 + c] ?? 0);
-    return linearRgbToLab([sum[0] / n, sum[1] / n, sum[2] / n])[0] + READING_NOISE * own.gauss();
+    const [l, a, b] = linearRgbToLab([sum[0] / n, sum[1] / n, sum[2] / n]);
+    return [l + READING_NOISE * own.gauss(), a + READING_NOISE * own.gauss(), b + READING_NOISE * own.gauss()];
   });
+}
+
+/** L* of each patch. */
+export function readLightness(surface: Surface, patches: readonly PatchMm[], seed: number): number[] {
+  return readColours(surface, patches, seed).map((lab) => lab[0]);
 }

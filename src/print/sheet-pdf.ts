@@ -32,7 +32,7 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
   switch (mark.kind) {
     case 'fill': {
       const { xMm, yMm, widthMm, heightMm } = mark.box;
-      doc.rect(xMm * p, yMm * p, widthMm * p, heightMm * p).fill(grey(mark.code));
+      doc.rect(xMm * p, yMm * p, widthMm * p, heightMm * p).fill(typeof mark.code === 'number' ? grey(mark.code) : [...mark.code]);
       return;
     }
     case 'outline': {

@@ -1,4 +1,4 @@
-/** A sheet as 8-bit grey PNG at a resolution, for printers that take pictures and for the simulated one. */
+/** A sheet as 8-bit PNG at a resolution, for printers that take pictures and for the simulated one. */
 import sharp from 'sharp';
 import type { SheetDrawing } from '@/core/sheet/drawing';
 import { sheetToSvg } from './sheet-svg';
@@ -13,9 +13,10 @@ export async function sheetToPng(sheet: SheetDrawing, dpi: number): Promise<Buff
   const width = Math.round((sheet.widthMm / 25.4) * dpi);
   const height = Math.round((sheet.heightMm / 25.4) * dpi);
   const svg = sheetToSvg(sheet).replace(/width="[\d.]+mm" height="[\d.]+mm"/, `width="${width}" height="${height}" preserveAspectRatio="none"`);
+  const inColour = sheet.marks.some((m) => m.kind === 'fill' && typeof m.code !== 'number');
   return sharp(Buffer.from(svg), { limitInputPixels: 60_000_000 })
     .flatten({ background: '#fff' })
-    .toColourspace('b-w')
+    .toColourspace(inColour ? 'srgb' : 'b-w')
     .withMetadata({ density: dpi })
     .png()
     .toBuffer();

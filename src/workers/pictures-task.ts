@@ -1,12 +1,12 @@
 /** Pictures of a hand-in to look at: the photograph upright and small, the strip straightened in true greys. */
 import sharp, { type Sharp } from 'sharp';
 import type { ExerciseTerms } from '@/core/exercise/terms';
-import { calibrate, reflectances } from '@/core/capture/calibrate';
+import { calibrate, reflectances, sheetCard } from '@/core/capture/calibrate';
+import { nominalProfile } from '@/core/capture/card-profile';
 import { locateSheet } from '@/core/capture/locate';
 import { sampleBox } from '@/core/capture/sample';
 import { linearToCode } from '@/core/colour/srgb';
 import type { Orientation, Photo } from '@/core/raster/photo';
-import { NOMINAL_CARD } from '@/core/sheet/card';
 import { type BoxMm, boxMm } from '@/core/sheet/paper';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import type { SheetLayout } from '@/core/sheet/layout';
@@ -45,7 +45,7 @@ async function straightStrip(photo: Photo, terms: ExerciseTerms): Promise<Uint8A
   const located = locateSheet(cv, photo);
   if (located.kind !== 'located') return null;
   const layout = exerciseLayout({ ...terms, paper: located.frame.paper });
-  const { calibration } = calibrate(photo, located.plane, layout, NOMINAL_CARD);
+  const { calibration } = calibrate(photo, sheetCard(located.plane, layout), nominalProfile(layout));
   if (!calibration) return null;
   const samples = sampleBox(photo, located.plane, stripBox(layout), STRIP_STEP_MM);
   const linear = reflectances(calibration, samples);

@@ -1,14 +1,18 @@
-/** From camera codes to reflectance on one located sheet: the tone fit of each channel, and how sure it is. */
-import { luminanceToLightness } from '../colour/lab';
+/** From camera codes to reflectance on one located print: the tone fit of each channel, and how sure it is. */
+import { labToLinearRgb } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
 import { blankPlaces } from '../sheet/blank';
-import { cardLightness, cardLuminance, type CardEnds } from '../sheet/card';
-import { boxMm, grow } from '../sheet/paper';
+import type { ChromaPatchMm } from '../sheet/chroma';
+import type { PatchMm } from '../sheet/frame';
 import type { SheetLayout } from '../sheet/layout';
+import { type BoxMm, boxMm, grow } from '../sheet/paper';
+import type { CardProfile } from './card-profile';
+import { applyMatrix, type ColourMatrix, fitColourMatrix, inverseMatrix, SAME_PRIMARIES } from './colour-matrix';
+import type { LeftOutPatch } from './leave-out';
 import type { Plane } from './plane';
 import { meanCodes, sampleBox, type SheetSamples } from './sample';
-import { exposureOfCode, fitTone, logLight, type ToneCurve, type ToneSample } from './tone';
+import { exposureOfCode, fitTone, type LightModel, logLight, reflectanceAt, type ToneCurve, type ToneFit, type ToneSample } from './tone';
 
 /** One blank place of paper as the photograph shows it. */
 export interface WhitePlace {
@@ -20,11 +24,30 @@ export interface WhitePlace {
   readonly residual: number | null;
 }
 
+/** The print that a photograph is calibrated by, where it lies. */
+export interface CardInPhoto {
+  readonly plane: Plane;
+  /** What x and y of the light run over from -1 to 1. */
+  readonly extent: BoxMm;
+  readonly patches: readonly PatchMm[];
+  readonly chroma: readonly ChromaPatchMm[];
+  readonly blanks: readonly BoxMm[];
+  readonly model: LightModel;
+  /** ln of light known from a second photograph, by place in mm; null where there is none. */
+  readonly knownLight: ((xMm: number, yMm: number) => number) | null;
+}
+
 export interface Calibration {
   readonly plane: Plane;
-  readonly layout: SheetLayout;
-  readonly card: CardEnds;
+  readonly extent: BoxMm;
+  readonly patches: readonly PatchMm[];
+  readonly profile: CardProfile;
   readonly curves: readonly [ToneCurve, ToneCurve, ToneCurve];
+  /** The camera's primaries to sRGB; null where they are taken to be the same. */
+  readonly matrix: ColourMatrix | null;
+  readonly knownLight: CardInPhoto['knownLight'];
+  /** Gain and offset on relative luminance that place what was read between two named ends; null where white is known. */
+  readonly anchor: { readonly gain: number; readonly offset: number } | null;
   readonly whites: readonly WhitePlace[];
   /** Half-width of a 95 % interval from the fit alone, L*, for a lightness. */
   fitHalfWidth(lightness: number): number;
@@ -32,8 +55,12 @@ export interface Calibration {
 
 const CLIPPED_SHARE = 0.02;
 
-function position(layout: SheetLayout, xMm: number, yMm: number): readonly [number, number] {
-  return [(2 * xMm) / layout.widthMm - 1, (2 * yMm) / layout.heightMm - 1];
+export function sheetCard(plane: Plane, layout: SheetLayout, knownLight: CardInPhoto['knownLight'] = null): CardInPhoto {
+  return { plane, extent: boxMm(0, 0, layout.widthMm, layout.heightMm), patches: layout.patches, chroma: layout.chroma, blanks: blankPlaces(layout), model: 'sheet', knownLight };
+}
+
+function position(extent: BoxMm, xMm: number, yMm: number): readonly [number, number] {
+  return [(2 * (xMm - extent.xMm)) / extent.widthMm - 1, (2 * (yMm - extent.yMm)) / extent.heightMm - 1];
 }
 
 interface CardSample {
@@ -41,112 +68,139 @@ interface CardSample {
   readonly yMm: number;
   readonly codes: Triple;
   readonly clipped: number;
-  readonly reflectance: number;
+  /** What is known of it, linear sRGB. */
+  readonly known: Triple;
   readonly patch: number;
 }
 
-function cardSamples(photo: Photo, plane: Plane, layout: SheetLayout, card: CardEnds): CardSample[] {
-  const samples: CardSample[] = [];
-  const paper = cardLuminance(255, card);
-  for (const box of blankPlaces(layout)) {
-    const mean = meanCodes(sampleBox(photo, plane, box, 0.4));
-    if (mean)
-      samples.push({
-        xMm: box.xMm + box.widthMm / 2,
-        yMm: box.yMm + box.heightMm / 2,
-        ...mean,
-        reflectance: paper,
-        patch: 0,
-      });
-  }
-  layout.patches.forEach((patch, i) => {
-    const inner = grow(patch, -1.2);
-    for (let part = 0; part < 3; part++) {
-      const third = boxMm(inner.xMm + (part * inner.widthMm) / 3, inner.yMm, inner.widthMm / 3, inner.heightMm);
-      const mean = meanCodes(sampleBox(photo, plane, third, 0.5));
-      if (mean)
-        samples.push({
-          xMm: third.xMm + third.widthMm / 2,
-          yMm: third.yMm + third.heightMm / 2,
-          ...mean,
-          reflectance: cardLuminance(patch.code, card),
-          patch: i + 1,
-        });
-    }
-  });
-  return samples;
+/** Patches are read in this many parts along their longer side, so that light may vary over one. */
+const PARTS = 3;
+
+function partsOf(box: BoxMm): BoxMm[] {
+  const inner = grow(box, -1.2);
+  return Array.from({ length: PARTS }, (_, k) => boxMm(inner.xMm + (k * inner.widthMm) / PARTS, inner.yMm, inner.widthMm / PARTS, inner.heightMm));
 }
 
-/** Fits the sheet, or null when so much of the card is clipped or outside that nothing can be fitted. */
-export function calibrate(
-  photo: Photo,
-  plane: Plane,
-  layout: SheetLayout,
-  card: CardEnds,
-): { calibration: Calibration | null; whites: readonly WhitePlace[] } {
-  const samples = cardSamples(photo, plane, layout, card);
-  const usable = samples.filter((s) => s.clipped <= CLIPPED_SHARE);
-  const bare = samples.filter((s) => s.patch === 0);
-  const seen = (residualOf: (s: CardSample) => number | null): WhitePlace[] =>
-    bare.map(({ xMm, yMm, codes, clipped }, i) => ({ xMm, yMm, codes, clipped, residual: residualOf(bare[i] as CardSample) }));
-  if (usable.length < 40 || !usable.some((s) => s.patch === 0)) return { calibration: null, whites: seen(() => null) };
+function cardSamples(photo: Photo, card: CardInPhoto, profile: CardProfile): CardSample[] {
+  const at = (box: BoxMm, stepMm: number, known: Triple, patch: number): CardSample[] => {
+    const mean = meanCodes(sampleBox(photo, card.plane, box, stepMm));
+    return mean ? [{ xMm: box.xMm + box.widthMm / 2, yMm: box.yMm + box.heightMm / 2, ...mean, known, patch }] : [];
+  };
+  const paper = labToLinearRgb(profile.paper);
+  return [
+    ...card.blanks.flatMap((box) => at(box, 0.4, paper, 0)),
+    ...card.patches.flatMap((patch, i) => {
+      const known = labToLinearRgb(profile.greys[i] as Triple);
+      return partsOf(patch).flatMap((part) => at(part, 0.5, known, i + 1));
+    }),
+  ];
+}
+
+interface Fitted {
+  readonly fits: readonly [ToneFit, ToneFit, ToneFit];
+  readonly curves: Calibration['curves'];
+}
+
+/** Fits the three channels; `primaries` turn what is known into what this camera's channels see. */
+function fitChannels(card: CardInPhoto, samples: readonly CardSample[], primaries: ColourMatrix): Fitted {
+  const seen = samples.map((s) => applyMatrix(primaries, s.known));
   const channel = (c: 0 | 1 | 2): ToneSample[] =>
-    usable.map((s) => {
-      const [x, y] = position(layout, s.xMm, s.yMm);
-      return { x, y, code: s.codes[c], reflectance: s.reflectance, patch: s.patch };
+    samples.map((s, i) => {
+      const [x, y] = position(card.extent, s.xMm, s.yMm);
+      return { x, y, code: s.codes[c], reflectance: (seen[i] as Triple)[c], patch: s.patch, knownLight: card.knownLight?.(s.xMm, s.yMm) ?? 0 };
     });
-  const green = fitTone(channel(1));
-  const curves = [fitTone(channel(0), green).curve, green.curve, fitTone(channel(2), green).curve] as const;
-  const residuals = new Map(usable.map((s, i) => [s, green.residuals[i] as number]));
-  const whites = seen((s) => residuals.get(s) ?? null);
-  const fitHalfWidth = (lightness: number): number => {
-    let weight = 0;
-    let sum = 0;
-    for (const p of green.leftOut) {
-      const w = Math.exp(-(((p.lightness - lightness) / 15) ** 2)) + 1e-6;
+  const green = fitTone(channel(1), undefined, card.model);
+  const [red, blue] = [fitTone(channel(0), green, card.model), fitTone(channel(2), green, card.model)];
+  return { fits: [red, green, blue], curves: [red.curve, green.curve, blue.curve] };
+}
+
+/** What the camera saw of each coloured patch, linear, in its own primaries; null where it is clipped or outside. */
+function seenColours(photo: Photo, card: CardInPhoto, curves: Calibration['curves']): (Triple | null)[] {
+  return card.chroma.map((patch) => {
+    const mean = meanCodes(sampleBox(photo, card.plane, grow(patch, -1.5), 0.5));
+    if (!mean || mean.clipped > CLIPPED_SHARE) return null;
+    const [xMm, yMm] = [patch.xMm + patch.widthMm / 2, patch.yMm + patch.heightMm / 2];
+    const [x, y] = position(card.extent, xMm, yMm);
+    const dim = Math.exp(-(card.knownLight?.(xMm, yMm) ?? 0));
+    return [0, 1, 2].map((c) => reflectanceAt(curves[c] as ToneCurve, mean.codes[c] as number, x, y) * dim) as unknown as Triple;
+  });
+}
+
+const LEAST_COLOURS = 8;
+
+/** The camera's primaries, where the profile knows enough coloured patches; else null. */
+function primariesOf(photo: Photo, card: CardInPhoto, profile: CardProfile, curves: Calibration['curves']): ColourMatrix | null {
+  if (profile.basis === 'nominal' || !profile.chroma) return null;
+  const known = profile.chroma;
+  const pairs = seenColours(photo, card, curves).flatMap((seen, i) => (seen && known[i] ? [{ seen, known: labToLinearRgb(known[i]) }] : []));
+  if (pairs.length < LEAST_COLOURS) return null;
+  return fitColourMatrix(pairs.map((p) => p.seen), pairs.map((p) => p.known));
+}
+
+/** Patches this near (L*) tell how sure a reading is. */
+const NEAR = 15;
+/**
+ * A reading is surer than a patch that is left out, which the fit must reach without its nearest neighbour; and it is
+ * never surer than the light between the places where it is known. Both were chosen so that 95 of 100 simulated
+ * readings lie in their interval.
+ */
+const OF_LEFT_OUT = 0.45;
+const FLOOR = 0.08;
+
+/** Half-width from how far each patch is from what the rest of the card makes of it. */
+function halfWidthFrom(leftOut: readonly LeftOutPatch[]): (lightness: number) => number {
+  return (lightness) => {
+    let [weight, sum] = [0, 0];
+    for (const p of leftOut) {
+      const w = Math.exp(-(((p.lightness - lightness) / NEAR) ** 2)) + 1e-6;
       weight += w;
       sum += w * p.error * p.error;
     }
-    return 2 * Math.sqrt(sum / weight + 0.15 ** 2);
+    return 2 * Math.sqrt(OF_LEFT_OUT ** 2 * (sum / weight) + FLOOR ** 2);
   };
-  return { calibration: { plane, layout, card, curves, whites, fitHalfWidth }, whites };
+}
+
+/** Fits the card, or null when so much of it is clipped or outside that nothing can be fitted. */
+export function calibrate(photo: Photo, card: CardInPhoto, profile: CardProfile): { calibration: Calibration | null; whites: readonly WhitePlace[] } {
+  const samples = cardSamples(photo, card, profile);
+  const usable = samples.filter((s) => s.clipped <= CLIPPED_SHARE);
+  const bare = samples.filter((s) => s.patch === 0);
+  const seen = (residualOf: (s: CardSample) => number | null): WhitePlace[] =>
+    bare.map((s) => ({ xMm: s.xMm, yMm: s.yMm, codes: s.codes, clipped: s.clipped, residual: residualOf(s) }));
+  if (usable.length < 40 || !usable.some((s) => s.patch === 0)) return { calibration: null, whites: seen(() => null) };
+  let fitted = fitChannels(card, usable, SAME_PRIMARIES);
+  let matrix = primariesOf(photo, card, profile, fitted.curves);
+  if (matrix) {
+    // Paper and greys are a little tinted, and a camera of other primaries sees their tint in its own way.
+    fitted = fitChannels(card, usable, inverseMatrix(matrix));
+    matrix = primariesOf(photo, card, profile, fitted.curves);
+  }
+  const green = fitted.fits[1];
+  const residuals = new Map(usable.map((s, i) => [s, green.residuals[i] as number]));
+  const whites = seen((s) => residuals.get(s) ?? null);
+  const { plane, extent, patches, knownLight } = card;
+  return { calibration: { plane, extent, patches, profile, curves: fitted.curves, matrix, knownLight, anchor: null, whites, fitHalfWidth: halfWidthFrom(green.leftOut) }, whites };
 }
 
 /** Linear RGB reflectance (three a place, not clamped) of samples of the sheet. */
 export function reflectances(calibration: Calibration, s: SheetSamples): Float32Array {
-  const out = new Float32Array(s.columns * s.rows * 3);
+  const { extent, knownLight, matrix, anchor } = calibration;
+  const n = s.columns * s.rows;
+  const out = new Float32Array(n * 3);
+  const known = knownLight ? Float32Array.from({ length: n }, (_, i) => knownLight(s.xMm + ((i % s.columns) + 0.5) * s.stepXMm, s.yMm + (Math.floor(i / s.columns) + 0.5) * s.stepYMm)) : null;
   calibration.curves.forEach((curve, c) => {
     for (let r = 0; r < s.rows; r++) {
       for (let k = 0; k < s.columns; k++) {
-        const i = (r * s.columns + k) * 3 + c;
-        const [x, y] = position(calibration.layout, s.xMm + (k + 0.5) * s.stepXMm, s.yMm + (r + 0.5) * s.stepYMm);
-        out[i] = (exposureOfCode(curve, s.codes[i] as number) - curve.stray) * Math.exp(-logLight(curve.light, x, y));
+        const i = r * s.columns + k;
+        const [x, y] = position(extent, s.xMm + (k + 0.5) * s.stepXMm, s.yMm + (r + 0.5) * s.stepYMm);
+        out[i * 3 + c] = (exposureOfCode(curve, s.codes[i * 3 + c] as number) - curve.stray) * Math.exp(-logLight(curve.light, x, y) - (known ? (known[i] as number) : 0));
       }
     }
   });
+  if (matrix)
+    for (let i = 0; i < n; i++) out.set(applyMatrix(matrix, [out[3 * i] as number, out[3 * i + 1] as number, out[3 * i + 2] as number]), 3 * i);
+  if (anchor) for (let i = 0; i < out.length; i++) out[i] = anchor.gain * ((out[i] as number) - anchor.offset);
   return out;
-}
-
-/**
- * Half-widths (L*) of how far real prints lie from the nominal card, 95 % of printers; linear between
- * these lightnesses, constant outside.
- */
-const PRINTERS: readonly (readonly [lightness: number, halfWidth: number])[] = [
-  [16, 9],
-  [30, 5],
-  [50, 3],
-  [95, 3],
-];
-
-export function printerHalfWidth(lightness: number): number {
-  const first = PRINTERS[0] as readonly [number, number];
-  if (lightness <= first[0]) return first[1];
-  for (let i = 1; i < PRINTERS.length; i++) {
-    const [l0, w0] = PRINTERS[i - 1] as readonly [number, number];
-    const [l1, w1] = PRINTERS[i] as readonly [number, number];
-    if (lightness <= l1) return w0 + ((w1 - w0) * (lightness - l0)) / (l1 - l0);
-  }
-  return (PRINTERS.at(-1) as readonly [number, number])[1];
 }
 
 /** How far (L*) past the last patch a reading may lie before it is called extrapolated. */
@@ -160,16 +214,16 @@ export interface Sureness {
   readonly extrapolated: boolean;
 }
 
-/** How sure a reading of the given lightness is, with a nominal card. */
+/** How sure a reading of the given lightness is. */
 export function surenessOf(calibration: Calibration, lightness: number): Sureness {
-  const darkest = cardLightness(0, calibration.card);
-  const lightest = cardLightness(255, calibration.card);
-  const beyond = Math.max(darkest - lightness, lightness - lightest, 0);
+  const { profile } = calibration;
+  const known = [profile.paper, ...profile.greys].map((lab) => lab[0]);
+  const beyond = Math.max(Math.min(...known) - lightness, lightness - Math.max(...known), 0);
   const extrapolated = beyond > EXTRAPOLATION_MARGIN;
   const fit = calibration.fitHalfWidth(lightness);
   const outside = extrapolated ? 0.3 * beyond : 0;
   const own = Math.hypot(fit, outside);
-  return { whole: Math.hypot(own, printerHalfWidth(lightness)), own, extrapolated };
+  return { whole: Math.hypot(own, profile.halfWidth(lightness)), own, extrapolated };
 }
 
 /** Largest over smallest light on the bare paper (green), a fiftieth left out at each end. */
@@ -188,5 +242,5 @@ export function unexplainedLight(calibration: Calibration): number {
 
 /** Bare paper of the card, L*. */
 export function paperLightness(calibration: Calibration): number {
-  return luminanceToLightness(cardLuminance(255, calibration.card));
+  return calibration.profile.paper[0];
 }

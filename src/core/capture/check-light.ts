@@ -1,4 +1,5 @@
 /** Gate checks of exposure and light on a located sheet. */
+import { LINEAR_OF_CODE } from '../colour/srgb';
 import { type Calibration, lightRatio, unexplainedLight, type WhitePlace } from './calibrate';
 import { GATE, type CaptureIssue, issue } from './gate';
 
@@ -21,15 +22,33 @@ export function checkExposure(whites: readonly WhitePlace[]): CaptureIssue[] {
 /** The paper may depart this much (L*) from smooth light; more is a shadow's edge, which no fit can undo. */
 const SHADOW_EDGE = 2.5;
 
-/** Evenness of the light. */
-export function checkLight(calibration: Calibration): CaptureIssue[] {
+/** With the light known from a second photograph it may fall off as much further. */
+const MORE_WITH_FLAT = 2;
+
+/** How much stronger the light is in its strongest than in its weakest colour, from bare paper. */
+function castOf({ curves, whites }: Calibration): number {
+  const levels = curves.map((_, c) => Math.max(1e-4, median(whites.map((w) => LINEAR_OF_CODE[Math.round(w.codes[c] as number)] ?? 0))));
+  return Math.max(...levels) / Math.min(...levels);
+}
+
+/** Evenness and colour of the light, a camera that tones parts in its own way, a sheet that is not flat. */
+export function checkLight(calibration: Calibration, unevenMm: number): CaptureIssue[] {
+  if (unevenMm > GATE.buckled.limit)
+    return [issue('buckled', unevenMm, 'The sheet lies in waves: let it dry, press it flat under a board or tape its corners down, and take it once more.')];
+  const cast = castOf(calibration);
+  if (cast > GATE.colour_cast.limit)
+    return [issue('colour_cast', cast, 'The light is so strongly coloured that greys can’t be told: go to a window or switch to a white lamp.')];
   const ratio = lightRatio(calibration);
-  if (ratio > GATE.uneven_light.limit)
+  if (ratio > GATE.uneven_light.limit * (calibration.knownLight ? MORE_WITH_FLAT : 1))
     return [
       issue('uneven_light', ratio, 'One side of the sheet gets far more light than the other: move the lamp away, or turn the sheet so that the light comes evenly.'),
     ];
   const shadow = unexplainedLight(calibration);
   if (shadow > SHADOW_EDGE)
     return [{ ...issue('uneven_light', shadow, 'A shadow falls on the sheet: step aside, or turn the sheet, until the paper is evenly lit.'), limit: SHADOW_EDGE }];
+  // One tone curve serves all greys of the card, wherever they lie, unless the camera toned parts of the picture each in its own way.
+  const torn = Math.max(...[50, 65, 80].map((l) => calibration.fitHalfWidth(l)));
+  if (torn > GATE.local_tone.limit)
+    return [issue('local_tone', torn, 'The camera toned parts of the picture differently: switch off its scene and contrast effects, and take it once more.')];
   return [];
 }

@@ -25,16 +25,18 @@ test('exposure is judged from bare paper: too dark, whites lost, or fine', () =>
 });
 
 /** A calibration whose green channel reads light straight off the code. */
-function lit(levels: readonly number[], residual = 0): Calibration {
+function lit(levels: readonly number[], residual = 0, torn = 0.3): Calibration {
   const curve = { table: Float64Array.from({ length: 256 }, (_, c) => c / 255), light: new Array<number>(9).fill(0), stray: 0, darkLightRatio: 1 };
-  return { curves: [curve, curve, curve], whites: levels.map((l) => white(l * 255, 0, residual)) } as unknown as Calibration;
+  return { curves: [curve, curve, curve], whites: levels.map((l) => white(l * 255, 0, residual)), knownLight: null, fitHalfWidth: () => torn } as unknown as Calibration;
 }
 
 test('light that falls off too far, and the edge of a shadow, are told apart', () => {
   const ramp = (low: number) => Array.from({ length: 100 }, (_, i) => low + ((0.9 - low) * i) / 99);
-  expect(checkLight(lit(ramp(0.45)))).toEqual([]);
-  expect(checkLight(lit(ramp(0.2)))).toMatchObject([{ code: 'uneven_light', limit: GATE.uneven_light.limit }]);
-  expect(checkLight(lit(ramp(0.6), 4))[0]?.say).toMatch(/A shadow falls on the sheet/);
+  expect(checkLight(lit(ramp(0.45)), 0.1)).toEqual([]);
+  expect(checkLight(lit(ramp(0.2)), 0.1)).toMatchObject([{ code: 'uneven_light', limit: GATE.uneven_light.limit }]);
+  expect(checkLight(lit(ramp(0.6), 4), 0.1)[0]?.say).toMatch(/A shadow falls on the sheet/);
+  expect(checkLight(lit(ramp(0.6), 0.2, GATE.local_tone.limit + 0.1), 0.1).map((i) => i.code)).toEqual(['local_tone']);
+  expect(checkLight(lit(ramp(0.6)), GATE.buckled.limit + 0.1).map((i) => i.code)).toEqual(['buckled']);
 });
 
 const photo = (at: (x: number, y: number) => number) => {

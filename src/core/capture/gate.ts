@@ -29,6 +29,9 @@ export const GATE = {
   too_dark: { limit: 85, unit: 'median code of bare paper', refuses: true },
   tilt: { limit: 32, unit: 'degrees', refuses: true },
   uneven_light: { limit: 3.2, unit: 'brightest over darkest light', refuses: true },
+  local_tone: { limit: 1.2, unit: 'L* that equal greys differ in different places', refuses: true },
+  colour_cast: { limit: 6, unit: 'strongest over weakest colour of the light', refuses: true },
+  buckled: { limit: 0.45, unit: 'mm that print is off a flat sheet', refuses: true },
   low_resolution: { limit: 4, unit: 'pixels a millimetre', refuses: true },
   outside_card: { limit: 0, unit: 'steps beyond the printed greys', refuses: false },
 } as const satisfies Record<string, Rule>;

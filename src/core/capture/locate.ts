@@ -6,6 +6,7 @@ import { PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
 import { findMarkers, type FoundMarker } from '../vision/markers';
 import type { OpenCv } from '../vision/opencv';
 import { boxProbes, findEdge, type FoundEdge } from './edges';
+import { straighten, unevenness } from './ripple';
 import { type Correspondence, type Plane, planeFromPoints, refinePlane } from './plane';
 
 /** Long sides at which markers are looked for; the later ones only if the first finds too few. */
@@ -16,6 +17,8 @@ export interface Located {
   readonly frame: SheetFrame;
   readonly plane: Plane;
   readonly edges: readonly FoundEdge[];
+  /** How far (mm) nine edges in ten are from the plane before its ripple was straightened. */
+  readonly unevenMm: number;
 }
 
 export interface NotLocated {
@@ -40,7 +43,7 @@ function paperOf(markers: readonly FoundMarker[]): PaperId | null {
 
 const OURS = new Set<number>(PAPER_IDS.flatMap((p) => [...PAPERS[p].markerIds]));
 
-function refine(photo: Photo, start: Plane, frame: SheetFrame): { plane: Plane; edges: FoundEdge[] } {
+function refine(photo: Photo, start: Plane, frame: SheetFrame): Pick<Located, 'plane' | 'edges' | 'unevenMm'> {
   const markerProbes = frame.markers.flatMap((m) =>
     boxProbes({ xMm: m.xMm, yMm: m.yMm, widthMm: m.sizeMm, heightMm: m.sizeMm }, 6, 2),
   );
@@ -53,7 +56,9 @@ function refine(photo: Photo, start: Plane, frame: SheetFrame): { plane: Plane; 
   let plane = refinePlane(start, find(start, markerProbes, 1.2), false);
   plane = refinePlane(plane, find(plane, everything, 1.4), true);
   plane = refinePlane(plane, find(plane, everything, 0.8), true);
-  return { plane, edges: find(plane, markerProbes, 2) };
+  const last = find(plane, everything, 1.4);
+  const straight = straighten(plane, last, frame.widthMm, frame.heightMm);
+  return { plane: straight, edges: find(straight, markerProbes, 2), unevenMm: unevenness(plane, last) };
 }
 
 /** Locates a worksheet. Two of one marker, or markers of both papers, mean two sheets. */

@@ -1,14 +1,15 @@
 /** Opens the photograph of a sheet: finds it, reads its code, fits its greys; or says why it can't be used. */
 import type { Photo } from '../raster/photo';
-import { type CardEnds, NOMINAL_CARD } from '../sheet/card';
 import type { SheetLayout } from '../sheet/layout';
 import type { PaperId } from '../sheet/paper';
 import { parseSheetTag, type SheetTag } from '../sheet/qr';
 import type { OpenCv } from '../vision/opencv';
-import { calibrate, type Calibration } from './calibrate';
+import { calibrate, type Calibration, type CardInPhoto, sheetCard } from './calibrate';
+import { type CardReadings, nominalProfile, readProfile } from './card-profile';
 import { checkExposure, checkLight } from './check-light';
 import { checkGeometry, explainNotLocated } from './check-photo';
 import { type CaptureIssue, issue, refuses } from './gate';
+import { lightOfBlank } from './flat-light';
 import { type Located, locateSheet } from './locate';
 import { type GreyPicture, qrCrop } from './qr-crop';
 
@@ -24,12 +25,25 @@ export interface Expected {
   readonly student: string | null;
 }
 
+/** The photograph of the blank sheet can't be used; `message` says why and what to do. */
+export class BadFlat extends Error {
+  override readonly name = 'BadFlat';
+}
+
+export interface KnownCard {
+  readonly basis: 'measured' | 'carried';
+  readonly readings: CardReadings;
+}
+
 export interface SheetRequest<L extends SheetLayout> {
   readonly layoutOn: (paper: PaperId) => L;
   readonly expected: Expected;
   /** What else contradicts the sheet that is expected, by its code. */
   readonly check: (tag: SheetTag) => CaptureIssue | null;
-  readonly card?: CardEnds;
+  /** What is known of the print; left out, it is taken to be nominal. */
+  readonly card?: KnownCard;
+  /** The same sheet blank, photographed in the same light. */
+  readonly flat?: Photo;
   readonly onFound?: () => void;
 }
 
@@ -50,6 +64,15 @@ function checkTag<L extends SheetLayout>(text: string, { expected, check }: Shee
   return null;
 }
 
+/** Throws BadFlat where the blank photograph shows no sheet of the same paper. */
+function blankLight(flat: Photo, layout: SheetLayout, cv: OpenCv): CardInPhoto['knownLight'] {
+  const located = locateSheet(cv, flat);
+  const light = located.kind === 'located' && located.frame.paper === layout.paper ? lightOfBlank(flat, located.plane, layout) : null;
+  if (!light) throw new BadFlat('No blank sheet of the same paper was found in the second photograph: take it from the same place with nothing painted on the sheet.');
+  return light;
+}
+
+/** Throws WrongCard where the readings are of another card, and BadFlat where the blank photograph can't be used. */
 export async function openSheet<L extends SheetLayout>(photo: Photo, request: SheetRequest<L>, tools: SheetTools): Promise<OpenedSheet<L>> {
   const located = locateSheet(tools.cv, photo);
   if (located.kind !== 'located') return { kind: 'refused', issues: explainNotLocated(photo, located), located: null, tag: null };
@@ -61,12 +84,14 @@ export async function openSheet<L extends SheetLayout>(photo: Photo, request: Sh
   const issues = checkGeometry(plane, frame, located.edges);
 
   request.onFound?.();
-  const { calibration, whites } = calibrate(photo, plane, layout, request.card ?? NOMINAL_CARD);
+  const profile = request.card ? readProfile(layout, request.card.readings, request.card.basis) : nominalProfile(layout);
+  const knownLight = request.flat ? blankLight(request.flat, layout, tools.cv) : null;
+  const { calibration, whites } = calibrate(photo, sheetCard(plane, layout, knownLight), profile);
   issues.push(...checkExposure(whites));
   if (!calibration) {
     if (!refuses(issues)) issues.push(issue('clipped', 1, 'The greys of the sheet are lost in the light: tap on the paper to darken the picture.'));
     return { kind: 'refused', issues, located, tag };
   }
-  issues.push(...checkLight(calibration));
+  issues.push(...checkLight(calibration, located.unevenMm));
   return { kind: 'open', located, layout, tag, calibration, issues };
 }

@@ -5,6 +5,7 @@
  */
 import { Matrix, solve } from 'ml-matrix';
 import { leastSquares } from '../fitting/least-squares';
+import type { Ripple } from './ripple';
 
 export interface Point {
   readonly x: number;
@@ -18,6 +19,8 @@ export interface Plane {
   readonly h: readonly number[];
   /** Radial terms over the half diagonal of the photograph. */
   readonly lens: readonly [number, number];
+  /** What a sheet that is not flat adds; none of a flat one. */
+  readonly ripple?: Ripple;
 }
 
 /** Photo position of a place on the sheet. */
@@ -30,7 +33,22 @@ export function toPhoto(plane: Plane, xMm: number, yMm: number): Point {
   const dy = ((h[3] as number) * xMm + (h[4] as number) * yMm + (h[5] as number)) / w - cy;
   const r2 = (dx * dx + dy * dy) / (cx * cx + cy * cy);
   const s = 1 + plane.lens[0] * r2 + plane.lens[1] * r2 * r2;
-  return { x: cx + dx * s, y: cy + dy * s };
+  const x = cx + dx * s;
+  const y = cy + dy * s;
+  return plane.ripple ? displaced(plane.ripple, xMm, yMm, x, y) : { x, y };
+}
+
+function displaced({ stepMm, columns, rows, dx, dy }: Ripple, xMm: number, yMm: number, x: number, y: number): Point {
+  const u = Math.min(columns - 1.001, Math.max(0, xMm / stepMm));
+  const v = Math.min(rows - 1.001, Math.max(0, yMm / stepMm));
+  const c = Math.floor(u);
+  const r = Math.floor(v);
+  const fx = u - c;
+  const fy = v - r;
+  const i = r * columns + c;
+  const mix = (d: Float32Array) =>
+    (1 - fy) * ((1 - fx) * (d[i] as number) + fx * (d[i + 1] as number)) + fy * ((1 - fx) * (d[i + columns] as number) + fx * (d[i + columns + 1] as number));
+  return { x: x + mix(dx), y: y + mix(dy) };
 }
 
 /** The four partial derivatives, pixels a millimetre: x by x, x by y, y by x, y by y. */

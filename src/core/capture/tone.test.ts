@@ -14,13 +14,13 @@ function card(): ToneSample[] {
   const white = lightnessToLuminance(95);
   for (let i = 0; i < 100; i++) {
     const [x, y] = [-1 + (2 * (i % 10)) / 9, -1 + (2 * Math.floor(i / 10)) / 9];
-    samples.push({ x, y, code: codeOf(white, x), reflectance: white, patch: 0 });
+    samples.push({ x, y, code: codeOf(white, x), reflectance: white, patch: 0, knownLight: 0 });
   }
   for (let i = 0; i < 20; i++) {
     const up = i < 10;
     const reflectance = lightnessToLuminance(16 + 7.9 * (up ? i : 19 - i));
     const x = -0.8 + (1.6 * (i % 10)) / 9;
-    samples.push({ x, y: up ? -0.9 : 0.9, code: codeOf(reflectance, x), reflectance, patch: i + 1 });
+    samples.push({ x, y: up ? -0.9 : 0.9, code: codeOf(reflectance, x), reflectance, patch: i + 1, knownLight: 0 });
   }
   return samples;
 }

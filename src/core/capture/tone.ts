@@ -28,7 +28,12 @@ export interface ToneSample {
   readonly reflectance: number;
   /** Patch this sample is part of; 0 is bare paper. */
   readonly patch: number;
+  /** ln of light that is known from elsewhere, left out of the fit; 0 where none is. */
+  readonly knownLight: number;
 }
+
+/** How richly the light over what is photographed may vary: a sheet has paper all over, a board only at its corners. */
+export type LightModel = 'sheet' | 'corners';
 
 export interface ToneCurve {
   /** Light times reflectance plus stray light for each code 0 to 255. */
@@ -114,9 +119,10 @@ interface Prepared {
   readonly terms: Float64Array;
   readonly places: Float64Array;
   readonly wanted: Float64Array;
+  readonly model: LightModel;
 }
 
-function prepare(samples: readonly ToneSample[]): Prepared {
+function prepare(samples: readonly ToneSample[], model: LightModel): Prepared {
   const terms = new Float64Array(samples.length * LIGHT_TERMS);
   const places = new Float64Array(samples.length);
   const wanted = new Float64Array(samples.length);
@@ -125,15 +131,18 @@ function prepare(samples: readonly ToneSample[]): Prepared {
     places[i] = tablePlace(codeToU(s.code));
     wanted[i] = luminanceToLightness(s.reflectance);
   });
-  return { samples, terms, places, wanted };
+  return { samples, terms, places, wanted, model };
 }
 
 const P_LIGHT = KNOTS.length;
 const P_STRAY = P_LIGHT + LIGHT_TERMS;
 const PRIORS = KNOTS.length - 2 + LIGHT_TERMS + 1;
 
-/** Weight of the prior on each term of the light: slopes and curvature nearly free, cubic terms less so. */
-const lightPrior = (term: number): number => (term < 5 ? 0.05 : 0.4);
+/**
+ * Weight of the prior on each term of the light. Over a sheet slopes and curvature are nearly free, cubic terms less
+ * so; between corner pieces ln E is bilinear (terms x, y and xy) and the others are held at nothing.
+ */
+const lightPrior = (model: LightModel, term: number): number => (model === 'sheet' ? (term < 5 ? 0.05 : 0.4) : term < 2 || term === 3 ? 0.05 : 1e4);
 const BEND_PRIOR = 0.5;
 /** Stray light is never negative and seldom more than a few percent. */
 const strayPrior = (stray: number): number => (stray < 0 ? 2000 : 8);
@@ -157,12 +166,12 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
       const stray = withStray ? (q[P_STRAY] as number) : 0;
       for (let i = 0; i < n; i++) {
         const v = curveAt(table, p.places[i] as number) ** GAMMA;
-        out[i] = luminanceToLightness((v - stray) * Math.exp(-lightAt(q, p.terms, i))) - (p.wanted[i] as number);
+        out[i] = luminanceToLightness((v - stray) * Math.exp(-lightAt(q, p.terms, i) - (p.samples[i] as ToneSample).knownLight)) - (p.wanted[i] as number);
       }
       let o = n;
       for (let k = 1; k < KNOTS.length - 1; k++)
         out[o++] = BEND_PRIOR * ((q[k - 1] as number) - 2 * (q[k] as number) + (q[k + 1] as number));
-      for (let t = 0; t < LIGHT_TERMS; t++) out[o++] = lightPrior(t) * (q[P_LIGHT + t] as number);
+      for (let t = 0; t < LIGHT_TERMS; t++) out[o++] = lightPrior(p.model, t) * (q[P_LIGHT + t] as number);
       out[o] = strayPrior(q[P_STRAY] as number) * (q[P_STRAY] as number);
     },
     differentiate(q, columns) {
@@ -178,7 +187,7 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
       for (let i = 0; i < n; i++) {
         const place = p.places[i] as number;
         const h = curveAt(table, place);
-        const dim = Math.exp(-lightAt(q, p.terms, i));
+        const dim = Math.exp(-lightAt(q, p.terms, i) - (p.samples[i] as ToneSample).knownLight);
         const reflectance = (h ** GAMMA - stray) * dim;
         const slope = lightnessSlope(reflectance);
         const byCurve = slope * dim * GAMMA * h ** (GAMMA - 1);
@@ -195,7 +204,7 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
         (columns[k] as Float64Array)[o] = -2 * BEND_PRIOR;
         (columns[k + 1] as Float64Array)[o] = BEND_PRIOR;
       }
-      for (let t = 0; t < LIGHT_TERMS; t++) (columns[P_LIGHT + t] as Float64Array)[o++] = lightPrior(t);
+      for (let t = 0; t < LIGHT_TERMS; t++) (columns[P_LIGHT + t] as Float64Array)[o++] = lightPrior(p.model, t);
       (columns[P_STRAY] as Float64Array)[o] = strayPrior(q[P_STRAY] as number);
     },
   });
@@ -210,7 +219,7 @@ function darkRatio(samples: readonly ToneSample[], light: readonly number[]): nu
   let [low, high] = [Infinity, -Infinity];
   for (const s of samples) {
     if (s.patch === 0 || s.reflectance > 0.12) continue;
-    const e = logLight(light, s.x, s.y);
+    const e = logLight(light, s.x, s.y) + s.knownLight;
     low = Math.min(low, e);
     high = Math.max(high, e);
   }
@@ -243,9 +252,9 @@ function toCurve(q: Float64Array, withStray: boolean, samples: readonly ToneSamp
  * Fits one channel; `like` is the fit of another channel to start from.
  * Throws RangeError on fewer than 20 samples.
  */
-export function fitTone(samples: readonly ToneSample[], like?: ToneFit): ToneFit {
+export function fitTone(samples: readonly ToneSample[], like?: ToneFit, model: LightModel = 'sheet'): ToneFit {
   if (samples.length < 20) throw new RangeError(`A tone fit needs at least 20 samples, got ${samples.length}.`);
-  const p = prepare(samples);
+  const p = prepare(samples, model);
   const whiteCode = samples.reduce((m, s) => Math.max(m, s.code), 0);
   const paper = samples.reduce((m, s) => Math.max(m, s.reflectance), 0);
   const slope = Math.log(paper ** (1 / GAMMA) / Math.max(0.05, codeToU(whiteCode)));

@@ -16,6 +16,18 @@ export function linearRgbToOklab([r, g, b]: Triple): Triple {
   ];
 }
 
+/** Linear sRGB of an Oklab colour, not clamped. */
+export function oklabToLinearRgb([lightness, a, b]: Triple): Triple {
+  const l = (lightness + 0.3963377774 * a + 0.2158037573 * b) ** 3;
+  const m = (lightness - 0.1055613458 * a - 0.0638541728 * b) ** 3;
+  const s = (lightness - 0.0894841775 * a - 1.291485548 * b) ** 3;
+  return [
+    4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s,
+    -1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s,
+    -0.0041960863 * l - 0.7034186147 * m + 1.707614701 * s,
+  ];
+}
+
 /** Below this chroma (of Oklab) a colour counts as grey and has no hue. */
 export const GREY_CHROMA = 0.02;
 

@@ -7,19 +7,18 @@ import { type Calibration } from '../capture/calibrate';
 import { luminanceToLightness } from '../colour/lab';
 import { gaussianBlur } from '../raster/blur';
 import type { Photo } from '../raster/photo';
-import { cardLightness } from '../sheet/card';
 import { grow } from '../sheet/paper';
 import { patchwork, SAMPLE_MM } from './patchwork';
 import { deviation, STREAK_BLUR_MM } from './read-cell';
 
 /** A function from lightness (L*) to the standard deviation (L*) of a flat tone. */
 export function backgroundSpread(photo: Photo, calibration: Calibration): (lightness: number) => number {
-  const ramp = calibration.layout.patches.slice(0, calibration.layout.patches.length / 2);
+  const ramp = calibration.patches.slice(0, calibration.patches.length / 2);
   const points = ramp
-    .map((patch) => {
+    .map((patch, i) => {
       const p = patchwork(photo, calibration, grow(patch, -1.5));
       const soft = gaussianBlur(p.y, p.samples.columns, p.samples.rows, STREAK_BLUR_MM / SAMPLE_MM);
-      return { lightness: cardLightness(patch.code, calibration.card), spread: deviation(Array.from(soft, luminanceToLightness)) };
+      return { lightness: calibration.profile.greys[i]?.[0] ?? 0, spread: deviation(Array.from(soft, luminanceToLightness)) };
     })
     .sort((a, b) => a.lightness - b.lightness);
   return (lightness) => {

@@ -3,14 +3,13 @@ import { type Calibration, paperLightness, surenessOf } from '../capture/calibra
 import { enclosing, photoBox } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
 import type { Located } from '../capture/locate';
-import { type Expected, openSheet, type SheetTools } from '../capture/open-sheet';
+import { type Expected, type KnownCard, openSheet, type SheetTools } from '../capture/open-sheet';
 import { lightnessToLuminance } from '../colour/lab';
 import { warmth } from '../colour/temperature';
 import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
 import { boxMm } from '../sheet/paper';
 import { toPhoto } from '../capture/plane';
-import type { CardEnds } from '../sheet/card';
 import type { SheetTag } from '../sheet/qr';
 import { type ScaleLayout, scaleLayout } from '../sheet/scale-layout';
 import { evenness, LIMITS, measureGaps, type ScaleTerms, stepSize, targetsFor, valueFlags } from './flags';
@@ -23,7 +22,10 @@ import { type Capture, type MeasuredStep, SCALE_RESULT_VERSION, type ScaleResult
 export interface ScaleRequest {
   readonly terms: ScaleTerms;
   readonly expected: Expected;
-  readonly card?: CardEnds;
+  /** Whether the sheet carries coloured patches. */
+  readonly hue?: boolean;
+  readonly card?: KnownCard;
+  readonly flat?: Photo;
 }
 
 /** What the environment lends to the measurement, and who listens. */
@@ -144,11 +146,12 @@ export async function measureScale(
   const opened = await openSheet(
     photo,
     {
-      layoutOn: (paper) => scaleLayout(terms.steps, paper),
+      layoutOn: (paper) => scaleLayout(terms.steps, paper, { hue: request.hue ?? false }),
       expected: request.expected,
       check: otherSheet(terms.steps),
       onFound: () => tools.onStage?.('reading its greys'),
       ...(request.card && { card: request.card }),
+      ...(request.flat && { flat: request.flat }),
     },
     tools,
   );

@@ -21,6 +21,8 @@ export function blankPlaces(layout: SheetLayout): BoxMm[] {
   const taken: BoxMm[] = [
     ...layout.markers.map((m) => grow(boxMm(m.xMm, m.yMm, m.sizeMm, m.sizeMm), 1)),
     ...layout.patches.map((p) => grow(p, 0.8)),
+    // Kept free even where nothing is printed in it: whoever reads a sheet need not know whether hue was asked for.
+    layout.chromaticRow,
     ...layout.ticks.map((t) => grow(t, 1)),
     ...layout.cells.map((c) => grow(c, 3.2)),
     ...layout.cells.map((c) => boxMm(c.xMm, c.yMm - 7.5, c.widthMm, 6)),

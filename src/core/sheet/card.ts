@@ -21,9 +21,13 @@ export const RAMP_LENGTH = 10;
 
 /** Luminance (0 to 1) that a printed grey of the given code (0 to 255) is taken to reflect. */
 export function cardLuminance(code: number, ends: CardEnds = NOMINAL_CARD): number {
+  return cardChannel(LINEAR_OF_CODE[code] ?? Number.NaN, ends);
+}
+
+/** The same for what a printer code stands for in linear light (0 to 1). */
+export function cardChannel(linear: number, ends: CardEnds): number {
   const black = lightnessToLuminance(ends.black);
-  const white = lightnessToLuminance(ends.paper);
-  return black + (white - black) * (LINEAR_OF_CODE[code] ?? Number.NaN);
+  return black + (lightnessToLuminance(ends.paper) - black) * linear;
 }
 
 /** Lightness (L*) that a printed grey of the given code is taken to have. */

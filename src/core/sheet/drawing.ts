@@ -1,7 +1,8 @@
 /**
  * A sheet as a list of marks in millimetres. The PDF and the PNG are both drawn from this list, so
- * they can't disagree. Greys are 8-bit sRGB codes, 255 is bare paper.
+ * they can't disagree. Greys are 8-bit sRGB codes, 255 is bare paper; a few fills are three such codes.
  */
+import type { Triple } from '../colour/srgb';
 import { MARKER_MODULES, markerModuleIsBlack } from './markers';
 import { type BoxMm, boxMm } from './paper';
 import { formatSheetTag, type SheetTag } from './qr';
@@ -9,7 +10,7 @@ import type { SheetLayout } from './layout';
 import type { ScaleLayout } from './scale-layout';
 
 export type Mark =
-  | { readonly kind: 'fill'; readonly box: BoxMm; readonly code: number }
+  | { readonly kind: 'fill'; readonly box: BoxMm; readonly code: number | Triple }
   | { readonly kind: 'outline'; readonly box: BoxMm; readonly code: number; readonly lineMm: number }
   /** Closed rings, drawn as a line, or filled by the even-odd rule. */
   | { readonly kind: 'path'; readonly rings: readonly (readonly (readonly [xMm: number, yMm: number])[])[]; readonly code: number; readonly lineMm: number | 'fill' }
@@ -98,6 +99,7 @@ export function frameMarks(layout: SheetLayout, heading: Heading): Mark[] {
   return [
     ...markerFills(layout.markers),
     ...layout.patches.map((p): Mark => ({ kind: 'fill', box: p, code: p.code })),
+    ...layout.chroma.map((p): Mark => ({ kind: 'fill', box: p, code: p.rgb })),
     ...layout.ticks.map((box): Mark => ({ kind: 'fill', box, code: 0 })),
     { kind: 'qr', box: layout.qrBox, text: formatSheetTag(heading.tag) },
     text(heading.title, left, 32, 5, { weight: 'strong' }),

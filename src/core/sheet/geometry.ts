@@ -1,6 +1,7 @@
 /** The geometry of a sheet as JSON for other programs, and the schema to read it back. */
 import { z } from 'zod';
 import { cardLightness, type CardEnds } from './card';
+import { cardColour } from './chroma';
 import type { ScaleLayout } from './scale-layout';
 
 const box = { xMm: z.number(), yMm: z.number(), widthMm: z.number(), heightMm: z.number() };
@@ -37,6 +38,9 @@ export function geometryOf(layout: ScaleLayout, dpi: number, ends?: CardEnds): G
       lightness: cardLightness(code, ends),
       a: 0,
       b: 0,
+    })).concat(layout.chroma.map(({ xMm, yMm, widthMm, heightMm, rgb }) => {
+      const [lightness, a, b] = cardColour(rgb, ends);
+      return { xMm, yMm, widthMm, heightMm, lightness, a, b };
     })),
     markers: layout.markers.map((m) => ({ ...m })),
   };

@@ -1,4 +1,5 @@
 /** What every sheet lays out inside its frame: places to paint, places to try a mix, room for words. */
+import type { ChromaPatchMm } from './chroma';
 import type { SheetFrame } from './frame';
 import type { BoxMm } from './paper';
 
@@ -13,6 +14,8 @@ export interface SheetLayout extends SheetFrame {
   readonly dabs: readonly IndexedBoxMm[];
   /** Places for chips of colour, as many columns as there are steps; empty where none are asked for. */
   readonly chips: readonly IndexedBoxMm[];
+  /** Coloured patches, where hue is judged; empty else. */
+  readonly chroma: readonly ChromaPatchMm[];
   /** Lines of words begin here; the height says how far down they may reach. */
   readonly wordsTopMm: number;
   readonly wordsHeightMm: number;

@@ -36,6 +36,7 @@ export function pictureLayout(paper: PaperId, frames = 1, dabs = 5): PictureLayo
     cells,
     dabs: Array.from({ length: Math.min(12, dabs) }, (_, i) => ({ index: i + 1, ...boxMm(frame.inside.xMm + i * 14.5, dabsTop, DAB_MM, DAB_MM) })),
     chips: [],
+    chroma: [],
     wordsTopMm: dabsTop + DAB_MM + 1,
     wordsHeightMm: 1,
   };

@@ -1,5 +1,6 @@
 /** Where the cells and test dabs of a scale stand on a sheet. */
 import { MAX_STEPS, MIN_STEPS } from '../exercise/scale';
+import { chromaRow } from './chroma';
 import { sheetFrame } from './frame';
 import { type BoxMm, boxMm, type PaperId } from './paper';
 import type { IndexedBoxMm, SheetLayout } from './layout';
@@ -32,10 +33,11 @@ function row(indexes: readonly number[], across: number, inside: BoxMm, yMm: num
 
 /**
  * The layout of a scale of 3 to 15 steps. Up to nine cells stand in one row; more fill two rows
- * evenly, the first taking the odd one. Rows of chips stand under them, a column a step. Throws RangeError
+ * evenly, the first taking the odd one. Rows of chips stand under them, a column a step;
+ * where hue is judged, coloured patches at the foot. Throws RangeError
  * outside that range.
  */
-export function scaleLayout(steps: number, paper: PaperId, chipRows = 0): ScaleLayout {
+export function scaleLayout(steps: number, paper: PaperId, { chipRows = 0, hue = false }: { readonly chipRows?: number; readonly hue?: boolean } = {}): ScaleLayout {
   if (!Number.isInteger(steps) || steps < MIN_STEPS || steps > MAX_STEPS)
     throw new RangeError(`A scale needs ${MIN_STEPS} to ${MAX_STEPS} steps, got ${steps}.`);
   const frame = sheetFrame(paper);
@@ -59,5 +61,5 @@ export function scaleLayout(steps: number, paper: PaperId, chipRows = 0): ScaleL
   }));
   const below = chipRows === 0 ? 0 : CHIPS_BELOW_DABS_MM + chipRows * chipPitch;
   // Two rows of cells and three of chips leave less room for words: the order of work with chips is short.
-  return { ...frame, kind: 'scale', steps, cells, dabs, chips, wordsTopMm: dabsTop + DAB_MM + 6 + below, wordsHeightMm: 62 - (rows === 2 ? below / 2 : 0) };
+  return { ...frame, kind: 'scale', steps, cells, dabs, chips, chroma: hue ? chromaRow(frame.chromaticRow) : [], wordsTopMm: dabsTop + DAB_MM + 6 + below, wordsHeightMm: 62 - (rows === 2 ? below / 2 : 0) };
 }
