@@ -3,7 +3,12 @@ import type { PaperId } from '@/core/sheet/paper';
 import { drawScaleSheet, type ScaleSheetWords } from '@/core/sheet/drawing';
 import { scaleLayout, type ScaleLayout } from '@/core/sheet/scale-layout';
 import { orderOfWork } from '@/core/exercise/order-of-work';
-import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
+import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-conditions';
+import { type BoardPlan, type BoardScene, layBoard } from '@/devices/board';
+import { project } from '@/devices/optics';
+import { readColours } from '@/devices/reader';
+import { bracketPage, drawBrackets } from '@/core/sheet/brackets';
+import type { CardReadings } from '@/core/capture/card-profile';
 import { expose, type FileOptions, photograph } from '@/devices/camera';
 import { paint, type PainterTruth, type PaintPlan } from '@/devices/painter';
 import { print, type PrinterCondition } from '@/devices/printer';
@@ -71,6 +76,36 @@ export async function sheetWithDabs(steps: number, paper: PaperId, dabs: Readonl
 
 export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12, file?: FileOptions): Promise<Buffer> {
   return photograph(sheet.surface, sheet.layout, shotFor(condition, sheet.layout, seed, megapixels), seed, file);
+}
+
+export interface BoardPicture {
+  readonly scene: BoardScene;
+  readonly readings: CardReadings;
+  readonly jpeg: Buffer;
+}
+
+/** A board with corner pieces printed on a machine of its own, photographed; the pieces are read by the instrument too. */
+export async function boardPicture(plan: BoardPlan, condition: CameraCondition, seed: number, printer: PrinterCondition, megapixels = 12): Promise<BoardPicture> {
+  const page = bracketPage('a4');
+  const printed = await print(await sheetToPng(drawBrackets(page), 300), printer, seed);
+  const scene = layBoard(printed.surface, page.brackets, plan, seed);
+  const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
+  const [paper, ...patches] = readColours(printed.surface, [{ xMm: page.brackets[0]!.xMm + 8, yMm: page.brackets[0]!.yMm + 90, widthMm: 12, heightMm: 12 }, ...page.patches], seed);
+  return {
+    scene,
+    readings: { paper: paper ?? null, patches: new Map(patches.map((lab, i) => [i + 1, lab])) },
+    jpeg: await photograph(scene.surface, stage, shotFor(condition, stage, seed, megapixels), seed),
+  };
+}
+
+/** Photo pixels of places of a sheet as the shot of its condition shows them. */
+export function pixelsOfPlaces(stage: Stage, condition: CameraCondition, seed: number, megapixels: number, places: readonly (readonly [number, number])[]): { x: number; y: number }[] {
+  const shot = shotFor(condition, stage, seed, megapixels);
+  const { toPixel } = project(shot.pose, shot, stage);
+  return places.map(([x, y]) => {
+    const [px, py] = toPixel(x, y);
+    return { x: px, y: py };
+  });
 }
 
 /** The same without the file: for tests that need no JPEG. */

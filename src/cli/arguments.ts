@@ -54,6 +54,18 @@ export const endsOption = z
   .pipe(endsSchema);
 export const dpiOption = wholeText.pipe(z.number().min(150, 'must be 150 to 600 dpi').max(600, 'must be 150 to 600 dpi'));
 
+const CORNERS = 'must be eight numbers, photo pixels x,y of the top-left, top-right, bottom-right and bottom-left corner';
+export const cornersOption = z
+  .string({ error: CORNERS })
+  .transform((s) => s.trim().split(/[\s,;]+/).map(Number))
+  .refine((v) => v.length === 8 && v.every(Number.isFinite), CORNERS)
+  .transform((v) => [0, 2, 4, 6].map((i) => ({ x: v[i] ?? 0, y: v[i + 1] ?? 0 })));
+export const depthOption = z
+  .string()
+  .regex(/^\d+(\.\d+)?$/, 'must be millimetres, 0 to 100')
+  .transform(Number)
+  .pipe(z.number().max(100, 'must be millimetres, 0 to 100'));
+
 export function oneOf<T extends string>(values: readonly T[], text: unknown, option: string, fallback?: T): T {
   if (text === undefined && fallback !== undefined) return fallback;
   const found = values.find((v) => v === text);

@@ -1,13 +1,19 @@
-/** `simulate print|paint|photograph`: what the simulated devices do to a sheet, with the exact truth. */
+/** `simulate print|paint|read|board|photograph`: what the simulated devices do to a sheet, with the exact truth. */
 import { readFile, writeFile } from 'node:fs/promises';
+import { z } from 'zod';
+import { formatCardCsv } from '@/core/formats/card-csv';
+import { formatCgats } from '@/core/formats/cgats';
+import { BRACKET_CORNERS } from '@/core/sheet/brackets';
 import { geometrySchema } from '@/core/sheet/geometry';
 import { CAMERA_CONDITIONS, shotFor } from '@/devices/camera-conditions';
+import { layBoard } from '@/devices/board';
 import { photograph } from '@/devices/camera';
 import { paint } from '@/devices/painter';
 import { PAINT_CONDITIONS, planFor } from '@/devices/paint-conditions';
 import { print, PRINTER_CONDITIONS } from '@/devices/printer';
+import { readColours } from '@/devices/reader';
 import { readSurface, writeSurface } from '@/devices/reflectance';
-import { BadArguments, callerPath, check, needed, oneOf, readOptions, seedOption } from './arguments';
+import { BadArguments, callerPath, check, needed, oneOf, readOptions, seedOption, stepsOption } from './arguments';
 
 async function read(file: string): Promise<Buffer> {
   return readFile(callerPath(file)).catch(() => {
@@ -24,10 +30,26 @@ async function geometryFrom(file: string) {
   }
 }
 
+async function bracketsFrom(file: string) {
+  const corner = z.object({ corner: z.enum(BRACKET_CORNERS), xMm: z.number(), yMm: z.number(), widthMm: z.number(), heightMm: z.number(), innerCornerMm: z.object({ x: z.number(), y: z.number() }) });
+  try {
+    return z.object({ brackets: z.array(corner).length(4) }).parse(JSON.parse((await read(file)).toString('utf8'))).brackets;
+  } catch {
+    throw new BadArguments(`${file} is not the geometry of corner pieces: give what "brackets --json" printed.`);
+  }
+}
+
+const sizeOption = z
+  .string()
+  .regex(/^\d{2,4}x\d{2,4}$/, 'must be millimetres, as 600x400')
+  .transform((s) => s.split('x').map(Number))
+  .transform(([widthMm = 0, heightMm = 0]) => ({ widthMm, heightMm }))
+  .refine((s) => s.widthMm >= 60 && s.heightMm >= 60 && s.widthMm <= 1600 && s.heightMm <= 1600, 'must be 60 to 1600 mm each way');
+
 export async function simulate(args: readonly string[]): Promise<unknown> {
   const { values, positionals } = readOptions(
     args,
-    ['seed', 'condition', 'out', 'truth', 'geometry'],
+    ['seed', 'condition', 'out', 'truth', 'geometry', 'size', 'steps', 'without'],
     ['json', 'rotated', 'location'],
   );
   const [device, source] = positionals;
@@ -51,6 +73,24 @@ export async function simulate(args: readonly string[]): Promise<unknown> {
       const { surface, truth } = paint(await readSurface(await read(source)), geometry.cells, planFor(condition, geometry.cells.length, seed), seed);
       return finish(await writeSurface(surface), truth);
     }
+    case 'read': {
+      const geometry = await geometryFrom(needed(values['geometry'], '--geometry'));
+      const surface = await readSurface(await read(source));
+      const readings = readColours(surface, geometry.patches, seed);
+      const card = { paper: null, patches: new Map(readings.map((lab, i) => [i + 1, lab])) };
+      const text = out.toLowerCase().endsWith('.csv') ? formatCardCsv(card) : formatCgats(card);
+      return finish(Buffer.from(text), { device: 'reader', seed, patches: readings.map(([lightness, a, b], i) => ({ patch: i + 1, lightness, a, b })) });
+    }
+    case 'board': {
+      const geometry = await bracketsFrom(needed(values['geometry'], '--geometry'));
+      const size = check(sizeOption, values['size'] ?? '600x400', '--size');
+      const steps = check(stepsOption, values['steps'] ?? '7', '--steps');
+      const without = values['without'] === undefined ? null : oneOf(BRACKET_CORNERS, values['without'], '--without');
+      const { lightness } = planFor('fine', steps, seed);
+      const scene = layBoard(await readSurface(await read(source)), geometry, { ...size, lightness, without, careless: 1 }, seed);
+      const { widthMm, heightMm, at } = scene;
+      return finish(await writeSurface(scene.surface), { device: 'board', seed, widthMm, heightMm, board: { xMm: at[0], yMm: at[1], ...size }, steps: scene.steps, cells: [], dabs: [], patches: [], markers: [], dpi: scene.surface.dpi, layout: 'board' });
+    }
     case 'photograph': {
       const geometry = await geometryFrom(needed(values['geometry'], '--geometry'));
       const condition = oneOf(CAMERA_CONDITIONS, values['condition'], '--condition', 'studio');
@@ -62,6 +102,6 @@ export async function simulate(args: readonly string[]): Promise<unknown> {
       return finish(bytes, { device: 'camera', seed, condition, shot });
     }
     default:
-      throw new BadArguments(`simulate knows print, paint and photograph, got "${device ?? ''}".`);
+      throw new BadArguments(`simulate knows print, paint, read, board and photograph, got "${device ?? ''}".`);
   }
 }

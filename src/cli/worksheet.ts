@@ -11,7 +11,7 @@ import { BadArguments, check, dpiOption, needed, oneOf, readOptions, stepsOption
 import { writeSheet } from './write-sheet';
 
 export async function worksheet(args: readonly string[]): Promise<unknown> {
-  const { values, positionals } = readOptions(args, ['steps', 'paper', 'order', 'medium', 'dpi', 'out']);
+  const { values, positionals } = readOptions(args, ['steps', 'paper', 'order', 'medium', 'dpi', 'out'], ['json', 'hue']);
   if (positionals[0] !== 'scale') throw new BadArguments(`worksheet knows "scale", got "${positionals[0] ?? ''}".`);
   const steps = check(stepsOption, values['steps'], '--steps');
   const paper = oneOf(PAPER_IDS, values['paper'], '--paper', 'a4');
@@ -19,7 +19,8 @@ export async function worksheet(args: readonly string[]): Promise<unknown> {
   const medium = oneOf(MEDIUM_IDS, values['medium'], '--medium', 'gouache');
   const dpi = check(dpiOption, values['dpi'] ?? '300', '--dpi');
   const out = needed(values['out'], '--out');
-  const layout = scaleLayout(steps, paper);
+  const hue = values['hue'] === true;
+  const layout = scaleLayout(steps, paper, { hue });
   const labels = layout.cells.map((c) => String(c.index));
   const terms = { ...defaultScale(medium, steps), order, paper };
   const sheet = drawScaleSheet(layout, {
@@ -31,6 +32,7 @@ export async function worksheet(args: readonly string[]): Promise<unknown> {
     care: cautionText({ medium, materials: terms.materials, underSixteen: false }),
     exercise: null,
     student: null,
+    ...(hue && { kind: 'monochrome-scale' }),
   });
   await writeSheet(sheet, out, dpi);
   return geometryOf(layout, dpi);

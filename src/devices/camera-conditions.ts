@@ -119,11 +119,13 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
   const own = chance(seed).fork(`shot ${condition}`);
   const long = Math.round(Math.sqrt((megapixels * 1e6 * 4) / 3) / 8) * 8;
   const short = Math.round((long * 3) / 4);
+  // What is wider than tall is photographed with the phone on its side.
+  const lying = stage.widthMm > 1.1 * stage.heightMm;
   const casts: Triple[] = [CASTS.daylight, CASTS.window, CASTS.tungsten];
   const cast = casts[own.whole(0, 2)] ?? CASTS.daylight;
   const base: Shot = {
-    width: short,
-    height: long,
+    width: lying ? long : short,
+    height: lying ? short : long,
     pose: randomPose(own, long, [0, 10]),
     light: sideLight(own, stage, own.between(1.1, 1.5), cast, true),
     exposure: own.between(0.7, 0.92),

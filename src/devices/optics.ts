@@ -20,6 +20,8 @@ export interface Pose {
 export interface Projection {
   /** Millimetres on the sheet's plane for a pixel position. */
   toMm(x: number, y: number): readonly [number, number];
+  /** Pixel position of a place on the sheet's plane. */
+  toPixel(xMm: number, yMm: number): readonly [number, number];
   /** Where the lens is: over which place of the sheet's plane, and how high, mm. */
   readonly eye: Triple;
 }
@@ -98,8 +100,22 @@ export function project(
   const back2mm = inverse(matrixAt(far));
   const half = Math.hypot(frame.width, frame.height) / 2;
   const [k1, k2] = pose.lens;
+  const forward = matrixAt(far);
   return {
     eye: eyeAt(far),
+    toPixel(xMm, yMm) {
+      const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 1] = forward;
+      const w = g * xMm + h * yMm + i;
+      const [ux, uy] = [((a * xMm + b * yMm + c) / w - frame.width / 2) / half, ((d * xMm + e * yMm + f) / w - frame.height / 2) / half];
+      // The lens runs from the photograph to the straight picture; the other way round is found step by step.
+      let [dx, dy] = [ux, uy];
+      for (let k = 0; k < 30; k++) {
+        const r2 = dx * dx + dy * dy;
+        const s = 1 + k1 * r2 + k2 * r2 * r2;
+        [dx, dy] = [ux / s, uy / s];
+      }
+      return [frame.width / 2 + dx * half, frame.height / 2 + dy * half];
+    },
     toMm(px, py) {
       const dx = (px - frame.width / 2) / half;
       const dy = (py - frame.height / 2) / half;

@@ -38,7 +38,7 @@ export function resultWith(accepted: boolean): ScaleResult {
       accepted,
       issues: accepted ? [] : [{ code: 'glare', value: 2, limit: 1, box: null, say: 'Turn the sheet away from the lamp.' }],
       uncertainty: 3,
-      tag: null,
+      tag: null, colour: 'assumed', sizeMm: null, paper: null,
       corners: null,
     },
     steps: lightness.map((l, i) => ({

@@ -1,5 +1,6 @@
 /** Measuring one photograph, from a file on disk to a critique draft. The command line and the pool share it. */
-import { measureScale, type MeasureStage } from '@/core/scale/measure';
+import type { KnownCard } from '@/core/capture/open-sheet';
+import { measureScale, type MeasureStage, type Target } from '@/core/scale/measure';
 import { critiqueScale } from '@/core/critique/scale-critique';
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { ScaleTerms } from '@/core/scale/flags';
@@ -13,6 +14,13 @@ export interface MeasureScaleTask {
   readonly file: string;
   /** EXIF orientation 1 to 8 when the file no longer holds it; null reads it from the file. */
   readonly orientation: number | null;
+  /** What is in the picture; a worksheet unless said. */
+  readonly target?: Target;
+  /** Whether its sheet carries coloured patches. */
+  readonly hue?: boolean;
+  readonly card?: KnownCard;
+  /** Photograph of the sheet blank, in the same light. */
+  readonly flat?: string;
   readonly terms: ScaleTerms;
   readonly numbering: NumberingId;
   readonly expected: { readonly exercise: string | null; readonly student: string | null };
@@ -25,7 +33,10 @@ export async function measureScaleFile(task: MeasureScaleTask, onStage?: (stage:
   onStage?.('opening the picture');
   const photo = await decodePhoto(task.file, task.orientation);
   const { cv } = await loadOpenCv();
-  const result = await measureScale(photo, task, { cv, readQr, onStage });
+  const { terms, expected, target, hue, card } = task;
+  const flat = task.flat === undefined ? null : await decodePhoto(task.flat);
+  const request = { terms, expected, ...(target && { target }), ...(hue && { hue }), ...(card && { card }), ...(flat && { flat }) };
+  const result = await measureScale(photo, request, { cv, readQr, onStage });
   // A draft from readings that would mislead would mislead too.
   return { ...result, findings: result.capture.accepted ? critiqueScale(result, task.terms, task.numbering) : [] };
 }

@@ -76,8 +76,11 @@ interface CardSample {
 /** Patches are read in this many parts along their longer side, so that light may vary over one. */
 const PARTS = 3;
 
+/** Edges of a patch are left out: small patches are photographed from further off. */
+const insetOf = (box: BoxMm): number => (Math.min(box.widthMm, box.heightMm) < 11 ? 2 : 1.2);
+
 function partsOf(box: BoxMm): BoxMm[] {
-  const inner = grow(box, -1.2);
+  const inner = grow(box, -insetOf(box));
   return Array.from({ length: PARTS }, (_, k) => boxMm(inner.xMm + (k * inner.widthMm) / PARTS, inner.yMm, inner.widthMm / PARTS, inner.heightMm));
 }
 
@@ -145,10 +148,10 @@ const NEAR = 15;
  * readings lie in their interval.
  */
 const OF_LEFT_OUT = 0.45;
-const FLOOR = 0.08;
+const FLOOR: Record<LightModel, number> = { sheet: 0.08, corners: 0.14 };
 
 /** Half-width from how far each patch is from what the rest of the card makes of it. */
-function halfWidthFrom(leftOut: readonly LeftOutPatch[]): (lightness: number) => number {
+function halfWidthFrom(leftOut: readonly LeftOutPatch[], model: LightModel): (lightness: number) => number {
   return (lightness) => {
     let [weight, sum] = [0, 0];
     for (const p of leftOut) {
@@ -156,7 +159,7 @@ function halfWidthFrom(leftOut: readonly LeftOutPatch[]): (lightness: number) =>
       weight += w;
       sum += w * p.error * p.error;
     }
-    return 2 * Math.sqrt(OF_LEFT_OUT ** 2 * (sum / weight) + FLOOR ** 2);
+    return 2 * Math.sqrt(OF_LEFT_OUT ** 2 * (sum / weight) + FLOOR[model] ** 2);
   };
 }
 
@@ -179,7 +182,7 @@ export function calibrate(photo: Photo, card: CardInPhoto, profile: CardProfile)
   const residuals = new Map(usable.map((s, i) => [s, green.residuals[i] as number]));
   const whites = seen((s) => residuals.get(s) ?? null);
   const { plane, extent, patches, knownLight } = card;
-  return { calibration: { plane, extent, patches, profile, curves: fitted.curves, matrix, knownLight, anchor: null, whites, fitHalfWidth: halfWidthFrom(green.leftOut) }, whites };
+  return { calibration: { plane, extent, patches, profile, curves: fitted.curves, matrix, knownLight, anchor: null, whites, fitHalfWidth: halfWidthFrom(green.leftOut, card.model) }, whites };
 }
 
 /** Linear RGB reflectance (three a place, not clamped) of samples of the sheet. */

@@ -55,16 +55,19 @@ function softness(photo: Photo): { edge: number; bright: number } {
   return { edge: (at(0.99) - at(0.01)) / Math.max(0.5, steep), bright: at(0.99) };
 }
 
+/** A picture that is too dark or too soft for anything to be found in it. */
+export function explainSoftness(photo: Photo): CaptureIssue[] {
+  const { edge, bright } = softness(photo);
+  if (bright < DARK_PICTURE) return [issue('too_dark', bright, 'The picture is too dark to find anything in it: go nearer to the window or put the lamp on.')];
+  if (edge > SOFT_PICTURE) return [issue('blur', edge, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.')];
+  return [];
+}
+
 /** What to say about a photograph in which no whole sheet was found. */
 export function explainNotLocated(photo: Photo, found: NotLocated): CaptureIssue[] {
   if (found.kind === 'two-sheets')
     return [issue('two_sheets', 2, 'Two sheets are in the picture: photograph one sheet at a time, with nothing else printed beside it.')];
-  const { edge, bright } = softness(photo);
-  const issues: CaptureIssue[] = [];
-  if (bright < DARK_PICTURE)
-    issues.push(issue('too_dark', bright, 'The picture is too dark to find the sheet: go nearer to the window or put the lamp on.'));
-  else if (edge > SOFT_PICTURE)
-    issues.push(issue('blur', edge, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.'));
+  const issues = explainSoftness(photo);
   if (found.kind === 'some-markers') {
     const seen = found.markers.length;
     issues.push(

@@ -1,16 +1,13 @@
 /** Finds the sheet in a photograph: which paper it is, and exactly where it lies. */
 import type { Photo } from '../raster/photo';
-import { reduceToGrey } from '../raster/reduce';
 import { sheetFrame, type SheetFrame } from '../sheet/frame';
 import { PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
-import { findMarkers, type FoundMarker } from '../vision/markers';
+import type { FoundMarker } from '../vision/markers';
 import type { OpenCv } from '../vision/opencv';
 import { boxProbes, findEdge, type FoundEdge } from './edges';
+import { seekMarkers } from './seek-markers';
 import { straighten, unevenness } from './ripple';
 import { type Correspondence, type Plane, planeFromPoints, refinePlane } from './plane';
-
-/** Long sides at which markers are looked for; the later ones only if the first finds too few. */
-const SEARCH_SIZES = [1100, 2100, 4200, 700] as const;
 
 export interface Located {
   readonly kind: 'located';
@@ -27,21 +24,13 @@ export interface NotLocated {
   readonly markers: readonly FoundMarker[];
 }
 
-function markersIn(cv: OpenCv, photo: Photo, longSide: number): FoundMarker[] {
-  const grey = reduceToGrey(photo, longSide);
-  return findMarkers(cv, grey.data, grey.width, grey.height).map((m) => ({
-    id: m.id,
-    corners: m.corners.map((c) => ({ x: c.x * grey.factor, y: c.y * grey.factor })),
-  }));
-}
-
 function paperOf(markers: readonly FoundMarker[]): PaperId | null {
   for (const paper of PAPER_IDS)
     if (PAPERS[paper].markerIds.every((id) => markers.some((m) => m.id === id))) return paper;
   return null;
 }
 
-const OURS = new Set<number>(PAPER_IDS.flatMap((p) => [...PAPERS[p].markerIds]));
+const OURS: readonly number[] = PAPER_IDS.flatMap((p) => [...PAPERS[p].markerIds]);
 
 function refine(photo: Photo, start: Plane, frame: SheetFrame): Pick<Located, 'plane' | 'edges' | 'unevenMm'> {
   const markerProbes = frame.markers.flatMap((m) =>
@@ -63,12 +52,7 @@ function refine(photo: Photo, start: Plane, frame: SheetFrame): Pick<Located, 'p
 
 /** Locates a worksheet. Two of one marker, or markers of both papers, mean two sheets. */
 export function locateSheet(cv: OpenCv, photo: Photo): Located | NotLocated {
-  let markers: FoundMarker[] = [];
-  for (const size of SEARCH_SIZES) {
-    const found = markersIn(cv, photo, size).filter((m) => OURS.has(m.id));
-    if (found.length > markers.length) markers = found;
-    if (markers.length >= 4) break;
-  }
+  const markers = seekMarkers(cv, photo, OURS);
   if (markers.length === 0) return { kind: 'no-markers', markers };
   const ids = markers.map((m) => m.id);
   const sets = PAPER_IDS.filter((p) => ids.some((id) => (PAPERS[p].markerIds as readonly number[]).includes(id)));

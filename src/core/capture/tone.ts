@@ -140,9 +140,10 @@ const PRIORS = KNOTS.length - 2 + LIGHT_TERMS + 1;
 
 /**
  * Weight of the prior on each term of the light. Over a sheet slopes and curvature are nearly free, cubic terms less
- * so; between corner pieces ln E is bilinear (terms x, y and xy) and the others are held at nothing.
+ * so. Corner pieces tell the light at four places, each with its slope: enough for a lens that darkens its corners and a
+ * lamp that falls off, not for more.
  */
-const lightPrior = (model: LightModel, term: number): number => (model === 'sheet' ? (term < 5 ? 0.05 : 0.4) : term < 2 || term === 3 ? 0.05 : 1e4);
+const lightPrior = (model: LightModel, term: number): number => (model === 'sheet' ? (term < 5 ? 0.05 : 0.4) : term < 5 ? 0.05 : 20);
 const BEND_PRIOR = 0.5;
 /** Stray light is never negative and seldom more than a few percent. */
 const strayPrior = (stray: number): number => (stray < 0 ? 2000 : 8);

@@ -13,7 +13,7 @@ function measured(lightness: readonly number[], craft: Partial<Record<number, Pa
   return {
     version: SCALE_RESULT_VERSION,
     kind: 'scale',
-    capture: { target: 'sheet', mode: 'calibrated', whiteBasis: 'nominal', accepted: true, issues: [], uncertainty: 3, tag: null, corners: null },
+    capture: { target: 'sheet', mode: 'calibrated', whiteBasis: 'nominal', accepted: true, issues: [], uncertainty: 3, tag: null, colour: 'assumed', sizeMm: null, paper: null, corners: null },
     steps: lightness.map((l, i) => ({
       index: i + 1,
       lightness: l,

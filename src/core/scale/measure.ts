@@ -1,27 +1,40 @@
-/** Measures a painted value scale in a photograph of its worksheet, from pixels to flags. */
-import { type Calibration, paperLightness, surenessOf } from '../capture/calibrate';
-import { enclosing, photoBox } from '../capture/check-photo';
+/** Measures a painted value scale in a photograph, from pixels to flags: on its worksheet, on a board, between corners, scanned. */
+import { surenessOf } from '../capture/calibrate';
+import { explainSoftness } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
-import type { Located } from '../capture/locate';
+import { openBoard } from '../capture/open-board';
+import { openMarked, RELATIVE_HALF_WIDTH } from '../capture/open-corners';
 import { type Expected, type KnownCard, openSheet, type SheetTools } from '../capture/open-sheet';
-import { lightnessToLuminance } from '../colour/lab';
-import { warmth } from '../colour/temperature';
-import type { Triple } from '../colour/srgb';
+import { type Plane, type Point, toPhoto } from '../capture/plane';
+import { seekMarkers } from '../capture/seek-markers';
 import type { Photo } from '../raster/photo';
-import { boxMm } from '../sheet/paper';
-import { toPhoto } from '../capture/plane';
+import { BRACKET_MARKER_IDS } from '../sheet/brackets';
+import { PAPERS } from '../sheet/paper';
 import type { SheetTag } from '../sheet/qr';
-import { type ScaleLayout, scaleLayout } from '../sheet/scale-layout';
-import { evenness, LIMITS, measureGaps, type ScaleTerms, stepSize, targetsFor, valueFlags } from './flags';
-import { meanLab, patchwork } from './patchwork';
-import { type CellReading, readCell } from './read-cell';
-import { shineStrength } from './shine';
+import { scaleLayout } from '../sheet/scale-layout';
 import { backgroundSpread } from './background-spread';
-import { type Capture, type MeasuredStep, SCALE_RESULT_VERSION, type ScaleResult } from './result';
+import { compareScale, nothingRead, type ReadStep } from './compare';
+import type { ScaleTerms } from './flags';
+import type { CellReading } from './read-cell';
+import { readRelativeStrip, readStrip, type StripReading } from './read-strip';
+import type { Capture, ScaleResult } from './result';
+import { gapsMissing, glareIssues, readCells } from './sheet-cells';
+
+/** What the person says is in the picture. */
+export type Target =
+  | { readonly kind: 'sheet' }
+  | { readonly kind: 'brackets'; readonly depthMm: number }
+  /** Photo pixels, in the order top-left, top-right, bottom-right, bottom-left of the strip. */
+  | { readonly kind: 'corners'; readonly corners: readonly Point[] }
+  | { readonly kind: 'scan' }
+  /** Markers are looked for; where there are none the whole picture is the strip. */
+  | { readonly kind: 'unsaid' };
 
 export interface ScaleRequest {
   readonly terms: ScaleTerms;
   readonly expected: Expected;
+  /** A worksheet unless said. */
+  readonly target?: Target;
   /** Whether the sheet carries coloured patches. */
   readonly hue?: boolean;
   readonly card?: KnownCard;
@@ -36,113 +49,33 @@ export interface MeasureTools extends SheetTools {
 export const MEASURE_STAGES = ['finding the sheet', 'reading its greys', 'reading the steps', 'comparing'] as const;
 export type MeasureStage = (typeof MEASURE_STAGES)[number];
 
-function refused(issues: CaptureIssue[], located: Located | null, tag: string | null): ScaleResult {
-  return {
-    version: SCALE_RESULT_VERSION,
-    kind: 'scale',
-    capture: {
-      target: located ? 'sheet' : null,
-      mode: 'calibrated',
-      whiteBasis: 'nominal',
-      accepted: false,
-      issues,
-      uncertainty: null,
-      tag,
-      corners: located ? cornersOf(located) : null,
-    },
-    steps: [],
-    gaps: [],
-    summary: null,
-    findings: [],
-  };
-}
+const CALIBRATED = { mode: 'calibrated', whiteBasis: 'nominal', colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null } as const;
 
-function cornersOf({ plane, frame }: Located): { x: number; y: number }[] {
-  return (
-    [
-      [0, 0],
-      [frame.widthMm, 0],
-      [frame.widthMm, frame.heightMm],
-      [0, frame.heightMm],
-    ] as const
-  ).map(([x, y]) => {
+/** Corners of a box of the plane as fractions of the photograph. */
+function cornersOf(plane: Plane, widthMm: number, heightMm: number): { x: number; y: number }[] {
+  return ([[0, 0], [widthMm, 0], [widthMm, heightMm], [0, heightMm]] as const).map(([x, y]) => {
     const p = toPhoto(plane, x, y);
     return { x: p.x / plane.photoWidth, y: p.y / plane.photoHeight };
   });
 }
 
+/** Kinds whose sheet is a plain row of steps. */
+const STEPPED = ['scale', 'monochrome-scale', 'colours-on-scale'];
+
 /** The sheet of another kind, or of another number of steps. */
 const otherSheet = (steps: number) => (tag: SheetTag): CaptureIssue | null =>
-  tag.kind === 'scale' && tag.steps === steps
+  STEPPED.includes(tag.kind) && tag.steps === steps
     ? null
     : issue('wrong_sheet', 1, `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`);
 
-/**
- * With the code unread the cells decide: between neighbours there must be a strip of bare paper. Only
- * gaps beside clearly darker paint can tell.
- */
-function gapsMissing(photo: Photo, calibration: Calibration, layout: ScaleLayout, readings: readonly CellReading[]): number {
-  const paper = paperLightness(calibration);
-  let [told, missing] = [0, 0];
-  layout.cells.forEach((cell, i) => {
-    const next = layout.cells[i + 1];
-    if (!next || next.yMm !== cell.yMm) return;
-    const [a, b] = [readings[i]?.lab[0] ?? 100, readings[i + 1]?.lab[0] ?? 100];
-    if (Math.min(a, b) > paper - 15) return;
-    told++;
-    const gap = boxMm(cell.xMm + cell.widthMm + 0.6, cell.yMm + 8, 0.8, cell.heightMm - 16);
-    const ys = [...patchwork(photo, calibration, gap).y].sort((p, q) => p - q);
-    const y = ys[Math.floor(ys.length / 2)] ?? 0;
-    if (y < 0.55 * lightnessToLuminance(paper)) missing++;
-  });
-  return told === 0 ? 0 : missing / told;
+/** Readings outside the card are told, and never refused. */
+function outsideIssues(read: readonly ReadStep[]): CaptureIssue[] {
+  const outside = read.flatMap((r, i) => (r.sureness.extrapolated ? [i + 1] : []));
+  return outside.length === 0 ? [] : [issue('outside_card', outside.length, `Darker or lighter than the printed greys, so less sure: step ${outside.join(', ')}.`)];
 }
 
-/** Shine on the paint, told once for all steps that it lies on. */
-function glareIssues(readings: readonly CellReading[], layout: ScaleLayout, calibration: Calibration): CaptureIssue[] {
-  const shiny = layout.cells.flatMap((cell, i) => {
-    const reading = readings[i];
-    const strength = reading ? shineStrength(reading) : 0;
-    return strength > GATE.glare.limit ? [{ cell, strength }] : [];
-  });
-  if (shiny.length === 0) return [];
-  const named = `step${shiny.length > 1 ? 's' : ''} ${shiny.map((s) => s.cell.index).join(', ')}`;
-  const boxes = shiny.map((s) => photoBox(calibration.plane, s.cell));
-  return [
-    issue('glare', Math.max(...shiny.map((s) => s.strength)), `Shine lies on ${named}: turn the sheet away from the lamp until it leaves the paint.`, enclosing(boxes)),
-  ];
-}
-
-function orderOf(gaps: ScaleResult['gaps']): 'kept' | 'reversed' | 'mixed' {
-  if (gaps.every((g) => g.gap < 0)) return 'reversed';
-  return gaps.some((g) => g.flags.includes('reversed')) ? 'mixed' : 'kept';
-}
-
-function driftOf(labs: readonly Triple[]): { warm: number[]; cool: number[] } {
-  const warm: number[] = [];
-  const cool: number[] = [];
-  labs.forEach((lab, i) => {
-    const beside = [labs[i - 1], labs[i + 1]].filter((l) => l !== undefined);
-    const mean = [0, 1, 2].map((k) => beside.reduce((s, l) => s + (l[k] ?? 0), 0) / beside.length);
-    const difference = warmth(lab, [mean[0] ?? 0, mean[1] ?? 0, mean[2] ?? 0]);
-    if (difference > LIMITS.drift) warm.push(i + 1);
-    if (difference < -LIMITS.drift) cool.push(i + 1);
-  });
-  return { warm, cool };
-}
-
-/**
- * Reads a photograph against a scale exercise. A photograph that can't be used comes back with
- * `accepted: false` and what to do; steps are given whenever the sheet was found and its greys could be fitted.
- * Throws only on programmers' errors.
- */
-export async function measureScale(
-  photo: Photo,
-  request: ScaleRequest,
-  tools: MeasureTools,
-): Promise<ScaleResult> {
+async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureTools): Promise<ScaleResult> {
   const { terms } = request;
-  tools.onStage?.('finding the sheet');
   const opened = await openSheet(
     photo,
     {
@@ -155,94 +88,107 @@ export async function measureScale(
     },
     tools,
   );
-  if (opened.kind === 'refused') return refused(opened.issues, opened.located, opened.tag);
-  const { located, layout, tag, calibration, issues } = opened;
+  const { located, tag } = opened;
+  const corners = located && cornersOf(located.plane, located.frame.widthMm, located.frame.heightMm);
+  const base = { ...CALIBRATED, whiteBasis: request.card?.basis ?? 'nominal', target: located ? ('sheet' as const) : null, tag, corners } satisfies Partial<Capture>;
+  if (opened.kind === 'refused') return nothingRead({ ...base, issues: opened.issues });
+  const { layout, calibration, issues } = opened;
 
   tools.onStage?.('reading the steps');
-  const ground: Triple = [paperLightness(calibration), 0, 0];
-  // Two passes would be needed to know the neighbours' paint; a coarse look at each cell's middle is enough.
-  const rough = layout.cells.map((cell) => middleLab(photo, calibration, cell));
-  const readings = layout.cells.map((cell, i) => {
-    const beside = [i - 1, i + 1].flatMap((k) => {
-      const other = layout.cells[k];
-      const lab = rough[k];
-      return other && lab && other.yMm === cell.yMm ? [lab] : [];
-    });
-    return readCell(photo, calibration, cell, ground, beside);
-  });
+  const readings = readCells(photo, calibration, layout);
   if (tag === null) {
     const missing = gapsMissing(photo, calibration, layout, readings);
     if (missing > GATE.wrong_sheet.limit)
-      return refused([issue('wrong_sheet', missing, `The cells are not where a sheet of ${terms.steps} steps has them: photograph the sheet of this exercise.`)], located, tag);
+      return nothingRead({ ...base, issues: [issue('wrong_sheet', missing, `The cells are not where a sheet of ${terms.steps} steps has them: photograph the sheet of this exercise.`)] });
   }
   if (!issues.some((i) => i.code === 'clipped')) issues.push(...glareIssues(readings, layout, calibration));
 
   tools.onStage?.('comparing');
   const grain = backgroundSpread(photo, calibration);
-  const lightness = readings.map((r) => r.lab[0]);
-  const sureness = lightness.map((l) => surenessOf(calibration, l));
-  const outside = sureness.flatMap((s, i) => (s.extrapolated ? [i + 1] : []));
-  if (outside.length > 0)
-    issues.push(issue('outside_card', outside.length, `Darker or lighter than the printed greys, so less sure: step ${outside.join(', ')}.`));
-  const targets = targetsFor(terms, lightness);
-  const size = stepSize(targets);
-  const values = valueFlags(terms, lightness);
-  const whiteStep = terms.order === 'light-first' ? 1 : terms.steps;
-  const steps = readings.map((r, i): MeasuredStep => {
-    const target = targets[i] ?? 0;
-    const spread = Math.sqrt(Math.max(0, r.spread ** 2 - grain(r.lab[0]) ** 2));
-    const flags: MeasuredStep['flags'] = [...(values[i] ?? [])];
-    if (spread > LIMITS.streaky) flags.push('streaky');
-    const mayBeBare = terms.groundMayStand && i + 1 === whiteStep;
-    if (!mayBeBare && (r.bareGround ?? 0) > LIMITS.bareGround) flags.push('bare_ground');
-    if ((r.overflow ?? 0) > LIMITS.overTheLine) flags.push('over_the_line');
-    return {
-      index: i + 1,
-      lightness: r.lab[0],
-      a: r.lab[1],
-      b: r.lab[2],
-      target,
-      error: r.lab[0] - target,
-      errorSteps: (r.lab[0] - target) / size,
-      uncertainty: sureness[i]?.whole ?? 0,
-      ownUncertainty: sureness[i]?.own ?? 0,
-      extrapolated: sureness[i]?.extrapolated ?? false,
-      spread,
-      bareGround: r.bareGround,
-      overflow: r.overflow,
-      flags,
-    };
-  });
-  const gaps = measureGaps(terms, lightness, sureness.map((s) => s.own));
-  const halves = steps.map((s) => s.uncertainty).sort((a, b) => a - b);
-  const capture: Capture = {
-    target: 'sheet',
-    mode: 'calibrated',
-    whiteBasis: 'nominal',
-    accepted: !refuses(issues),
-    issues,
-    uncertainty: halves[Math.floor(halves.length / 2)] ?? null,
-    tag,
-    corners: cornersOf(located),
-  };
-  return {
-    version: SCALE_RESULT_VERSION,
-    kind: 'scale',
-    capture,
-    steps,
-    gaps,
-    summary: {
-      evenness: evenness(gaps),
-      order: orderOf(gaps),
-      ends: { lightest: Math.max(...lightness), darkest: Math.min(...lightness) },
-      drift: driftOf(readings.map((r) => r.lab)),
-    },
-    findings: [],
-  };
+  const read = readings.map((reading): ReadStep => ({ reading, sureness: surenessOf(calibration, reading.lab[0]), grain: grain(reading.lab[0]) }));
+  issues.push(...outsideIssues(read));
+  return compareScale(terms, read, { ...base, colour: calibration.matrix ? 'measured' : 'assumed', accepted: !refuses(issues), issues });
 }
 
-/** Median-like colour of a cell's middle third, for telling whose paint lies in a gap. */
-function middleLab(photo: Photo, calibration: Calibration, cell: ScaleLayout['cells'][number]): Triple {
-  const box = boxMm(cell.xMm + cell.widthMm / 3, cell.yMm + cell.heightMm / 3, cell.widthMm / 3, cell.heightMm / 3);
-  return meanLab(patchwork(photo, calibration, box));
+function measureBoard(photo: Photo, request: ScaleRequest, depthMm: number, tools: MeasureTools): ScaleResult {
+  const { terms } = request;
+  const opened = openBoard(photo, { depthMm, ...(request.card && { card: request.card }) }, tools.cv);
+  const { board } = opened;
+  const base = {
+    ...CALIBRATED,
+    target: board ? ('brackets' as const) : null,
+    whiteBasis: request.card?.basis ?? 'nominal',
+    sizeMm: board && { width: board.widthMm, height: board.heightMm, assumed: true },
+    corners: board && cornersOf(board.plane, board.widthMm, board.heightMm),
+  } satisfies Partial<Capture>;
+  if (opened.kind === 'refused') return nothingRead({ ...base, issues: opened.issues });
+  tools.onStage?.('reading the steps');
+  const { calibration, issues } = opened;
+  const strip = readStrip(photo, calibration, { xMm: 0, yMm: 0, widthMm: opened.board.widthMm, heightMm: opened.board.heightMm }, terms.steps, terms.order);
+  const grain = backgroundSpread(photo, calibration);
+  const read = strip.readings.map((reading): ReadStep => ({ reading, sureness: surenessOf(calibration, reading.lab[0]), grain: grain(reading.lab[0]) }));
+  const all = [...issues, ...strip.issues, ...outsideIssues(read)];
+  return compareScale(terms, read, { ...base, corners: cornersOf(calibration.plane, opened.board.widthMm, opened.board.heightMm), accepted: !refuses(all), issues: all });
 }
+
+/** Of what the camera itself does to a flat tone nothing is known without printed greys: a usual value. */
+const USUAL_GRAIN = 0.6;
+
+function clippedSteps(readings: readonly CellReading[]): CaptureIssue[] {
+  const lost = readings.flatMap((r, i) => (r.clipped > 0.2 ? [i + 1] : []));
+  return lost.length === 0 ? [] : [issue('clipped', lost.length / readings.length, `Step ${lost.join(', ')} is so bright that it is lost: tap on it to darken the picture, and take it once more.`)];
+}
+
+function measureMarked(photo: Photo, request: ScaleRequest, corners: readonly Point[], scan: boolean): ScaleResult {
+  const { terms } = request;
+  const soft = explainSoftness(photo);
+  const base = {
+    ...CALIBRATED,
+    target: scan ? ('scan' as const) : ('corners' as const),
+    mode: 'relative' as const,
+    whiteBasis: 'ends' as const,
+    colour: null,
+    corners: corners.map((c) => ({ x: c.x / photo.width, y: c.y / photo.height })),
+  };
+  if (soft.length > 0) return nothingRead({ ...base, target: scan ? null : 'corners', issues: soft });
+  const opened = openMarked(photo, corners, scan);
+  const strip: StripReading = readRelativeStrip(photo, opened, terms.steps, terms.order, terms.ends);
+  if (strip.issues.length > 0) return nothingRead({ ...base, target: scan ? null : 'corners', issues: strip.issues });
+  const half = RELATIVE_HALF_WIDTH[opened.paper];
+  const read = strip.readings.map((reading): ReadStep => ({ reading, sureness: { whole: half, own: half, extrapolated: false }, grain: USUAL_GRAIN }));
+  const issues = clippedSteps(strip.readings);
+  return compareScale(terms, read, { ...base, paper: opened.paper, accepted: !refuses(issues), issues });
+}
+
+const whole = ({ width, height }: Photo): Point[] => [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }];
+const SHEET_IDS: readonly number[] = Object.values(PAPERS).flatMap((p) => [...p.markerIds]);
+
+/** What is in a picture of which nothing was said. */
+function seekTarget(photo: Photo, tools: MeasureTools): Target {
+  const ids = seekMarkers(tools.cv, photo, [...SHEET_IDS, ...BRACKET_MARKER_IDS]).map((m) => m.id);
+  if (ids.some((id) => SHEET_IDS.includes(id))) return { kind: 'sheet' };
+  return ids.length > 0 ? { kind: 'brackets', depthMm: 0 } : { kind: 'scan' };
+}
+
+/**
+ * Reads a photograph against a scale exercise. A photograph that can't be used comes back with
+ * `accepted: false` and what to do; steps are given whenever the sheet was found and its greys could be fitted.
+ * Throws BadCorners, WrongCard and BadFlat on what was given beside it; else only on programmers' errors.
+ */
+export async function measureScale(photo: Photo, request: ScaleRequest, tools: MeasureTools): Promise<ScaleResult> {
+  tools.onStage?.('finding the sheet');
+  const said = request.target ?? { kind: 'sheet' };
+  const target = said.kind === 'unsaid' ? seekTarget(photo, tools) : said;
+  switch (target.kind) {
+    case 'sheet':
+      return measureSheet(photo, request, tools);
+    case 'brackets':
+      return measureBoard(photo, request, target.depthMm, tools);
+    case 'corners':
+      return measureMarked(photo, request, target.corners, false);
+    case 'scan':
+    case 'unsaid':
+      return measureMarked(photo, request, whole(photo), true);
+  }
+}
+

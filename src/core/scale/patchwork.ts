@@ -18,8 +18,8 @@ export interface Patchwork {
   readonly y: Float32Array;
 }
 
-export function patchwork(photo: Photo, calibration: Calibration, box: BoxMm): Patchwork {
-  const samples = sampleBox(photo, calibration.plane, box, SAMPLE_MM);
+export function patchwork(photo: Photo, calibration: Calibration, box: BoxMm, stepMm: number = SAMPLE_MM): Patchwork {
+  const samples = sampleBox(photo, calibration.plane, box, stepMm);
   const rgb = reflectances(calibration, samples);
   const y = new Float32Array(rgb.length / 3);
   const [wr, wg, wb] = LUMINANCE_WEIGHTS;

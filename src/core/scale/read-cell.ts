@@ -180,6 +180,27 @@ export function readCell(
   };
 }
 
+/** Largest number of samples along a side of a plain cell: boards are read more coarsely than sheets. */
+const MOST_SAMPLES = 160;
+
+/** Reads a cell that has nothing printed round it: what stayed bare and what went past its line can't be told. */
+export function readPlainCell(photo: Photo, calibration: Calibration, cell: BoxMm): CellReading {
+  const [dx, dy] = [((1 - INNER) / 2) * cell.widthMm, ((1 - INNER) / 2) * cell.heightMm];
+  const box: BoxMm = { xMm: cell.xMm + dx, yMm: cell.yMm + dy, widthMm: INNER * cell.widthMm, heightMm: INNER * cell.heightMm };
+  const step = Math.max(SAMPLE_MM, Math.max(box.widthMm, box.heightMm) / MOST_SAMPLES);
+  const p = patchwork(photo, calibration, box, step);
+  const places = Array.from(p.y.keys()).filter((i) => !Number.isNaN(p.y[i] as number));
+  const soft = gaussianBlur(p.y, p.samples.columns, p.samples.rows, Math.max(0.5, STREAK_BLUR_MM / step));
+  return {
+    lab: trimmedMean(p, places),
+    spread: deviation(places.map((i) => luminanceToLightness(soft[i] as number))),
+    bareGround: null,
+    overflow: null,
+    clipped: places.filter((i) => p.samples.clipped[i] === 1).length / places.length,
+    shine: { rise: 0, overPaper: 0 },
+  };
+}
+
 /** Bare places bleed this far into what is blurred beside them. */
 const BLEED_MM = 1;
 

@@ -1,0 +1,22 @@
+/** Markers of given ids in a photograph, looked for at several reduced sizes. */
+import type { Photo } from '../raster/photo';
+import { reduceToGrey } from '../raster/reduce';
+import { findMarkers, type FoundMarker } from '../vision/markers';
+import type { OpenCv } from '../vision/opencv';
+
+/** Long sides at which markers are looked for; the later ones only if the first finds too few. */
+const SEARCH_SIZES = [1100, 2100, 4200, 700] as const;
+
+/** Corners are in photo pixels. Four are enough; more of one id than one are all given. */
+export function seekMarkers(cv: OpenCv, photo: Photo, ids: readonly number[]): FoundMarker[] {
+  let markers: FoundMarker[] = [];
+  for (const size of SEARCH_SIZES) {
+    const grey = reduceToGrey(photo, size);
+    const found = findMarkers(cv, grey.data, grey.width, grey.height)
+      .filter((m) => ids.includes(m.id))
+      .map((m) => ({ id: m.id, corners: m.corners.map((c) => ({ x: c.x * grey.factor, y: c.y * grey.factor })) }));
+    if (found.length > markers.length) markers = found;
+    if (markers.length >= 4) break;
+  }
+  return markers;
+}
