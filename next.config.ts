@@ -7,6 +7,7 @@ const config: NextConfig = {
     '@techstark/opencv-js',
     'better-auth',
     'fontkit',
+    'heic-decode',
     'pdfkit',
     'pg-boss',
     'piscina',

@@ -4,7 +4,8 @@ import { and, eq } from 'drizzle-orm';
 import { stripMetadata } from '@/core/formats/strip-metadata';
 import { newId } from '@/data/ids';
 import { attempts, files, handIns } from '@/data/schema';
-import { inspectPicture, UnusablePicture } from '@/workers/decode';
+import { type Inspected, inspectPicture, UnusablePicture } from '@/workers/decode';
+import { keepsAsPng } from '@/workers/lossless';
 import { type Actor, attemptFor, exerciseFor, Refused, type Student } from './actor';
 import type { House } from './house';
 import { textSchema } from './words';
@@ -24,6 +25,16 @@ export async function keepFile(house: House, bytes: Uint8Array, type: string): P
   return hash;
 }
 
+/** The picture with nothing in it of where and by whom it was taken; its codes are the same. */
+async function withoutMetadata(house: House, file: string, meta: Inspected): Promise<{ bytes: Uint8Array; type: string }> {
+  if (keepsAsPng(meta)) return { bytes: await house.pool.run({ task: 'lossless', file }), type: 'image/png' };
+  try {
+    return stripMetadata(await readFile(file));
+  } catch {
+    throw new UnusablePicture('This picture is damaged or not complete: send it once more.');
+  }
+}
+
 /**
  * Records a photograph as an attempt and queues it. The same file again returns the attempt there is.
  * Throws UnusablePicture or Refused with words for the student.
@@ -32,13 +43,7 @@ export async function receivePhoto(house: House, student: Student, exerciseId: s
   const { exercise } = await exerciseFor(house, student, exerciseId);
   await checkRoom(house);
   const meta = await inspectPicture(file);
-  const whole = await readFile(file);
-  let stripped: ReturnType<typeof stripMetadata>;
-  try {
-    stripped = stripMetadata(whole);
-  } catch {
-    throw new UnusablePicture('This picture is damaged or not complete: send it once more.');
-  }
+  const stripped = await withoutMetadata(house, file, meta);
   const photoHash = await keepFile(house, stripped.bytes, stripped.type);
   const attemptId = await house.db.transaction(async (tx) => {
     const own = and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, student.studentId));

@@ -1,34 +1,65 @@
 /** Photographs into rasters. What is no photograph, or too much of one, gets one clear sentence. */
+import { open, readFile } from 'node:fs/promises';
 import sharp, { type Metadata } from 'sharp';
+import type { ColourMatrix } from '@/core/colour/primaries';
+import { profilePrimaries } from '@/core/formats/icc';
+import { heifProfile, isHeic } from '@/core/formats/icc-files';
 import { type Orientation, type Photo, uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
 
 export const MAX_PIXELS = 60_000_000;
-const FORMATS = ['jpeg', 'png', 'webp'];
+/** As sharp names them; AVIF is a kind of heif to it. */
+const FORMATS = ['jpeg', 'png', 'webp', 'tiff', 'heif'];
+const SEND = 'send a photograph as JPEG, HEIC, PNG, WebP, AVIF or TIFF.';
 
 /** The picture can't be used; `message` is for the person who sent it. */
 export class UnusablePicture extends Error {
   override readonly name = 'UnusablePicture';
 }
 
+export interface Inspected extends Pick<Metadata, 'width' | 'height' | 'orientation'> {
+  readonly format: 'jpeg' | 'png' | 'webp' | 'tiff' | 'avif' | 'heic';
+  /** To sRGB's primaries, where the embedded profile has others. */
+  readonly primaries: ColourMatrix | null;
+  readonly icc: Uint8Array | null;
+}
+
+/** The first bytes of a file, enough to tell its kind. */
+async function head(file: string | Buffer): Promise<Uint8Array> {
+  if (typeof file !== 'string') return file.subarray(0, 64);
+  const handle = await open(file, 'r');
+  try {
+    const { buffer, bytesRead } = await handle.read(Buffer.alloc(64), 0, 64, 0);
+    return buffer.subarray(0, bytesRead);
+  } finally {
+    await handle.close();
+  }
+}
+
+function checkSize(width: number, height: number): void {
+  if (width * height > MAX_PIXELS)
+    throw new UnusablePicture(`This picture has ${Math.round((width * height) / 1e6)} megapixels; up to 60 can be read. Send a smaller one.`);
+}
+
 /** Header of a picture that may be decoded. Throws UnusablePicture otherwise. */
-export async function inspectPicture(file: string | Buffer): Promise<Metadata> {
+export async function inspectPicture(file: string | Buffer): Promise<Inspected> {
+  const heic = isHeic(await head(file));
   let meta: Metadata;
   try {
     meta = await sharp(file, { failOn: 'warning', limitInputPixels: false }).metadata();
   } catch {
-    throw new UnusablePicture('This file is not a picture that can be read: send a photograph as JPEG, PNG or WebP.');
+    throw new UnusablePicture(`This file is not a picture that can be read: ${SEND}`);
   }
-  if (!FORMATS.includes(meta.format))
-    throw new UnusablePicture(`This is ${article(meta.format)} file: send a photograph as JPEG, PNG or WebP.`);
-  if ((meta.pages ?? 1) > 1) throw new UnusablePicture('This picture moves: send a still photograph.');
-  if (meta.width * meta.height > MAX_PIXELS)
-    throw new UnusablePicture(
-      `This picture has ${Math.round((meta.width * meta.height) / 1e6)} megapixels; up to 60 can be read. Send a smaller one.`,
-    );
+  if (!FORMATS.includes(meta.format)) throw new UnusablePicture(`This is ${article(meta.format)} file: ${SEND}`);
+  if ((meta.pages ?? 1) > 1 && !heic) throw new UnusablePicture('This picture moves or has several pages: send a still photograph.');
+  checkSize(meta.width, meta.height);
   if (meta.space === 'cmyk')
     throw new UnusablePicture('This picture is made for a printing press (CMYK): send the photograph as the phone took it.');
-  return meta;
+  const icc = meta.icc ?? null;
+  const format = heic ? 'heic' : meta.format === 'heif' ? 'avif' : (meta.format as Inspected['format']);
+  // A HEIF decoder turns the picture upright itself.
+  const turned = format === 'heic' || format === 'avif' ? 1 : meta.orientation;
+  return { width: meta.width, height: meta.height, ...(turned !== undefined && { orientation: turned }), format, icc, primaries: icc ? profilePrimaries(icc) : null };
 }
 
 function article(format: string): string {
@@ -39,24 +70,54 @@ function article(format: string): string {
 const ORIENTATIONS: readonly number[] = [1, 2, 3, 4, 5, 6, 7, 8] satisfies Orientation[];
 const isOrientation = (n: number): n is Orientation => ORIENTATIONS.includes(n);
 
+export interface Pixels {
+  readonly data: Uint8Array;
+  readonly width: number;
+  readonly height: number;
+}
+
+async function heicPixels(file: string | Buffer): Promise<Pixels> {
+  // Loaded only when asked for: it brings a decoder of its own.
+  const { default: decodeHeic } = await import('heic-decode');
+  const { width, height, data } = await decodeHeic({ buffer: typeof file === 'string' ? await readFile(file) : file });
+  checkSize(width, height);
+  const rgb = new Uint8Array(width * height * 3);
+  for (let i = 0, p = 0; p < rgb.length; i += 4, p += 3) {
+    rgb[p] = data[i] as number;
+    rgb[p + 1] = data[i + 1] as number;
+    rgb[p + 2] = data[i + 2] as number;
+  }
+  return { data: rgb, width, height };
+}
+
 /**
- * The photograph in 8-bit sRGB; `orientation` is given when the file no longer holds it. Throws
- * UnusablePicture on anything that is not a whole, plain photograph.
+ * Codes as they are stored, not turned. A profile of three primaries is left to the reader, who converts in linear
+ * light without cutting anything off; any other is brought to sRGB here.
  */
-export async function decodePhoto(file: string | Buffer, orientation: number | null = null): Promise<Photo> {
-  const meta = await inspectPicture(file);
-  const turned = orientation ?? meta.orientation ?? 1;
+export async function decodePixels(file: string | Buffer, { format, primaries }: Inspected): Promise<Pixels> {
   try {
-    const { data, info } = await sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS })
+    if (format === 'heic') return await heicPixels(file);
+    const { data, info } = await sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS, ignoreIcc: primaries !== null })
       .flatten({ background: '#fff' })
       .toColourspace('srgb')
       .raw()
       .toBuffer({ resolveWithObject: true });
     if (info.channels !== 3) throw new UnusablePicture('This picture has no colours that can be read: send a photograph.');
-    const stored = raster('srgb8', info.width, info.height, 3, new Uint8Array(data.buffer, data.byteOffset, data.length));
-    return uprightPhoto(stored, isOrientation(turned) ? turned : 1);
+    return { data: new Uint8Array(data.buffer, data.byteOffset, data.length), width: info.width, height: info.height };
   } catch (error) {
     if (error instanceof UnusablePicture) throw error;
     throw new UnusablePicture('This picture is damaged or not complete: send it once more.');
   }
+}
+
+/**
+ * The photograph in 8-bit codes of its own primaries; `orientation` is given when the file no longer holds it. Throws
+ * UnusablePicture on anything that is not a whole, plain photograph.
+ */
+export async function decodePhoto(file: string | Buffer, orientation: number | null = null): Promise<Photo> {
+  const meta = await inspectPicture(file);
+  const { data, width, height } = await decodePixels(file, meta);
+  const icc = meta.format === 'heic' && !meta.icc ? heifProfile(typeof file === 'string' ? await readFile(file) : file) : null;
+  const turned = orientation ?? meta.orientation ?? 1;
+  return uprightPhoto(raster('srgb8', width, height, 3, data), isOrientation(turned) ? turned : 1, icc ? profilePrimaries(icc) : meta.primaries);
 }

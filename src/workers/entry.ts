@@ -3,6 +3,7 @@ import type { MessagePort } from 'node:worker_threads';
 import { readDabFile } from './dab-task';
 import { UnusablePicture } from './decode';
 import { fitTask } from './fit-task';
+import { losslessPng } from './lossless';
 import { measureScaleFile } from './measure-task';
 import { nearestTask } from './nearest-task';
 import { makePictures } from './pictures-task';
@@ -12,6 +13,8 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
   switch (task.task) {
     case 'measure-scale':
       return measureScaleFile(task, (stage) => port?.postMessage({ stage }));
+    case 'lossless':
+      return losslessPng(task);
     case 'dab':
       return readDabFile(task);
     case 'fit':

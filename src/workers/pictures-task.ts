@@ -10,7 +10,7 @@ import type { Orientation, Photo } from '@/core/raster/photo';
 import { type BoxMm, boxMm } from '@/core/sheet/paper';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import type { SheetLayout } from '@/core/sheet/layout';
-import { decodePhoto } from './decode';
+import { decodePhoto, MAX_PIXELS } from './decode';
 import { loadOpenCv } from './opencv';
 
 export interface PicturesTask {
@@ -80,8 +80,8 @@ function turned(image: Sharp, orientation: Orientation): Sharp {
 
 export async function makePictures(task: PicturesTask): Promise<Pictures> {
   const photo = await decodePhoto(task.file, task.orientation);
-  const { data, width, height } = photo.stored;
-  const seen = turned(sharp(data, { raw: { width, height, channels: 3 } }), photo.orientation);
+  // From the file and not from its codes: for looking, the profile is to be heeded.
+  const seen = turned(sharp(task.file, { failOn: 'warning', limitInputPixels: MAX_PIXELS }), photo.orientation);
   const preview = await seen
     .resize({ width: PREVIEW_PX, height: PREVIEW_PX, fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 85 })

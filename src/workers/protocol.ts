@@ -5,15 +5,17 @@ import type { DabResult } from '@/core/scale/read-dab';
 import type { ScaleResult } from '@/core/scale/result';
 import type { DabTask } from './dab-task';
 import type { FitTask } from './fit-task';
+import type { LosslessTask } from './lossless';
 import type { MeasureScaleTask, Stage } from './measure-task';
 import type { Nearest, NearestTask } from './nearest-task';
 import type { Pictures, PicturesTask } from './pictures-task';
 import type { PracticeReadingTask } from './practice-reading';
 import type { PracticeTask } from './practice-task';
 
-export type Task = MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
+export type Task = LosslessTask | MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
 
 export interface Answers {
+  lossless: Uint8Array;
   'measure-scale': ScaleResult;
   dab: DabResult;
   fit: StoredFit;

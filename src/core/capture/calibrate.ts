@@ -1,5 +1,6 @@
 /** From camera codes to reflectance on one located print: the tone fit of each channel, and how sure it is. */
 import { labToLinearRgb } from '../colour/lab';
+import { applyMatrix, type ColourMatrix, inverseMatrix, SAME_PRIMARIES } from '../colour/primaries';
 import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
 import { blankPlaces } from '../sheet/blank';
@@ -8,7 +9,7 @@ import type { PatchMm } from '../sheet/frame';
 import type { SheetLayout } from '../sheet/layout';
 import { type BoxMm, boxMm, grow } from '../sheet/paper';
 import type { CardProfile } from './card-profile';
-import { applyMatrix, type ColourMatrix, fitColourMatrix, inverseMatrix, SAME_PRIMARIES } from './colour-matrix';
+import { fitColourMatrix } from './colour-matrix';
 import type { LeftOutPatch } from './leave-out';
 import type { Plane } from './plane';
 import { meanCodes, sampleBox, type SheetSamples } from './sample';
@@ -43,8 +44,10 @@ export interface Calibration {
   readonly patches: readonly PatchMm[];
   readonly profile: CardProfile;
   readonly curves: readonly [ToneCurve, ToneCurve, ToneCurve];
-  /** The camera's primaries to sRGB; null where they are taken to be the same. */
+  /** The photograph's primaries to sRGB; null where they are the same. */
   readonly matrix: ColourMatrix | null;
+  /** Whether the matrix was fitted to coloured patches; else it is what the file says. */
+  readonly coloursMeasured: boolean;
   readonly knownLight: CardInPhoto['knownLight'];
   /** Gain and offset on relative luminance that place what was read between two named ends; null where white is known. */
   readonly anchor: { readonly gain: number; readonly offset: number } | null;
@@ -171,8 +174,9 @@ export function calibrate(photo: Photo, card: CardInPhoto, profile: CardProfile)
   const seen = (residualOf: (s: CardSample) => number | null): WhitePlace[] =>
     bare.map((s) => ({ xMm: s.xMm, yMm: s.yMm, codes: s.codes, clipped: s.clipped, residual: residualOf(s) }));
   if (usable.length < 40 || !usable.some((s) => s.patch === 0)) return { calibration: null, whites: seen(() => null) };
-  let fitted = fitChannels(card, usable, SAME_PRIMARIES);
+  let fitted = fitChannels(card, usable, photo.primaries ? inverseMatrix(photo.primaries) : SAME_PRIMARIES);
   let matrix = primariesOf(photo, card, profile, fitted.curves);
+  const coloursMeasured = matrix !== null;
   if (matrix) {
     // Paper and greys are a little tinted, and a camera of other primaries sees their tint in its own way.
     fitted = fitChannels(card, usable, inverseMatrix(matrix));
@@ -182,7 +186,7 @@ export function calibrate(photo: Photo, card: CardInPhoto, profile: CardProfile)
   const residuals = new Map(usable.map((s, i) => [s, green.residuals[i] as number]));
   const whites = seen((s) => residuals.get(s) ?? null);
   const { plane, extent, patches, knownLight } = card;
-  return { calibration: { plane, extent, patches, profile, curves: fitted.curves, matrix, knownLight, anchor: null, whites, fitHalfWidth: halfWidthFrom(green.leftOut, card.model) }, whites };
+  return { calibration: { plane, extent, patches, profile, curves: fitted.curves, matrix: matrix ?? photo.primaries, coloursMeasured, knownLight, anchor: null, whites, fitHalfWidth: halfWidthFrom(green.leftOut, card.model) }, whites };
 }
 
 /** Linear RGB reflectance (three a place, not clamped) of samples of the sheet. */

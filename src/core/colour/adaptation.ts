@@ -27,6 +27,9 @@ function adapt(xyz: Triple, from: Triple, to: Triple): Triple {
   return times(FROM_CONES, [(v[0] * t[0]) / f[0], (v[1] * t[1]) / f[1], (v[2] * t[2]) / f[2]]);
 }
 
+/** XYZ under D50 as XYZ of the same surface under D65. */
+export const xyzD50ToD65 = (xyz: Triple): Triple => adapt(xyz, WHITE_D50, WHITE_D65);
+
 /** L*a*b* under D50 as L*a*b* of the same surface under D65. */
 export function labD50ToD65(lab: Triple): Triple {
   // L*a*b* is about its own white: with D65's white in its place the numbers become D50's XYZ after scaling.

@@ -2,6 +2,7 @@
  * A photograph as it should be seen, over pixels as they are stored. Phones store most pictures on their
  * side; turning twelve megapixels costs a third of decoding them, a stride costs nothing.
  */
+import type { ColourMatrix } from '../colour/primaries';
 import type { Raster } from './raster';
 
 /** The orientation tag of EXIF 2.3, table 7: which side of the stored picture is its top. */
@@ -13,6 +14,8 @@ export interface Photo {
   readonly height: number;
   readonly stored: Raster<'srgb8', 3>;
   readonly orientation: Orientation;
+  /** To sRGB's primaries, where the file's profile has others; codes are kept as they are, so that nothing is cut off. */
+  readonly primaries: ColourMatrix | null;
   /** Place of the red code of the top left pixel in the stored samples, and how far its neighbours are. */
   readonly origin: number;
   readonly alongX: number;
@@ -20,7 +23,7 @@ export interface Photo {
 }
 
 /** The photograph that stored pixels show under an orientation tag. */
-export function uprightPhoto(stored: Raster<'srgb8', 3>, orientation: Orientation = 1): Photo {
+export function uprightPhoto(stored: Raster<'srgb8', 3>, orientation: Orientation = 1, primaries: ColourMatrix | null = null): Photo {
   const right = 3;
   const down = 3 * stored.width;
   const lastColumn = right * (stored.width - 1);
@@ -43,6 +46,7 @@ export function uprightPhoto(stored: Raster<'srgb8', 3>, orientation: Orientatio
     height: onItsSide ? stored.width : stored.height,
     stored,
     orientation,
+    primaries,
     origin,
     alongX,
     alongY,

@@ -107,7 +107,7 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
   const grain = backgroundSpread(photo, calibration);
   const read = readings.map((reading): ReadStep => ({ reading, sureness: surenessOf(calibration, reading.lab[0]), grain: grain(reading.lab[0]) }));
   issues.push(...outsideIssues(read));
-  return compareScale(terms, read, { ...base, colour: calibration.matrix ? 'measured' : 'assumed', accepted: !refuses(issues), issues });
+  return compareScale(terms, read, { ...base, colour: calibration.coloursMeasured ? 'measured' : 'assumed', accepted: !refuses(issues), issues });
 }
 
 function measureBoard(photo: Photo, request: ScaleRequest, depthMm: number, tools: MeasureTools): ScaleResult {

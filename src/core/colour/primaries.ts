@@ -1,0 +1,19 @@
+/** From one set of primaries to another, in linear light. */
+import { Matrix, solve } from 'ml-matrix';
+import type { Triple } from './srgb';
+
+export type ColourMatrix = readonly [Triple, Triple, Triple];
+
+export const SAME_PRIMARIES: ColourMatrix = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+
+export function applyMatrix(m: ColourMatrix, [r, g, b]: Triple): Triple {
+  return [m[0][0] * r + m[0][1] * g + m[0][2] * b, m[1][0] * r + m[1][1] * g + m[1][2] * b, m[2][0] * r + m[2][1] * g + m[2][2] * b];
+}
+
+export function inverseMatrix(m: ColourMatrix): ColourMatrix {
+  return solve(new Matrix(m.map((r) => [...r])), Matrix.eye(3)).to2DArray() as unknown as ColourMatrix;
+}
