@@ -21,7 +21,11 @@ export type Fault =
   | { readonly kind: 'streaks'; readonly step: number; readonly amplitude: number }
   | { readonly kind: 'bare'; readonly step: number; readonly share: number }
   | { readonly kind: 'overflow'; readonly step: number; readonly mm: number }
-  | { readonly kind: 'drift'; readonly step: number; readonly a: number; readonly b: number };
+  | { readonly kind: 'drift'; readonly step: number; readonly a: number; readonly b: number }
+  /** Paint pooled along the edge, so much lighter (darker below 0) than the middle, L*. */
+  | { readonly kind: 'edge'; readonly step: number; readonly lightness: number }
+  /** Paint that stops short of the line by so many mm. */
+  | { readonly kind: 'short'; readonly step: number; readonly mm: number };
 
 export interface PaintPlan {
   /** Lightness that each step was meant to have, in reading order. */
@@ -53,11 +57,13 @@ interface Brush {
   readonly streaks: number;
   readonly bare: number;
   readonly overflow: number;
+  readonly edge: number;
+  readonly short: number;
   readonly noise: number;
 }
 
 function brushFor(index: number, plan: PaintPlan, seed: number): Brush {
-  let [lightness, a, b, streaks, bare, overflow] = [plan.lightness[index - 1] ?? 50, 0, 0, 0, 0, 0];
+  let [lightness, a, b, streaks, bare, overflow, edge, short] = [plan.lightness[index - 1] ?? 50, 0, 0, 0, 0, 0, 0, 0];
   for (const f of plan.faults) {
     if (f.step !== index) continue;
     if (f.kind === 'shift') lightness += f.lightness;
@@ -65,16 +71,18 @@ function brushFor(index: number, plan: PaintPlan, seed: number): Brush {
     if (f.kind === 'bare') bare = f.share;
     if (f.kind === 'overflow') overflow = f.mm;
     if (f.kind === 'drift') [a, b] = [f.a, f.b];
+    if (f.kind === 'edge') edge = f.lightness;
+    if (f.kind === 'short') short = f.mm;
   }
   const own = chance(seed).fork(`cell ${index}`);
-  return { lightness, a, b, streaks, bare, overflow, noise: own.whole(1, 0x7fffffff) };
+  return { lightness, a, b, streaks, bare, overflow, edge, short, noise: own.whole(1, 0x7fffffff) };
 }
 
 /** How far (mm) paint reaches past the printed line at a place along one side; negative stops short. */
 function reach(side: number, alongMm: number, lengthMm: number, brush: Brush): number {
   const ragged = 0.12 + 0.16 * smoothNoise(alongMm / 2.5, side * 7.3, brush.noise);
   const inBulge = side === 2 && alongMm > 0.25 * lengthMm && alongMm < 0.8 * lengthMm;
-  return ragged + (inBulge ? brush.overflow : 0);
+  return ragged - brush.short + (inBulge ? brush.overflow : 0);
 }
 
 /** Level of the stroke noise below which a share `bare` of places lies, found by sampling the cell. */
@@ -132,8 +140,10 @@ export function paint(
         }
         if (bare) continue;
         const stroke = strokes(x, y, brush.noise);
+        const pool = brush.edge === 0 ? 0 : brush.edge / (1 + Math.exp((inside - 1.8) / 0.25));
         const lightness =
-          brush.lightness + (0.7 + 2.4 * brush.streaks) * stroke + 0.3 * smoothNoise(x * 4, y * 4, brush.noise + 3);
+          brush.lightness +
+          pool + (0.7 + 2.4 * brush.streaks) * stroke + 0.3 * smoothNoise(x * 4, y * 4, brush.noise + 3);
         const rgb = labToLinearRgb([lightness, brush.a, brush.b]);
         const p = (py * width + px) * 3;
         for (let c = 0; c < 3; c++)

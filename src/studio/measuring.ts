@@ -1,12 +1,14 @@
 /** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
 import { and, eq, inArray, max, ne } from 'drizzle-orm';
 import { SCALE_RESULT_VERSION, scaleResultSchema, type ScaleResult } from '@/core/scale/result';
-import type { ExerciseTerms } from '@/core/exercise/terms';
+import { predictedSteps } from '@/core/mixing/exercise-recipe';
+import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
 import { newId } from '@/data/ids';
 import { attempts, classes, critiqueItems, critiques, exercises, type AttemptState, handIns, measurements } from '@/data/schema';
 import { UnusablePicture } from '@/workers/decode';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
 import type { House } from './house';
+import { figuresFor } from './palettes';
 import { keepFile } from './receive';
 
 async function load(house: House, attemptId: string) {
@@ -53,6 +55,12 @@ async function keepResult(house: House, handInId: string, attemptId: string, giv
   });
 }
 
+/** What the class's paints predict of the steps, so that only what differs from it is told. */
+async function knownPaints(house: House, classId: string, terms: ExerciseTerms) {
+  const paints = predictedSteps(terms, await figuresFor(house, classId, terms.medium));
+  return paints ? { paints } : {};
+}
+
 function troubleOf(error: unknown): string {
   if (error instanceof UnusablePicture) return error.message;
   if (error instanceof TaskTimedOut) return 'Measuring took longer than 30 seconds and was stopped. The picture is kept: try again.';
@@ -83,9 +91,9 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
       expected: { exercise: exercise.id, student: row.handIn.studentId },
     };
     const result =
-      terms.kind === 'scale'
+      isStepped(terms)
         ? await house.pool.run(
-            { task: 'measure-scale', ...task, terms },
+            { task: 'measure-scale', ...task, terms, ...(await knownPaints(house, row.class.id, terms)) },
             { signal: abort.signal, onStage: (stage) => house.live.tell(attemptId, { state: 'measuring', stage }) },
           )
         : null;

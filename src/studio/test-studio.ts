@@ -43,10 +43,13 @@ export function resultWith(accepted: boolean): ScaleResult {
     },
     steps: lightness.map((l, i) => ({
       index: i + 1, lightness: l, a: 0, b: 0, target: l, error: 0, errorSteps: 0, uncertainty: 3, ownUncertainty: 0.3,
-      extrapolated: false, spread: 0.5, bareGround: 0, overflow: 0, flags: [],
+      extrapolated: false, spread: 0.5, bareGround: 0, overflow: 0, rim: 0, lineShows: 0, flags: [],
     })),
     gaps: measureGaps(terms, lightness, lightness.map(() => 0.3)),
     summary: { evenness: 0, order: 'kept', ends: { lightest: 96, darkest: 24 }, drift: { warm: [], cool: [] } },
+    leastWork: null,
+    chips: [],
+    silhouette: null,
     findings: [
       { code: 'works_even', kind: 'works', weight: 0, where: { steps: [] }, evidence: {}, say: 'The steps run evenly.', do: null },
       { code: 'streaky', kind: 'fix', weight: 1, where: { steps: [3] }, evidence: { spread: 2 }, say: 'Step 3 is streaky.', do: 'Stir the mix.' },

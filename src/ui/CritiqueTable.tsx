@@ -9,7 +9,10 @@ import type { AttemptView } from '@/studio/views';
 import { FindingRow } from './FindingRow';
 import { GapLadder } from './GapLadder';
 import { HoldButton, useHold } from './HoldButton';
+import { ChipList } from './ChipList';
 import { KeyList } from './KeyList';
+import { basisWords } from './basis-words';
+import { LeastWork } from './LeastWork';
 import { StateMark } from './StateMark';
 import { StripCompare } from './StripCompare';
 import { useKeys } from './use-keys';
@@ -26,6 +29,7 @@ interface Props {
   readonly targets: readonly number[];
   readonly perRow: number;
   readonly gapPercent: number;
+  readonly tall: boolean;
   readonly attempts: readonly { readonly id: string; readonly number: number | null; readonly state: AttemptState }[];
   readonly shown: AttemptView | null;
   readonly isCurrent: boolean;
@@ -113,7 +117,7 @@ export function CritiqueTable(props: Props) {
         ) : read ? (
           <>
             <div className="px-4 pt-3">
-              <StripCompare picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null} targets={props.targets} perRow={props.perRow} gapPercent={props.gapPercent} squint={squint.on} lit={lit} />
+              <StripCompare picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null} targets={props.targets} perRow={props.perRow} gapPercent={props.gapPercent} tall={props.tall} squint={squint.on} lit={lit} />
             </div>
             <div className="mx-4 mb-3 mt-3 min-h-0 flex-1 bg-l93">
               <ValueRuler
@@ -188,6 +192,8 @@ export function CritiqueTable(props: Props) {
             </button>
           </div>
         )}
+        {read && <LeastWork result={result} labels={labels} />}
+        {read && result.chips.length > 0 && <ChipList chips={result.chips} labels={labels} />}
         {read && (
           <GapLadder labels={labels} lightness={result.steps.map((s) => s.lightness)} flagged={result.gaps.map((g) => g.flags.length > 0)} />
         )}
@@ -252,7 +258,9 @@ export function CritiqueTable(props: Props) {
                 ))}
               </tbody>
             </table>
-            <p className="quiet mt-1">{numberUp}: calibrated on a nominal card. The ± holds how printers differ; the band on the ruler is what two steps do not share.</p>
+            <p className="quiet mt-1">
+              {numberUp}: {basisWords(result.capture)}
+            </p>
           </details>
         )}
         <div className="sticky bottom-0 -mx-3 -mb-3 mt-auto flex gap-2 bg-l93 p-3">

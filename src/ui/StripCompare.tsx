@@ -8,11 +8,13 @@ interface Props {
   readonly perRow: number;
   /** Distance of two cells, and margin, in percent of the strip's width. */
   readonly gapPercent: number;
+  /** A picture with bands, taller than a strip: kept within half the height. */
+  readonly tall: boolean;
   readonly squint: boolean;
   readonly lit: readonly number[];
 }
 
-export function StripCompare({ picture, targets, perRow, gapPercent, squint, lit }: Props) {
+export function StripCompare({ picture, targets, perRow, gapPercent, tall, squint, lit }: Props) {
   return (
     <figure className="m-0" aria-label="Painted strip above, wanted greys below">
       <svg width={0} height={0} aria-hidden className="absolute">
@@ -22,7 +24,7 @@ export function StripCompare({ picture, targets, perRow, gapPercent, squint, lit
         </filter>
       </svg>
       {picture ? (
-        <img src={picture} alt="The painted strip, straightened" className="block h-auto w-full" style={squint ? { filter: 'url(#squint)' } : undefined} />
+        <img src={picture} alt="The painted strip, straightened" className={tall ? "mx-auto block h-[44vh] w-auto" : "block h-auto w-full"} style={squint ? { filter: 'url(#squint)' } : undefined} />
       ) : (
         <div className="flex aspect-[182/34] w-full items-center justify-center bg-l70 text-l10">The straightened strip is being made …</div>
       )}

@@ -66,12 +66,12 @@ test('the orientation comes from the file, or from what was kept of it', async (
 });
 
 test('a file that is no picture', async () => {
-  expect(await say(Buffer.from('Dear Hesper, here is my sheet.'))).toMatch(/not a picture .* JPEG, PNG or WebP/);
+  expect(await say(Buffer.from('Dear Hesper, here is my sheet.'))).toMatch(/not a picture .* JPEG, HEIC, PNG, WebP, AVIF or TIFF/);
   expect(await say(Buffer.alloc(0))).toMatch(/not a picture/);
 });
 
 test('a drawing, a moving picture, one made for a press', async () => {
-  expect(await say(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"/>'))).toBe('This is an SVG file: send a photograph as JPEG, PNG or WebP.');
+  expect(await say(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"/>'))).toBe('This is an SVG file: send a photograph as JPEG, HEIC, PNG, WebP, AVIF or TIFF.');
   const frames = await sharp({ create: { width: 8, height: 16, channels: 3, background: '#888', pageHeight: 8 } }).webp().toBuffer().catch(() => null);
   if (frames) expect(await say(frames)).toBe('accepted');
   const moving = await sharp([await plain(8, 8).png().toBuffer(), await sharp({ create: { width: 8, height: 8, channels: 3, background: '#000' } }).png().toBuffer()], { join: { animated: true } })

@@ -1,10 +1,15 @@
 /** Measuring one photograph, from a file on disk to a critique draft. The command line and the pool share it. */
 import type { KnownCard } from '@/core/capture/open-sheet';
-import { measureScale, type MeasureStage, type Target } from '@/core/scale/measure';
+import type { Triple } from '@/core/colour/srgb';
 import { critiqueScale } from '@/core/critique/scale-critique';
 import type { NumberingId } from '@/core/exercise/numbering';
+import type { SteppedTerms } from '@/core/exercise/terms';
+import type { Photo } from '@/core/raster/photo';
 import type { ScaleTerms } from '@/core/scale/flags';
+import { measureBands } from '@/core/scale/measure-bands';
+import { measureScale, type MeasureStage, type MeasureTools, type Target } from '@/core/scale/measure';
 import type { ScaleResult } from '@/core/scale/result';
+import { chipRows } from '@/core/sheet/exercise-layout';
 import { decodePhoto } from './decode';
 import { loadOpenCv } from './opencv';
 import { readQr } from './read-qr';
@@ -14,29 +19,56 @@ export interface MeasureScaleTask {
   readonly file: string;
   /** EXIF orientation 1 to 8 when the file no longer holds it; null reads it from the file. */
   readonly orientation: number | null;
+  readonly terms: SteppedTerms;
   /** What is in the picture; a worksheet unless said. */
   readonly target?: Target;
-  /** Whether its sheet carries coloured patches. */
+  /** Whether its sheet carries coloured patches; told by the kind unless said. */
   readonly hue?: boolean;
+  /** What the exercise's paints predict: colours of the steps in reading order, and the pure colour's lightness where there is one. */
+  readonly paints?: { readonly labs: readonly Triple[]; readonly pure: number | null };
   readonly card?: KnownCard;
   /** Photograph of the sheet blank, in the same light. */
   readonly flat?: string;
-  readonly terms: ScaleTerms;
   readonly numbering: NumberingId;
   readonly expected: { readonly exercise: string | null; readonly student: string | null };
 }
 
 export type Stage = 'opening the picture' | MeasureStage;
 
-/** Throws UnusablePicture when the file can't be read as a photograph. */
+/** What a scale's readings are compared with: the pure colour's place too, where the paints tell it. */
+function scaleTerms({ terms, paints }: MeasureScaleTask): ScaleTerms {
+  if (terms.kind !== 'monochrome-scale' || typeof paints?.pure !== 'number') return terms;
+  return { ...terms, pure: { lightness: paints.pure, at: terms.pureAt } };
+}
+
+async function measured(photo: Photo, task: MeasureScaleTask, tools: MeasureTools): Promise<ScaleResult> {
+  const { terms, expected, target, card, paints } = task;
+  const known = card ? { card } : {};
+  if (terms.kind === 'bands') return measureBands(photo, { terms, expected, ...known }, tools);
+  const hue = task.hue ?? terms.kind !== 'scale';
+  const flat = task.flat === undefined ? null : await decodePhoto(task.flat);
+  return measureScale(
+    photo,
+    {
+      terms: scaleTerms(task),
+      expected,
+      hue,
+      ...(terms.kind === 'colours-on-scale' && { chipRows: chipRows(terms.chips, terms.steps) }),
+      ...(paints && { paints: paints.labs }),
+      ...(target && { target }),
+      ...known,
+      ...(flat && { flat }),
+    },
+    tools,
+  );
+}
+
+/** Throws UnusablePicture when the file can't be read as a photograph; WrongCard, BadFlat and BadCorners on what was given beside it. */
 export async function measureScaleFile(task: MeasureScaleTask, onStage?: (stage: Stage) => void): Promise<ScaleResult> {
   onStage?.('opening the picture');
   const photo = await decodePhoto(task.file, task.orientation);
   const { cv } = await loadOpenCv();
-  const { terms, expected, target, hue, card } = task;
-  const flat = task.flat === undefined ? null : await decodePhoto(task.flat);
-  const request = { terms, expected, ...(target && { target }), ...(hue && { hue }), ...(card && { card }), ...(flat && { flat }) };
-  const result = await measureScale(photo, request, { cv, readQr, onStage });
+  const result = await measured(photo, task, { cv, readQr, ...(onStage && { onStage }) });
   // A draft from readings that would mislead would mislead too.
-  return { ...result, findings: result.capture.accepted ? critiqueScale(result, task.terms, task.numbering) : [] };
+  return { ...result, findings: result.capture.accepted ? critiqueScale(result, scaleTerms(task), task.numbering) : [] };
 }

@@ -19,7 +19,7 @@ export class BadCorners extends Error {
 }
 
 /** Smallest side, photo pixels. */
-const LEAST_SIDE = 24;
+export const LEAST_SIDE = 24;
 
 /** Throws BadCorners where the corners cross, run the wrong way round, bend inwards, lie outside or enclose nothing. */
 export function checkCorners(corners: readonly Point[], width: number, height: number): void {
@@ -32,9 +32,10 @@ export function checkCorners(corners: readonly Point[], width: number, height: n
   });
   const sides = corners.map((c, i) => Math.hypot((corners[(i + 1) % 4] as Point).x - c.x, (corners[(i + 1) % 4] as Point).y - c.y));
   const area = Math.abs(corners.reduce((s, c, i) => s + c.x * (corners[(i + 1) % 4] as Point).y - c.y * (corners[(i + 1) % 4] as Point).x, 0)) / 2;
-  if (Math.min(...sides) < 2 || area < 100) throw new BadCorners('The corners enclose nothing: put one on each corner of the painting.');
+  if (Math.min(...sides) < 2 || turn.every((t) => t === 0)) throw new BadCorners('The corners enclose nothing: put one on each corner of the painting.');
   if (turn.every((t) => t < 0)) throw new BadCorners('The corners run the wrong way round: top left, top right, bottom right, bottom left.');
   if (!turn.every((t) => t > 0)) throw new BadCorners('The lines between the corners cross or bend inwards: top left, top right, bottom right, bottom left.');
+  if (area < 100) throw new BadCorners('The corners enclose nothing: put one on each corner of the painting.');
   if (Math.min(...sides) < LEAST_SIDE) throw new BadCorners(`The painting is too small in the picture: each side must be at least ${LEAST_SIDE} pixels long.`);
 }
 

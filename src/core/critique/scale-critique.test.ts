@@ -27,13 +27,13 @@ function measured(lightness: readonly number[], craft: Partial<Record<number, Pa
       extrapolated: false,
       spread: 0.5,
       bareGround: 0,
-      overflow: 0,
+      overflow: 0, rim: 0, lineShows: 0,
       flags: flags[i] ?? [],
       ...craft[i + 1],
     })),
     gaps: measureGaps(terms, lightness, own),
     summary: null,
-    findings: [],
+    leastWork: null, silhouette: null, chips: [], findings: [],
   };
 }
 

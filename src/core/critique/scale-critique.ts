@@ -7,10 +7,10 @@ import type { NumberingId } from '../exercise/numbering';
 import { stepLabels } from '../exercise/numbering';
 import type { ScaleTerms } from '../scale/flags';
 import { LIMITS, stepSize } from '../scale/flags';
-import type { MeasuredGap, MeasuredStep, ScaleResult } from '../scale/result';
+import { CRAFT_FLAGS, type MeasuredChip, type MeasuredGap, type MeasuredStep, type ScaleResult } from '../scale/result';
 import { type Cause, diagnose } from './diagnose';
 import type { Finding } from './finding';
-import { CRAFT_WORDS, list, VALUE_WORDS, WORKS_WORDS } from './scale-words';
+import { CHIP_WORDS, CRAFT_WORDS, list, VALUE_WORDS, WORKS_WORDS } from './scale-words';
 
 const round1 = (v: number) => Math.round(v * 10) / 10;
 const round2 = (v: number) => Math.round(v * 100) / 100;
@@ -91,8 +91,49 @@ function craftFindings(d: Draft): Finding[] {
         say: CRAFT_WORDS.over_the_line.say(name),
         do: CRAFT_WORDS.over_the_line.do(name),
       });
+    if (s.flags.includes('built_up_edge'))
+      found.push({ ...base, code: 'built_up_edge', weight: round2((Math.abs(s.rim ?? 0) / LIMITS.builtUpEdge - 1) * 0.3 * area), evidence: { rim: round1(s.rim ?? 0) }, say: CRAFT_WORDS.built_up_edge.say(name), do: CRAFT_WORDS.built_up_edge.do(name) });
+    if (s.flags.includes('line_shows'))
+      found.push({ ...base, code: 'line_shows', weight: round2((s.lineShows ?? 0) * 0.3 * area), evidence: { share: round2(s.lineShows ?? 0) }, say: CRAFT_WORDS.line_shows.say(name), do: CRAFT_WORDS.line_shows.do(name) });
+    for (const code of ['drift_warm', 'drift_cool', 'hue_turn'] as const)
+      if (s.flags.includes(code)) found.push({ ...base, code, weight: round2(0.5 * area), evidence: { a: round1(s.a ?? 0), b: round1(s.b ?? 0) }, say: CRAFT_WORDS[code].say(name), do: CRAFT_WORDS[code].do(name) });
     return found;
   });
+}
+
+/** A chip this many steps from where it belongs is told. */
+const CHIP_OFF = 1;
+
+function chipFindings(d: Draft, chips: readonly MeasuredChip[]): Finding[] {
+  return chips
+    .filter((c) => Math.abs(c.nearest - c.step) >= CHIP_OFF && Math.abs(c.belongs - c.step) > 0.75)
+    .map((c): Finding => {
+      const words = CHIP_WORDS[c.what];
+      return {
+        code: 'chip_misplaced',
+        kind: 'fix',
+        weight: round2(0.4 * Math.abs(c.belongs - c.step) * Math.sqrt(1 / d.steps.length)),
+        where: { steps: [...new Set([c.step, c.nearest])].sort((a, b) => a - b) },
+        evidence: { lightness: round1(c.lightness), belongs: round2(c.belongs) },
+        say: words.say(label(d, c.step), label(d, c.nearest), c.nearest > c.step === (d.terms.order === 'light-first')),
+        do: words.do(label(d, c.nearest)),
+      };
+    });
+}
+
+function silhouetteFindings({ silhouette }: ScaleResult): Finding[] {
+  if (!silhouette || silhouette.solid) return [];
+  return [
+    {
+      code: 'silhouette_not_solid',
+      kind: 'fix',
+      weight: 0.3,
+      where: { steps: [] },
+      evidence: { lightness: round1(silhouette.lightness), spread: round1(silhouette.spread) },
+      say: 'The dark shape in front is not one solid dark: it shows streaks or paper, or is too light.',
+      do: 'Give the dark shape another coat of black as it comes from the tube, right up to its outline.',
+    },
+  ];
 }
 
 /** The longest run of neighbouring gaps with no flag, as steps; null below three gaps. */
@@ -125,7 +166,7 @@ function works(d: Draft, causes: readonly Cause[]): Finding[] {
   else if (endsKnown && !has('weak_black')) add('works_black', WORKS_WORDS.black(), [black.index], { darkest: round1(black.lightness) });
   else if (endsKnown && !has('weak_white')) add('works_white', WORKS_WORDS.white(), [white.index], { lightest: round1(white.lightness) });
   if (!gapsOk && !d.gaps.some((g) => g.flags.includes('reversed'))) add('works_order', WORKS_WORDS.order(), [], {});
-  const craft = ['streaky', 'bare_ground', 'over_the_line'] as const;
+  const craft = CRAFT_FLAGS;
   if (!d.steps.some((s) => s.flags.some((f) => craft.some((c) => c === f))))
     add('works_flat', WORKS_WORDS.flat(), [], { spread: round1(Math.max(...d.steps.map((s) => s.spread))) });
   if (found.length === 0) {
@@ -150,7 +191,7 @@ export function critiqueScale(result: ScaleResult, terms: ScaleTerms, numbering:
     result.steps.map((s) => s.lightness),
     result.steps.map((s) => s.ownUncertainty),
   );
-  const fixes = [...causes.map((c) => valueFinding(d, c)), ...craftFindings(d)].sort(
+  const fixes = [...causes.map((c) => valueFinding(d, c)), ...craftFindings(d), ...chipFindings(d, result.chips), ...silhouetteFindings(result)].sort(
     (a, b) => b.weight - a.weight || (a.where.steps[0] ?? 0) - (b.where.steps[0] ?? 0),
   );
   return [...works(d, causes), ...fixes];

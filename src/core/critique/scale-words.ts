@@ -105,6 +105,26 @@ export const CRAFT_WORDS = {
     say: (label: string) => `The paint of step ${label} runs past its line.`,
     do: (label: string) => `Cut the edge of step ${label} first with a flat brush, then fill the middle.`,
   },
+  built_up_edge: {
+    say: (label: string) => `Paint has gathered along the edge of step ${label}, so that its rim is another grey than its middle.`,
+    do: (label: string) => `Take up what gathers at the edge of step ${label} with a dry brush before it sets, or use less water.`,
+  },
+  line_shows: {
+    say: (label: string) => `The printed line still shows round step ${label}.`,
+    do: (label: string) => `Bring the paint of step ${label} just over its line.`,
+  },
+  drift_warm: {
+    say: (label: string) => `Step ${label} leans warm beside its neighbours.`,
+    do: (label: string) => `Rinse the brush and mix step ${label} once more from clean white and the same black as the others.`,
+  },
+  drift_cool: {
+    say: (label: string) => `Step ${label} leans cool beside its neighbours.`,
+    do: (label: string) => `Mix step ${label} once more with the same black as the others; a touch of an earth colour brings it back.`,
+  },
+  hue_turn: {
+    say: (label: string) => `The colour turns in step ${label}: it is no longer the same hue as the others.`,
+    do: (label: string) => `Mix step ${label} again from the pure colour, and add white or black only in small amounts.`,
+  },
 } as const;
 
 export const WORKS_WORDS = {
@@ -116,4 +136,17 @@ export const WORKS_WORDS = {
   order: () => 'The order holds from one end to the other.',
   flat: () => 'The paint lies flat and covers, from edge to edge.',
   on_target: (steps: string) => `Right on the value: ${steps}.`,
+} as const;
+
+const chipSays = (what: string, why: string) => ({
+  say: (at: string, to: string, darker: boolean) => `The ${what} under ${at} is as ${darker ? 'dark' : 'light'} as ${to}${why}.`,
+  do: (to: string) => `Lay it beside ${to} and squint: where the seam goes, it is at home.`,
+});
+
+/** Chips of colour that lie under a grey which is not as light, by what kind of colour they are. */
+export const CHIP_WORDS = {
+  pure: chipSays('strong colour', '; strong colours look lighter than they are'),
+  tint: chipSays('tint', ''),
+  dark: chipSays('dulled colour', ''),
+  grey: chipSays('grey chip', ''),
 } as const;

@@ -18,9 +18,9 @@ export interface Kind {
 
 export const KINDS: Record<ExerciseKind, Kind> = {
   scale: { name: 'value scale', task: 'Paint the cells flat and opaque, in even steps from white to black.', minutes: [45, 90], measured: true },
-  'monochrome-scale': { name: 'monochrome scale', task: 'Paint one colour from its lightest tint to its darkest shade, in even steps.', minutes: [60, 100], measured: false },
-  bands: { name: 'value bands', task: 'Fill each band with its step, flat from edge to edge, so that neighbours can just be told apart.', minutes: [60, 120], measured: false },
-  'colours-on-scale': { name: 'colours on the scale', task: 'Mix the chips, then place each beside the grey that is as light as it is.', minutes: [60, 90], measured: false },
+  'monochrome-scale': { name: 'monochrome scale', task: 'Paint one colour from its lightest tint to its darkest shade, in even steps.', minutes: [60, 100], measured: true },
+  bands: { name: 'value bands', task: 'Fill each band with its step, flat from edge to edge, so that neighbours can just be told apart.', minutes: [60, 120], measured: true },
+  'colours-on-scale': { name: 'colours on the scale', task: 'Mix the chips, then place each beside the grey that is as light as it is.', minutes: [60, 90], measured: true },
   notan: { name: 'notan', task: 'Big shapes only, in flat tones. Decide, and lose edges on purpose.', minutes: [20, 40], measured: false },
   'five-value': { name: 'five-value study', task: 'Five flat values, the white last. Then look for the values in between at the seams.', minutes: [40, 60], measured: false },
   'quick-studies': { name: 'quick studies', task: 'Small grey studies, each with one goal. Stop when the goal is met.', minutes: [40, 90], measured: false },

@@ -1,5 +1,7 @@
 /** The recipe that an exercise's terms ask for. */
 import { labToLinearRgb } from '../colour/lab';
+import type { Triple } from '../colour/srgb';
+import { throughPure } from '../scale/targets';
 import { valuesOf } from '../exercise/kinds';
 import type { ReadingOrder } from '../exercise/scale';
 import { type ExerciseTerms, isStepped, type TermsOf } from '../exercise/terms';
@@ -8,7 +10,7 @@ import { areasOf, FILM_MM, millilitres } from '../planning/areas';
 import { type PaintId, PAINTS } from '../planning/paints';
 import { shapeWidths } from '../sheet/shape-widths';
 import { coveringLab, type Figures, type Palette, paletteOf } from './paint-model';
-import { pureStep, type Recipe, recipeFor, targetsThrough } from './recipe';
+import { type Recipe, recipeFor } from './recipe';
 import { SURFACE_OF, type SurfaceId } from './surface';
 
 /** Good white paper, L*a*b*. */
@@ -42,12 +44,13 @@ export function recipePaints(terms: ExerciseTerms): RecipePaints | null {
   return pure && pure !== dark ? { light, dark, pure } : null;
 }
 
-/** Targets in reading order that run straight to the pure colour, and the step (from the lightest) it stands at. */
-export function throughPure(targets: readonly number[], order: ReadingOrder, pureLightness: number, at: TermsOf<'monochrome-scale'>['pureAt']): { targets: number[]; step: number } {
-  const turned = (list: readonly number[]) => (order === 'light-first' ? [...list] : [...list].reverse());
-  const lightFirst = turned(targets);
-  const step = pureStep(lightFirst, pureLightness, at);
-  return { targets: turned(targetsThrough(lightFirst, pureLightness, step)), step };
+/** What an exercise's paints predict of its steps: their colours in reading order, and how light the pure colour is; null where nothing is known. */
+export function predictedSteps(terms: ExerciseTerms, own: Figures = {}): { readonly labs: readonly Triple[]; readonly pure: number | null } | null {
+  const recipe = recipeOf(terms, own);
+  const paints = recipePaints(terms);
+  if (!recipe || !paints) return null;
+  const pure = paints.pure === null ? undefined : paletteOf([paints.pure], own).get(paints.pure);
+  return { labs: recipe.steps.map((s) => s.lab), pure: pure ? coveringLab(pure, SURFACE_OF[terms.medium])[0] : null };
 }
 
 /** The recipe of an exercise by the studio's own figures; null where its paints make no row of steps. */

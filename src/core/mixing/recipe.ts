@@ -2,7 +2,6 @@
 import { linearRgbToLab } from '../colour/lab';
 import { hueTurn } from '../colour/oklab';
 import type { Triple } from '../colour/srgb';
-import type { PURE_COLOUR_AT } from '../exercise/terms';
 import type { ReadingOrder, WorkOrder } from '../exercise/scale';
 import type { PaintId } from '../planning/paints';
 import { amountsFor, leftForOneDark, orderToMix, washesBefore } from './amounts';
@@ -77,22 +76,6 @@ const paintOf = (palette: Palette, id: PaintId): PaintModel => {
   if (!model) throw new RangeError('Choose a light and a dark paint that are on the palette.');
   return model;
 };
-
-/** The step (from 1, light to dark) at which the pure colour stands: never an end. */
-export function pureStep(lightFirst: readonly number[], pureLightness: number, at: (typeof PURE_COLOUR_AT)[number]): number {
-  const steps = lightFirst.length;
-  if (at === 'middle-step') return Math.ceil(steps / 2);
-  const offs = lightFirst.map((t) => Math.abs(t - pureLightness));
-  const nearest = offs.indexOf(Math.min(...offs)) + 1;
-  return Math.min(steps - 1, Math.max(2, nearest));
-}
-
-/** Targets that run straight from each end to the pure colour, which keeps its own lightness. */
-export function targetsThrough(lightFirst: readonly number[], pureLightness: number, step: number): number[] {
-  const [light, dark] = [lightFirst[0] as number, lightFirst.at(-1) as number];
-  const steps = lightFirst.length;
-  return lightFirst.map((_, i) => (i < step ? light + ((pureLightness - light) * i) / (step - 1) : pureLightness + ((dark - pureLightness) * (i + 1 - step)) / (steps - step)));
-}
 
 /** Two steps with nothing between them: both as they come from the tube. */
 function tubesAlone(targets: readonly number[], light: PaintModel, dark: PaintModel, surface: SurfaceId): RecipeTree {

@@ -1,7 +1,7 @@
 /** Flags of steps and gaps: the limits as data, and the rules that apply them. */
 import type { ScaleExercise } from '../exercise/scale';
 import type { GapFlag, MeasuredGap, StepFlag } from './result';
-import { targetLightnesses } from './targets';
+import { type PureAt, targetLightnesses, throughPure } from './targets';
 
 export const LIMITS = {
   /** Shares of the ideal gap. */
@@ -16,15 +16,25 @@ export const LIMITS = {
   /** Shares. */
   bareGround: 0.03,
   overTheLine: 0.02,
-  /** Units of warmth against the neighbours. */
+  /** L* by which paint along the edge differs from the middle: a pool or a ridge. */
+  builtUpEdge: 2.5,
+  /** Share of the printed line that shows. */
+  lineShows: 0.3,
+  /** Units of warmth against the neighbours, beyond what the paints predict. */
   drift: 2,
+  /** Degrees of hue (Oklab) beyond what the paints predict, of colours at least this strong (chroma a*b*). */
+  hueTurn: 14,
+  hueTold: 10,
 } as const;
 
 /** What of an exercise the flags depend on. */
 export type ScaleTerms = Pick<
   ScaleExercise,
   'steps' | 'order' | 'spacing' | 'anchor' | 'ends' | 'toleranceSteps' | 'groundMayStand'
->;
+> & {
+  /** The pure colour of a monochrome scale, which the targets run through. */
+  readonly pure?: { readonly lightness: number; readonly at: PureAt };
+};
 
 /** Targets for readings: the exercise's ends, the student's own, or theoretical white and black. */
 export function targetsFor(terms: ScaleTerms, lightness: readonly number[]): number[] {
@@ -33,7 +43,8 @@ export function targetsFor(terms: ScaleTerms, lightness: readonly number[]): num
     own: () => ({ light: Math.max(...lightness), dark: Math.min(...lightness) }),
     theoretical: () => ({ light: 100, dark: 0 }),
   }[terms.anchor]();
-  return targetLightnesses(terms.steps, ends, terms.order, terms.spacing);
+  const even = targetLightnesses(terms.steps, ends, terms.order, terms.spacing);
+  return terms.pure ? throughPure(even, terms.order, terms.pure.lightness, terms.pure.at).targets : even;
 }
 
 /** Mean distance of neighbouring targets: what "a step" is worth in L*. */
@@ -66,8 +77,13 @@ export function measureGaps(
   ownHalfWidth: readonly number[],
 ): MeasuredGap[] {
   const sign = terms.order === 'light-first' ? 1 : -1;
-  const ideal = (Math.max(...lightness) - Math.min(...lightness)) / (lightness.length - 1);
+  const range = Math.max(...lightness) - Math.min(...lightness);
+  const even = range / (lightness.length - 1);
+  const targets = terms.pure ? targetsFor(terms, lightness) : null;
+  const whole = targets ? Math.abs((targets[0] ?? 0) - (targets.at(-1) ?? 0)) : 0;
   return lightness.slice(1).map((next, i) => {
+    // Two straight halves meet in the pure colour: each has gaps of its own.
+    const ideal = targets ? (range * Math.abs((targets[i] ?? 0) - (targets[i + 1] ?? 0))) / whole : even;
     const gap = sign * ((lightness[i] ?? 0) - next);
     const u = Math.hypot(ownHalfWidth[i] ?? 0, ownHalfWidth[i + 1] ?? 0) / 2;
     const flags: GapFlag[] = [];
@@ -80,7 +96,7 @@ export function measureGaps(
 
 /** Root mean square departure of the gaps from their ideal, as a share of it. */
 export function evenness(gaps: readonly MeasuredGap[]): number {
-  const ideal = gaps[0]?.ideal ?? 0;
+  const ideal = gaps.reduce((s, g) => s + g.ideal, 0) / Math.max(1, gaps.length);
   if (ideal === 0) return 0;
-  return Math.sqrt(gaps.reduce((s, g) => s + (g.gap - ideal) ** 2, 0) / gaps.length) / ideal;
+  return Math.sqrt(gaps.reduce((s, g) => s + (g.gap - g.ideal) ** 2, 0) / gaps.length) / ideal;
 }

@@ -3,10 +3,11 @@ import { surenessOf } from '../capture/calibrate';
 import { explainSoftness } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
 import { openBoard } from '../capture/open-board';
-import { openMarked, RELATIVE_HALF_WIDTH } from '../capture/open-corners';
+import { LEAST_SIDE, openMarked, RELATIVE_HALF_WIDTH } from '../capture/open-corners';
 import { type Expected, type KnownCard, openSheet, type SheetTools } from '../capture/open-sheet';
 import { type Plane, type Point, toPhoto } from '../capture/plane';
 import { seekMarkers } from '../capture/seek-markers';
+import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
 import { BRACKET_MARKER_IDS } from '../sheet/brackets';
 import { PAPERS } from '../sheet/paper';
@@ -16,6 +17,7 @@ import { backgroundSpread } from './background-spread';
 import { compareScale, nothingRead, type ReadStep } from './compare';
 import type { ScaleTerms } from './flags';
 import type { CellReading } from './read-cell';
+import { readChips } from './read-chips';
 import { readRelativeStrip, readStrip, type StripReading } from './read-strip';
 import type { Capture, ScaleResult } from './result';
 import { gapsMissing, glareIssues, readCells } from './sheet-cells';
@@ -37,6 +39,10 @@ export interface ScaleRequest {
   readonly target?: Target;
   /** Whether the sheet carries coloured patches. */
   readonly hue?: boolean;
+  /** Rows of places for chips of colour under the steps. */
+  readonly chipRows?: number;
+  /** Colours that the paints of the exercise predict for its steps, in reading order, L*a*b*. */
+  readonly paints?: readonly Triple[];
   readonly card?: KnownCard;
   readonly flat?: Photo;
 }
@@ -49,10 +55,10 @@ export interface MeasureTools extends SheetTools {
 export const MEASURE_STAGES = ['finding the sheet', 'reading its greys', 'reading the steps', 'comparing'] as const;
 export type MeasureStage = (typeof MEASURE_STAGES)[number];
 
-const CALIBRATED = { mode: 'calibrated', whiteBasis: 'nominal', colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null } as const;
+export const CALIBRATED = { mode: 'calibrated', whiteBasis: 'nominal', colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null } as const;
 
 /** Corners of a box of the plane as fractions of the photograph. */
-function cornersOf(plane: Plane, widthMm: number, heightMm: number): { x: number; y: number }[] {
+export function cornersOf(plane: Plane, widthMm: number, heightMm: number): { x: number; y: number }[] {
   return ([[0, 0], [widthMm, 0], [widthMm, heightMm], [0, heightMm]] as const).map(([x, y]) => {
     const p = toPhoto(plane, x, y);
     return { x: p.x / plane.photoWidth, y: p.y / plane.photoHeight };
@@ -69,7 +75,7 @@ const otherSheet = (steps: number) => (tag: SheetTag): CaptureIssue | null =>
     : issue('wrong_sheet', 1, `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`);
 
 /** Readings outside the card are told, and never refused. */
-function outsideIssues(read: readonly ReadStep[]): CaptureIssue[] {
+export function outsideIssues(read: readonly ReadStep[]): CaptureIssue[] {
   const outside = read.flatMap((r, i) => (r.sureness.extrapolated ? [i + 1] : []));
   return outside.length === 0 ? [] : [issue('outside_card', outside.length, `Darker or lighter than the printed greys, so less sure: step ${outside.join(', ')}.`)];
 }
@@ -79,7 +85,7 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
   const opened = await openSheet(
     photo,
     {
-      layoutOn: (paper) => scaleLayout(terms.steps, paper, { hue: request.hue ?? false }),
+      layoutOn: (paper) => scaleLayout(terms.steps, paper, { hue: request.hue ?? false, chipRows: request.chipRows ?? 0 }),
       expected: request.expected,
       check: otherSheet(terms.steps),
       onFound: () => tools.onStage?.('reading its greys'),
@@ -107,7 +113,9 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
   const grain = backgroundSpread(photo, calibration);
   const read = readings.map((reading): ReadStep => ({ reading, sureness: surenessOf(calibration, reading.lab[0]), grain: grain(reading.lab[0]) }));
   issues.push(...outsideIssues(read));
-  return compareScale(terms, read, { ...base, colour: calibration.coloursMeasured ? 'measured' : 'assumed', accepted: !refuses(issues), issues });
+  const ofOneColour = request.hue === true && layout.chips.length === 0;
+  const result = compareScale(terms, read, { ...base, colour: calibration.coloursMeasured ? 'measured' : 'assumed', accepted: !refuses(issues), issues }, { paints: request.paints ?? null, hue: ofOneColour });
+  return layout.chips.length === 0 ? result : { ...result, chips: readChips(photo, calibration, layout, readings.map((r) => r.lab[0])) };
 }
 
 function measureBoard(photo: Photo, request: ScaleRequest, depthMm: number, tools: MeasureTools): ScaleResult {
@@ -151,6 +159,9 @@ function measureMarked(photo: Photo, request: ScaleRequest, corners: readonly Po
     corners: corners.map((c) => ({ x: c.x / photo.width, y: c.y / photo.height })),
   };
   if (soft.length > 0) return nothingRead({ ...base, target: scan ? null : 'corners', issues: soft });
+  // Nobody marked a scan: one too small to be a strip is a picture without one, not somebody's mistake.
+  if (scan && Math.min(photo.width, photo.height) < LEAST_SIDE)
+    return nothingRead({ ...base, target: null, issues: [issue('no_target', 0, 'No worksheet was found, and the picture is too small for a scanned strip: photograph the sheet with all four black corner squares.')] });
   const opened = openMarked(photo, corners, scan);
   const strip: StripReading = readRelativeStrip(photo, opened, terms.steps, terms.order, terms.ends);
   if (strip.issues.length > 0) return nothingRead({ ...base, target: scan ? null : 'corners', issues: strip.issues });

@@ -7,6 +7,7 @@ import type { Photo } from '../raster/photo';
 import { gaussianBlur } from '../raster/blur';
 import { type BoxMm, grow } from '../sheet/paper';
 import { grown, labOf, patchwork, type Patchwork, SAMPLE_MM } from './patchwork';
+import { type CellEdges, cellEdges } from './cell-edges';
 import { type Shine, shineOf } from './shine';
 
 /** Width of the ring round a cell in which paint past the line is looked for. */
@@ -32,10 +33,12 @@ export interface CellReading {
   /** Share of the cell whose pixels met the camera's top code. */
   readonly clipped: number;
   readonly shine: Shine;
+  /** Null where nothing is printed round the cell. */
+  readonly edges: CellEdges | null;
 }
 
 /** Mean colour in linear light of the given places, the lightest and darkest tenth by Y left out. */
-function trimmedMean(p: Patchwork, places: readonly number[]): Triple {
+export function trimmedMean(p: Patchwork, places: readonly number[]): Triple {
   const sorted = Float32Array.from(places, (i) => p.y[i] as number).sort();
   const cut = Math.floor(TRIM * sorted.length);
   const [low, high] = [sorted[cut] as number, sorted[sorted.length - 1 - cut] as number];
@@ -52,7 +55,7 @@ function trimmedMean(p: Patchwork, places: readonly number[]): Triple {
 }
 
 /** Colour at the place whose Y is the median of the places. */
-function medianLab(p: Patchwork, places: readonly number[]): Triple {
+export function medianLab(p: Patchwork, places: readonly number[]): Triple {
   const sorted = Float32Array.from(places, (i) => p.y[i] as number).sort();
   const middle = sorted[sorted.length >> 1] as number;
   return labOf(p.rgb, places.find((i) => p.y[i] === middle) ?? (places[0] as number));
@@ -65,7 +68,7 @@ const SURELY_APART = 10;
  * 1 where a place of the cell shows the ground: near to its colour, and twice as near as to the paint's. The
  * second matters for light steps, whose own grain would else be taken for ground.
  */
-function barePlaces(p: Patchwork, whole: readonly number[], ground: Triple, own: Triple): Uint8Array {
+export function barePlaces(p: Patchwork, whole: readonly number[], ground: Triple, own: Triple): Uint8Array {
   const bare = new Uint8Array(p.y.length);
   const least = lightnessToLuminance(ground[0] - SURELY_APART);
   for (const i of whole) {
@@ -177,6 +180,7 @@ export function readCell(
     overflow: apart ? paintPastLine(p, cell, lab, ground, neighbours) : null,
     clipped: inner.filter((i) => p.samples.clipped[i] === 1).length / inner.length,
     shine: shineOf(p, whole, ring, bareAt, lab, ground, RING_MM),
+    edges: cellEdges(p, cell, bareAt),
   };
 }
 
@@ -198,6 +202,7 @@ export function readPlainCell(photo: Photo, calibration: Calibration, cell: BoxM
     overflow: null,
     clipped: places.filter((i) => p.samples.clipped[i] === 1).length / places.length,
     shine: { rise: 0, overPaper: 0 },
+    edges: null,
   };
 }
 

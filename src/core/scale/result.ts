@@ -7,8 +7,9 @@ import { findingSchema } from '../critique/finding';
 export const SCALE_RESULT_VERSION = 1;
 
 export const VALUE_FLAGS = ['off_target', 'weak_black', 'weak_white'] as const;
-export const CRAFT_FLAGS = ['streaky', 'bare_ground', 'over_the_line'] as const;
-export const STEP_FLAGS = [...VALUE_FLAGS, ...CRAFT_FLAGS] as const;
+export const CRAFT_FLAGS = ['streaky', 'bare_ground', 'over_the_line', 'built_up_edge', 'line_shows'] as const;
+export const COLOUR_FLAGS = ['drift_warm', 'drift_cool', 'hue_turn'] as const;
+export const STEP_FLAGS = [...VALUE_FLAGS, ...CRAFT_FLAGS, ...COLOUR_FLAGS] as const;
 export const GAP_FLAGS = ['too_close', 'too_wide', 'reversed'] as const;
 export type StepFlag = (typeof STEP_FLAGS)[number];
 export type GapFlag = (typeof GAP_FLAGS)[number];
@@ -54,6 +55,10 @@ export const stepSchema = z.object({
   spread: z.number(),
   bareGround: z.number().nullable(),
   overflow: z.number().nullable(),
+  /** Difference of the paint along the edge from the middle, L*; negative is darker. Null where nothing is printed round it. */
+  rim: z.number().nullable().default(null),
+  /** Share of the printed line that still shows; null likewise. */
+  lineShows: z.number().nullable().default(null),
   flags: z.array(z.enum(STEP_FLAGS)),
 });
 export type MeasuredStep = z.infer<typeof stepSchema>;
@@ -65,6 +70,26 @@ export const gapSchema = z.object({
   flags: z.array(z.enum(GAP_FLAGS)),
 });
 export type MeasuredGap = z.infer<typeof gapSchema>;
+
+const repaintSchema = z.object({ step: z.number().int(), from: z.number(), to: z.number() });
+/** Step (from 1) to be painted again, from which L* to which. */
+export type Repaint = z.infer<typeof repaintSchema>;
+
+const chipSchema = z.object({
+  /** Which printed place, from 1. */
+  place: z.number().int(),
+  /** The step it was placed at. */
+  step: z.number().int(),
+  lightness: z.number(),
+  a: z.number(),
+  b: z.number(),
+  /** Where it belongs between the measured steps, as a fraction; 1 is the first step. */
+  belongs: z.number(),
+  /** The step that is as light as it. */
+  nearest: z.number().int(),
+  what: z.enum(['pure', 'tint', 'dark', 'grey']),
+});
+export type MeasuredChip = z.infer<typeof chipSchema>;
 
 export const scaleResultSchema = z.object({
   version: z.literal(SCALE_RESULT_VERSION),
@@ -80,6 +105,12 @@ export const scaleResultSchema = z.object({
       drift: z.object({ warm: z.array(z.number().int()), cool: z.array(z.number().int()) }),
     })
     .nullable(),
+  /** The fewest steps to paint again that bring all within tolerance; null in results from before it was worked out. */
+  leastWork: z.array(repaintSchema).nullable().default(null),
+  /** The dark shape in front of a banded picture; null where there is none. */
+  silhouette: z.object({ lightness: z.number(), spread: z.number(), bareGround: z.number().nullable(), solid: z.boolean() }).nullable().default(null),
+  /** Chips of colour that were placed by lightness, where the exercise has any. */
+  chips: z.array(chipSchema).default([]),
   findings: z.array(findingSchema),
 });
 export type ScaleResult = z.infer<typeof scaleResultSchema>;

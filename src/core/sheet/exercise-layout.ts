@@ -4,7 +4,7 @@ import { type PictureLayout, pictureLayout } from './picture-layout';
 import { type ScaleLayout, scaleLayout } from './scale-layout';
 
 /** Rows of chips: room for all of them and, where it can be had, a row more than they need, since several may fall on one grey. */
-function chipRows(chips: number, steps: number): number {
+export function chipRows(chips: number, steps: number): number {
   const needed = Math.ceil(chips / steps);
   return Math.max(needed, Math.min(3, needed + 1));
 }

@@ -2,7 +2,7 @@
 import type { Triple } from '@/core/colour/srgb';
 import { labToLinearRgb } from '@/core/colour/lab';
 import type { MediumId } from '@/core/exercise/media';
-import { throughPure } from '@/core/mixing/exercise-recipe';
+import { throughPure } from '@/core/scale/targets';
 import { coveringLab, mixModel, type Palette } from '@/core/mixing/paint-model';
 import { type Recipe, recipeFor } from '@/core/mixing/recipe';
 import { SURFACE_OF, type SurfaceId } from '@/core/mixing/surface';

@@ -19,7 +19,8 @@ export default async function Table({ params, searchParams }: Props) {
   const shown = table.attempts.find((a) => a.id === wanted) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
   const terms = shown?.terms ?? table.exercise.terms;
   const { cells } = exerciseLayout(terms);
-  const perRow = cells.filter((c) => c.yMm === cells[0]?.yMm).length;
+  const tall = terms.kind === 'bands';
+  const perRow = tall ? valuesOf(terms).length : cells.filter((c) => c.yMm === cells[0]?.yMm).length;
   // As on the straightened strip: cells 2 mm apart in a margin of 2 mm.
   const gapPercent = 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
   return (
@@ -30,9 +31,10 @@ export default async function Table({ params, searchParams }: Props) {
       title={table.exercise.title}
       state={table.handIn.state}
       labels={labelsOf(terms, table.class.numbering)}
-      targets={valuesOf(terms)}
+      targets={shown?.result?.steps.length ? shown.result.steps.map((s) => s.target) : valuesOf(terms)}
       perRow={perRow}
-      gapPercent={gapPercent}
+      gapPercent={tall ? 0.4 : gapPercent}
+      tall={tall}
       attempts={table.attempts.map((a) => ({ id: a.id, number: a.number, state: a.state }))}
       shown={shown}
       isCurrent={shown !== null && shown.id === table.currentId}

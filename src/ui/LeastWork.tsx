@@ -1,0 +1,18 @@
+'use client';
+/** The fewest steps to paint again, each with how far it has to go. */
+import { inSteps, list } from '@/core/critique/scale-words';
+import type { ScaleResult } from '@/core/scale/result';
+
+export function LeastWork({ result, labels }: { readonly result: ScaleResult; readonly labels: readonly string[] }) {
+  const work = result.leastWork;
+  if (!work) return null;
+  if (work.length === 0) return <p className="quiet">Least work: nothing needs painting again.</p>;
+  const size = Math.abs((result.steps[0]?.target ?? 0) - (result.steps.at(-1)?.target ?? 0)) / Math.max(1, result.steps.length - 1);
+  const said = work.map(({ step, from, to }) => `${labels[step - 1] ?? step} (${inSteps((to - from) / size)} ${to > from ? 'lighter' : 'darker'})`);
+  return (
+    <p className="text-15">
+      <span className="label mr-1">Least work</span>
+      Paint {list(said)} again; the rest may stay.
+    </p>
+  );
+}
