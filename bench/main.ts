@@ -1,8 +1,10 @@
 /**
  * The bench: what the measuring is worth, on photographs by the simulated devices with known truth.
- * `--seed N` repeats a run (else the clock gives one), `--rounds N` makes it longer. Ends with 1 when a limit is broken.
+ * `--seed N` repeats a run (else the clock gives one), `--rounds N` makes it longer,
+ * `--megapixels N` takes smaller photographs for the accuracy report. Ends with 1 when a limit is broken.
  */
 import { parseArgs } from 'node:util';
+import { benchAccuracy } from './accuracy';
 import { benchPrinters, benchReadings, benchRefusals } from './readings';
 import { findOn } from './finder';
 import { benchFit } from './mixing-speed';
@@ -12,7 +14,7 @@ import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';
 
-const { values } = parseArgs({ options: { seed: { type: 'string' }, rounds: { type: 'string', default: '10' }, only: { type: 'string' } } });
+const { values } = parseArgs({ options: { seed: { type: 'string' }, rounds: { type: 'string', default: '10' }, only: { type: 'string' }, megapixels: { type: 'string', default: '12' } } });
 const seed = values.seed === undefined ? Math.floor(Date.now() / 1000) % 1_000_000 : Number(values.seed);
 const rounds = Number(values.rounds);
 if (!Number.isInteger(seed) || seed < 0 || !Number.isInteger(rounds) || rounds < 1) {
@@ -41,6 +43,7 @@ async function benchFinder(from: number): Promise<boolean> {
 }
 
 const kept: [string, boolean][] = [];
+if (wanted('accuracy')) kept.push(['accuracy (docs/accuracy.md)', await benchAccuracy(trials.run, seed, rounds, Number(values.megapixels))]);
 if (wanted('readings')) kept.push(['readings', await benchReadings(trials.run, seed, rounds)]);
 if (wanted('refusals')) kept.push(['refusals', await benchRefusals(trials.run, seed, Math.ceil(rounds / 2))]);
 if (wanted('printers')) await benchPrinters(trials.run, seed);

@@ -40,7 +40,7 @@ export interface BoardScene {
 const ROOM_MM = 12;
 const PIECE = { wide: 95, tall: 125 } as const;
 /** Samples of the scene, at the most. */
-const MOST_SAMPLES = 22e6;
+const MOST_SAMPLES = 9e6;
 
 /** Paints a strip of unequal steps over the whole board, lays the cut pieces and the table. */
 export function layBoard(printed: Surface, pieces: readonly CutPiece[], plan: BoardPlan, seed: number): BoardScene {
@@ -50,12 +50,20 @@ export function layBoard(printed: Surface, pieces: readonly CutPiece[], plan: Bo
   const [width, height] = [Math.round(w * perMm), Math.round(h * perMm)];
   const data = new Float32Array(width * height * 3);
   const grain = own.whole(1, 1e9);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const wood = 1 + 0.25 * smoothNoise(x / perMm / 30, y / perMm / 5, grain);
-      data.set([0.16 * wood, 0.14 * wood, 0.12 * wood], (y * width + x) * 3);
-    }
   const at = [PIECE.wide + ROOM_MM, PIECE.tall + ROOM_MM] as const;
+  const [boardLeft, boardRight] = [at[0] * perMm + 2, (at[0] + plan.widthMm) * perMm - 2];
+  for (let y = 0; y < height; y++) {
+    const beside = y < at[1] * perMm + 2 || y > (at[1] + plan.heightMm) * perMm - 2;
+    for (let x = 0; x < width; x++) {
+      // What the board covers is not drawn first: a large one is most of the scene.
+      if (!beside && x > boardLeft && x < boardRight) continue;
+      const wood = 1 + 0.25 * smoothNoise(x / perMm / 30, y / perMm / 5, grain);
+      const i = (y * width + x) * 3;
+      data[i] = 0.16 * wood;
+      data[i + 1] = 0.14 * wood;
+      data[i + 2] = 0.12 * wood;
+    }
+  }
   const source = printed.reflectance;
   const sourcePerMm = printed.dpi / 25.4;
   for (const piece of pieces) {

@@ -53,8 +53,8 @@ export interface Shot {
 
 /** Strong tone curves under light that falls off two to one. */
 export const CURVES = ['curve-s', 'curve-lifted', 'curve-toe'] as const;
-/** Usable too, each with something of its own: lamps of two colours, a sensor whose primaries are not sRGB's. */
-export const SPECIAL = ['two-lamps', 'other-primaries'] as const;
+/** Usable too, each with something of its own: lamps of two colours, a sensor whose primaries are not sRGB's, light that hardly falls off and a mild camera. */
+export const SPECIAL = ['two-lamps', 'other-primaries', 'even-light'] as const;
 
 export const USABLE = ['studio', 'window', 'lamp', 'tilted', 'phone', 'haze'] as const;
 export const UNUSABLE = {
@@ -221,6 +221,8 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
           gamma: own.between(0.92, 1.08),
         },
       };
+    case 'even-light':
+      return { ...base, light: sideLight(own, stage, own.between(1.02, 1.1), cast, true), vignette: own.between(0, 0.04), curve: { contrast: own.between(0, 0.3), lift: 0, gamma: own.between(0.97, 1.03), toe: 0 } };
     case 'two-lamps':
       return { ...base, light: windowAndLamp(own, stage, own.between(1.3, 1.7)) };
     case 'other-primaries': {

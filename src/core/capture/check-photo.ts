@@ -1,12 +1,12 @@
 /** Gate checks that need no calibration: what is seen before, or instead of, a located sheet. */
 import type { Photo } from '../raster/photo';
 import { reduceToGrey } from '../raster/reduce';
-import type { SheetFrame } from '../sheet/frame';
+import { MARKER_MM, type SheetFrame } from '../sheet/frame';
 import { boxMm, type BoxMm } from '../sheet/paper';
 import { GATE, type CaptureIssue, issue, type PhotoBox } from './gate';
 import type { NotLocated } from './locate';
 import type { FoundEdge } from './edges';
-import { type Plane, resolutionAt, tiltDegrees, toPhoto } from './plane';
+import { type Plane, type Point, resolutionAt, tiltDegrees, toPhoto } from './plane';
 
 /** Bounding box of a sheet box in fractions of the photograph, clipped to it. */
 export function photoBox(plane: Plane, box: BoxMm): PhotoBox {
@@ -70,6 +70,10 @@ export function explainNotLocated(photo: Photo, found: NotLocated): CaptureIssue
   const issues = explainSoftness(photo);
   if (found.kind === 'some-markers') {
     const seen = found.markers.length;
+    const resolution = median(found.markers.map((m) => sideOf(m.corners) / MARKER_MM));
+    // Squares this small are missed for their size: the sheet is not cut off but far away.
+    if (resolution > 0 && resolution < GATE.low_resolution.limit)
+      return [...issues, issue('low_resolution', resolution, 'The sheet is too small in the picture: go closer until it fills the frame.')];
     issues.push(
       issue('cut_off', seen, 'Part of the sheet is outside the picture or covered: step back until all four black corner squares show.'),
     );
@@ -77,6 +81,11 @@ export function explainNotLocated(photo: Photo, found: NotLocated): CaptureIssue
     issues.push(issue('no_target', 0, 'No worksheet was found: lay the sheet flat and get all four black corner squares into the picture.'));
   }
   return issues;
+}
+
+/** Mean side of a marker's outline, photo pixels. */
+function sideOf(corners: readonly Point[]): number {
+  return corners.reduce((s, c, i) => s + Math.hypot((corners[(i + 1) % corners.length] as Point).x - c.x, (corners[(i + 1) % corners.length] as Point).y - c.y), 0) / Math.max(1, corners.length);
 }
 
 function median(values: readonly number[]): number {
