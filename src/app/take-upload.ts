@@ -9,16 +9,15 @@ import { newId } from '@/data/ids';
 import { Refused } from '@/studio/actor';
 import { MAX_UPLOAD_BYTES } from '@/studio/receive';
 
-const TOO_LARGE = 'This file is larger than 40 MB: send the photograph as the phone took it.';
 const NO_FILE = 'No picture came with this: choose a photograph and send it once more.';
 const CUT_OFF = 'The picture did not come through whole: send it once more.';
 
 /** Path of the uploaded file; the caller removes it. Throws Refused with words for the sender. */
-export async function takeUpload(request: Request, folder: string): Promise<string> {
+export async function takeUpload(request: Request, folder: string, maxBytes: number = MAX_UPLOAD_BYTES): Promise<string> {
   const type = request.headers.get('content-type') ?? '';
   if (!request.body || !type.startsWith('multipart/form-data')) throw new Refused(NO_FILE);
   const file = path.join(folder, `upload-${newId()}`);
-  const parser = busboy({ headers: { 'content-type': type }, limits: { files: 1, fileSize: MAX_UPLOAD_BYTES, fields: 4 } });
+  const parser = busboy({ headers: { 'content-type': type }, limits: { files: 1, fileSize: maxBytes, fields: 4 } });
   let taken: Promise<void> | null = null;
   let tooLarge = false;
   parser.on('file', (_name, stream) => {
@@ -39,7 +38,7 @@ export async function takeUpload(request: Request, folder: string): Promise<stri
   }
   if (tooLarge) {
     await rm(file, { force: true });
-    throw new Refused(TOO_LARGE);
+    throw new Refused(`This file is larger than ${Math.round(maxBytes / 1024 / 1024)} MB: send the photograph as the phone took it.`);
   }
   return file;
 }

@@ -1,6 +1,8 @@
 /** Columns of JSON, each checked by its schema on the way out of the database. */
 import { customType } from 'drizzle-orm/pg-core';
 import { z } from 'zod';
+import { storedCardSchema } from '@/core/capture/stored-card';
+import { storedTargetSchema } from '@/core/capture/stored-target';
 import { exerciseTermsSchema } from '@/core/exercise/terms';
 import { readingSchema } from '@/core/formats/readings-csv';
 import { shelfItemSchema } from '@/core/formats/shelf-csv';
@@ -18,6 +20,8 @@ function checkedJson<T>(schema: z.ZodType<T>) {
     fromDriver: (stored) => schema.parse(typeof stored === 'string' ? JSON.parse(stored) : stored),
   });
 }
+export const knownCard = checkedJson(storedCardSchema);
+export const captureTarget = checkedJson(storedTargetSchema);
 export const exerciseTerms = checkedJson(exerciseTermsSchema);
 export const meetingRule = checkedJson(meetingRuleSchema);
 export const placing = checkedJson(placingSchema);

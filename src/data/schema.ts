@@ -12,7 +12,7 @@ import type { NumberingId } from '@/core/exercise/numbering';
 import type { Finding } from '@/core/critique/finding';
 import type { ScaleResult } from '@/core/scale/result';
 
-import { exerciseTerms, loggedMix, meetingRule, ownFigures, paintFit, paintList, placing, printerReadings, shelfItem } from './json-columns';
+import { captureTarget, exerciseTerms, knownCard, loggedMix, meetingRule, ownFigures, paintFit, paintList, placing, printerReadings, shelfItem } from './json-columns';
 
 export * from './sign-in-schema';
 
@@ -32,6 +32,8 @@ export const classes = pgTable(
     school: boolean('school').notNull().default(false),
     /** Three letters, for estimates of cost. */
     currency: text('currency').notNull().default('EUR'),
+    /** What is known of the class's printed cards; null: nothing, they are taken to be nominal. */
+    card: knownCard('card'),
     /** When it meets; null until the teacher says. */
     meetings: meetingRule('meetings'),
     createdAt: created(),
@@ -168,6 +170,30 @@ export const files = pgTable('files', {
   createdAt: created(),
 });
 
+/** Pictures of a pile that could not be sorted: they wait to be given to a student by hand. */
+export const tray = pgTable(
+  'tray',
+  {
+    id: text('id').primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    photoHash: text('photo_hash')
+      .notNull()
+      .references(() => files.hash),
+    smallHash: text('small_hash')
+      .notNull()
+      .references(() => files.hash),
+    orientation: integer('orientation').notNull(),
+    /** What the file was called, for the teacher to recognise it by. */
+    name: text('name').notNull(),
+    /** Why it could not be sorted. */
+    reason: text('reason').notNull(),
+    createdAt: created(),
+  },
+  (t) => [uniqueIndex('tray_same_file').on(t.classId, t.photoHash)],
+);
+
 export const ATTEMPT_STATES = ['received', 'queued', 'measuring', 'measured', 'refused', 'failed', 'cancelled'] as const;
 export type AttemptState = (typeof ATTEMPT_STATES)[number];
 
@@ -187,6 +213,8 @@ export const attempts = pgTable(
     orientation: integer('orientation').notNull(),
     /** The exercise as it stood then; null in rows from before exercises could be revised. */
     terms: exerciseTerms('terms'),
+    /** How the painting is framed; null: by its worksheet. */
+    target: captureTarget('target'),
     /** The student's word with a photograph that was refused and sent on all the same. */
     plea: text('plea'),
     previewHash: text('preview_hash').references(() => files.hash),

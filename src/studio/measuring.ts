@@ -1,5 +1,6 @@
 /** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
 import { and, eq, inArray, max, ne } from 'drizzle-orm';
+import { knownCardOf } from '@/core/capture/stored-card';
 import { SCALE_RESULT_VERSION, scaleResultSchema, type ScaleResult } from '@/core/scale/result';
 import { predictedSteps } from '@/core/mixing/exercise-recipe';
 import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
@@ -93,7 +94,14 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
     const result =
       isStepped(terms)
         ? await house.pool.run(
-            { task: 'measure-scale', ...task, terms, ...(await knownPaints(house, row.class.id, terms)) },
+            {
+              task: 'measure-scale',
+              ...task,
+              terms,
+              ...(await knownPaints(house, row.class.id, terms)),
+              ...(row.class.card && { card: knownCardOf(row.class.card), cardOfSheets: true }),
+              ...(attempt.target && { target: attempt.target }),
+            },
             { signal: abort.signal, onStage: (stage) => house.live.tell(attemptId, { state: 'measuring', stage }) },
           )
         : null;

@@ -1,6 +1,8 @@
 /** Takes in a photograph: checked, stripped of where it was taken, kept, and sent to be measured. */
 import { readFile } from 'node:fs/promises';
 import { and, eq } from 'drizzle-orm';
+import type { StoredTarget } from '@/core/capture/stored-target';
+import type { ExerciseTerms } from '@/core/exercise/terms';
 import { stripMetadata } from '@/core/formats/strip-metadata';
 import { newId } from '@/data/ids';
 import { attempts, files, handIns } from '@/data/schema';
@@ -35,36 +37,55 @@ async function withoutMetadata(house: House, file: string, meta: Inspected): Pro
   }
 }
 
-/**
- * Records a photograph as an attempt and queues it. The same file again returns the attempt there is.
- * Throws UnusablePicture or Refused with words for the student.
- */
-export async function receivePhoto(house: House, student: Student, exerciseId: string, file: string): Promise<{ attemptId: string }> {
-  const { exercise } = await exerciseFor(house, student, exerciseId);
-  await checkRoom(house);
+/** Checks, strips and keeps a photograph. Throws UnusablePicture with words for whoever sent it. */
+export async function keepPhoto(house: House, file: string): Promise<{ hash: string; orientation: number }> {
   const meta = await inspectPicture(file);
-  const stripped = await withoutMetadata(house, file, meta);
-  const photoHash = await keepFile(house, stripped.bytes, stripped.type);
-  const attemptId = await house.db.transaction(async (tx) => {
-    const own = and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, student.studentId));
-    await tx.insert(handIns).values({ id: newId(), exerciseId, studentId: student.studentId }).onConflictDoNothing();
+  const { bytes, type } = await withoutMetadata(house, file, meta);
+  return { hash: await keepFile(house, bytes, type), orientation: meta.orientation ?? 1 };
+}
+
+export interface HandedIn {
+  readonly exerciseId: string;
+  readonly studentId: string;
+  readonly terms: ExerciseTerms;
+  readonly photo: { readonly hash: string; readonly orientation: number };
+  readonly target: StoredTarget | null;
+}
+
+/** Records a kept photograph as an attempt and queues it; the same one again returns the attempt there is, not fresh. */
+export async function recordAttempt(house: House, { exerciseId, studentId, terms, photo, target }: HandedIn): Promise<{ attemptId: string; fresh: boolean }> {
+  const { id, fresh } = await house.db.transaction(async (tx) => {
+    const own = and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, studentId));
+    await tx.insert(handIns).values({ id: newId(), exerciseId, studentId }).onConflictDoNothing();
     const [handIn] = await tx.select().from(handIns).where(own).for('update');
     if (!handIn) throw new Error('The hand-in that was just made is not there.');
     const [same] = await tx
       .select({ id: attempts.id })
       .from(attempts)
-      .where(and(eq(attempts.handInId, handIn.id), eq(attempts.photoHash, photoHash)));
+      .where(and(eq(attempts.handInId, handIn.id), eq(attempts.photoHash, photo.hash)));
     if (same) return { id: same.id, fresh: false };
     if (handIn.state === 'passed') throw new Refused('This exercise is passed: there is nothing more to hand in.');
-    const id = newId();
-    await tx.insert(attempts).values({ id, handInId: handIn.id, state: 'queued', photoHash, orientation: meta.orientation ?? 1, terms: exercise.terms });
-    return { id, fresh: true };
+    const made = newId();
+    await tx.insert(attempts).values({ id: made, handInId: handIn.id, state: 'queued', photoHash: photo.hash, orientation: photo.orientation, terms, target });
+    return { id: made, fresh: true };
   });
-  if (attemptId.fresh) {
-    await house.queue.send({ attemptId: attemptId.id });
-    house.live.tell(attemptId.id, { state: 'queued', stage: null });
+  if (fresh) {
+    await house.queue.send({ attemptId: id });
+    house.live.tell(id, { state: 'queued', stage: null });
   }
-  return { attemptId: attemptId.id };
+  return { attemptId: id, fresh };
+}
+
+/**
+ * Takes a student's photograph in. The same file again returns the attempt there is. Throws UnusablePicture or
+ * Refused with words for the student.
+ */
+export async function receivePhoto(house: House, student: Student, exerciseId: string, file: string, target: StoredTarget | null = null): Promise<{ attemptId: string }> {
+  const { exercise } = await exerciseFor(house, student, exerciseId);
+  await checkRoom(house);
+  const photo = await keepPhoto(house, file);
+  const { attemptId } = await recordAttempt(house, { exerciseId, studentId: student.studentId, terms: exercise.terms, photo, target });
+  return { attemptId };
 }
 
 /** Measures a failed or cancelled attempt once more. */

@@ -1,7 +1,7 @@
 /** A student's data out as a ZIP, and their deletion for good. */
 import { eq, inArray, or } from 'drizzle-orm';
 import yazl from 'yazl';
-import { attempts, critiqueItems, critiques, dabChecks, decisions, files, handIns, measurements, students, user } from '@/data/schema';
+import { attempts, critiqueItems, critiques, dabChecks, decisions, files, handIns, measurements, students, tray, user } from '@/data/schema';
 import { studentFor, type Teacher } from './actor';
 import type { House } from './house';
 
@@ -51,13 +51,14 @@ export async function deleteStudent(house: House, teacher: Teacher, studentId: s
 }
 
 /** The row goes first: a file without a row is swept at the next start, a row without a file would be a broken promise. */
-async function removeUnused(house: House, hash: string): Promise<void> {
+export async function removeUnused(house: House, hash: string): Promise<void> {
   const [used] = await house.db
     .select({ id: attempts.id })
     .from(attempts)
     .where(or(eq(attempts.photoHash, hash), eq(attempts.previewHash, hash), eq(attempts.stripHash, hash)))
     .limit(1);
-  if (used) return;
+  const [waits] = await house.db.select({ id: tray.id }).from(tray).where(or(eq(tray.photoHash, hash), eq(tray.smallHash, hash))).limit(1);
+  if (used || waits) return;
   await house.db.delete(files).where(eq(files.hash, hash));
   await house.files.remove(hash);
 }

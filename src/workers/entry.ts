@@ -6,6 +6,7 @@ import { fitTask } from './fit-task';
 import { losslessPng } from './lossless';
 import { measureScaleFile } from './measure-task';
 import { nearestTask } from './nearest-task';
+import { sortPicture } from './sort-task';
 import { makePictures } from './pictures-task';
 import type { Outcome, Task, WorkerRequest } from './protocol';
 
@@ -15,6 +16,8 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return measureScaleFile(task, (stage) => port?.postMessage({ stage }));
     case 'lossless':
       return losslessPng(task);
+    case 'sort':
+      return sortPicture(task);
     case 'dab':
       return readDabFile(task);
     case 'fit':

@@ -8,14 +8,16 @@ import type { FitTask } from './fit-task';
 import type { LosslessTask } from './lossless';
 import type { MeasureScaleTask, Stage } from './measure-task';
 import type { Nearest, NearestTask } from './nearest-task';
+import type { SortedPicture, SortTask } from './sort-task';
 import type { Pictures, PicturesTask } from './pictures-task';
 import type { PracticeReadingTask } from './practice-reading';
 import type { PracticeTask } from './practice-task';
 
-export type Task = LosslessTask | MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
+export type Task = LosslessTask | SortTask | MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
 
 export interface Answers {
   lossless: Uint8Array;
+  sort: SortedPicture;
   'measure-scale': ScaleResult;
   dab: DabResult;
   fit: StoredFit;

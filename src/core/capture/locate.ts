@@ -50,15 +50,8 @@ function refine(photo: Photo, start: Plane, frame: SheetFrame): Pick<Located, 'p
   return { plane: straight, edges: find(straight, markerProbes, 2), unevenMm: unevenness(plane, last) };
 }
 
-/** Locates a worksheet. Two of one marker, or markers of both papers, mean two sheets. */
-export function locateSheet(cv: OpenCv, photo: Photo): Located | NotLocated {
-  const markers = seekMarkers(cv, photo, OURS);
-  if (markers.length === 0) return { kind: 'no-markers', markers };
-  const ids = markers.map((m) => m.id);
-  const sets = PAPER_IDS.filter((p) => ids.some((id) => (PAPERS[p].markerIds as readonly number[]).includes(id)));
-  if (new Set(ids).size < ids.length || sets.length > 1) return { kind: 'two-sheets', markers };
-  const paper = paperOf(markers);
-  if (!paper) return { kind: 'some-markers', markers };
+/** The sheet that four markers of one paper make. */
+export function sheetFrom(photo: Photo, paper: PaperId, markers: readonly FoundMarker[]): Located {
   const frame = sheetFrame(paper);
   const points: Correspondence[] = frame.markers.flatMap(({ id, xMm, yMm, sizeMm }) => {
     const found = markers.find((m) => m.id === id);
@@ -75,4 +68,16 @@ export function locateSheet(cv: OpenCv, photo: Photo): Located | NotLocated {
   });
   const start = planeFromPoints(points, photo.width, photo.height);
   return { kind: 'located', frame, ...refine(photo, start, frame) };
+}
+
+/** Locates a worksheet. Two of one marker, or markers of both papers, mean two sheets. */
+export function locateSheet(cv: OpenCv, photo: Photo): Located | NotLocated {
+  const markers = seekMarkers(cv, photo, OURS);
+  if (markers.length === 0) return { kind: 'no-markers', markers };
+  const ids = markers.map((m) => m.id);
+  const sets = PAPER_IDS.filter((p) => ids.some((id) => (PAPERS[p].markerIds as readonly number[]).includes(id)));
+  if (new Set(ids).size < ids.length || sets.length > 1) return { kind: 'two-sheets', markers };
+  const paper = paperOf(markers);
+  if (!paper) return { kind: 'some-markers', markers };
+  return sheetFrom(photo, paper, markers);
 }

@@ -1,5 +1,6 @@
 'use server';
 import { revalidatePath } from 'next/cache';
+import { bringInCard, forgetCard } from '@/studio/cards';
 import { addStudent, changeClass, type ClassSettings, createClass, reissueCode } from '@/studio/people';
 import { deleteStudent } from '@/studio/records';
 import { setMeetings } from '@/studio/timetables';
@@ -22,6 +23,26 @@ export async function setClass(classId: string, settings: ClassSettings): Promis
   const { house, teacher } = await teacherOnly();
   const done = await outcome(async () => {
     await changeClass(house, teacher, classId, settings);
+    return null;
+  });
+  revalidatePath(`/ledger/${classId}`);
+  return done;
+}
+
+export async function bringInClassCard(classId: string, text: string): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(async () => {
+    await bringInCard(house, teacher, classId, text);
+    return null;
+  });
+  revalidatePath(`/ledger/${classId}`);
+  return done;
+}
+
+export async function forgetClassCard(classId: string): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(async () => {
+    await forgetCard(house, teacher, classId);
     return null;
   });
   revalidatePath(`/ledger/${classId}`);

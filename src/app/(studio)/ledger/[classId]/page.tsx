@@ -1,12 +1,13 @@
 import type { MeetingRule } from '@/core/planning/meetings';
 import { classOf } from '@/studio/actor';
 import { studentsOf } from '@/studio/people';
+import { CardPanel } from '@/ui/CardPanel';
 import { ClassSettings } from '@/ui/ClassSettings';
 import { LedgerForm } from '@/ui/LedgerForm';
 import { MeetingForm } from '@/ui/MeetingForm';
 import { StudentRow } from '@/ui/StudentRow';
 import { orNotFound, teacherOnly } from '../../../access';
-import { enrol, keepMeetings, newCode, removeStudent, setClass } from '../actions';
+import { bringInClassCard, enrol, forgetClassCard, keepMeetings, newCode, removeStudent, setClass } from '../actions';
 
 const TERM_DAYS = 84;
 
@@ -49,6 +50,15 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
       <section className="panel">
         <h2 className="mb-3 text-18 font-semibold">The class</h2>
         <ClassSettings now={{ numbering: group.numbering, underSixteen: group.underSixteen, school: group.school, currency: group.currency }} save={setClass.bind(null, classId)} />
+      </section>
+      <section className="panel">
+        <h2 className="mb-3 text-18 font-semibold">The printed greys</h2>
+        <CardPanel
+          classId={classId}
+          card={group.card && { basis: group.card.basis, name: group.card.name, patches: group.card.patches.length }}
+          bringIn={bringInClassCard.bind(null, classId)}
+          forget={forgetClassCard.bind(null, classId)}
+        />
       </section>
       <section className="panel">
         <h2 className="mb-3 text-18 font-semibold">Meetings</h2>

@@ -1,20 +1,31 @@
 import Link from 'next/link';
 import { labelsOf } from '@/studio/exercises';
 import { classesOf } from '@/studio/people';
+import { trayOf } from '@/studio/pile';
 import { rackOf } from '@/studio/views';
 import { sayDay } from '@/ui/dates';
+import { PileDrop } from '@/ui/PileDrop';
+import { RackBoard, RackPlace } from '@/ui/RackBoard';
 import { StateMark } from '@/ui/StateMark';
 import { Strip } from '@/ui/Strip';
 import { stripCells } from '@/ui/strip-cells';
 import { orNotFound, teacherOnly } from '../../../access';
+import { discardPicture, givePicture } from '../actions';
 
 export default async function Rack({ params }: { params: Promise<{ classId: string }> }) {
   const { house, teacher } = await teacherOnly();
   const { classId } = await params;
-  const [rack, groups] = await Promise.all([orNotFound(rackOf(house, teacher, classId)), classesOf(house, teacher)]);
+  const [rack, groups, waiting] = await Promise.all([orNotFound(rackOf(house, teacher, classId)), classesOf(house, teacher), orNotFound(trayOf(house, teacher, classId))]);
   const shown = rack.exercises.slice(0, 4);
   return (
     <div className="p-4">
+      <RackBoard
+        items={waiting}
+        students={rack.students.map((s) => ({ id: s.id, name: s.name }))}
+        exercises={rack.exercises.map((e) => ({ id: e.id, title: e.title }))}
+        give={givePicture.bind(null, classId)}
+        discard={discardPicture.bind(null, classId)}
+      >
       <section className="panel" aria-labelledby="rack">
         <div className="mb-3 flex items-center gap-3">
           <h1 id="rack" className="text-24 font-semibold">
@@ -68,12 +79,12 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
                     const cell = rack.cells.find((c) => c.studentId === s.id && c.exerciseId === e.id);
                     if (!cell?.handInId)
                       return (
-                        <td key={e.id}>
+                        <RackPlace key={e.id} studentId={s.id} exerciseId={e.id}>
                           <StateMark state="open" />
-                        </td>
+                        </RackPlace>
                       );
                     return (
-                      <td key={e.id}>
+                      <RackPlace key={e.id} studentId={s.id} exerciseId={e.id}>
                         <Link href={`/table/${cell.handInId}`} className="grid grid-cols-[minmax(8rem,20rem)_auto] items-center gap-3 rounded-sm bg-l97 px-2 py-1 hover:bg-l88">
                           <span className="sr-only">
                             {s.name}: {e.title}
@@ -90,7 +101,7 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
                             {cell.attempt !== null && cell.attempt > 1 && <span className="quiet block">try {cell.attempt}</span>}
                           </span>
                         </Link>
-                      </td>
+                      </RackPlace>
                     );
                   })}
                 </tr>
@@ -99,6 +110,8 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
           </table>
         )}
       </section>
+      {rack.students.length > 0 && shown.length > 0 && <PileDrop classId={classId} />}
+      </RackBoard>
     </div>
   );
 }

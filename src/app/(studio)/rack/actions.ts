@@ -1,0 +1,25 @@
+'use server';
+import { revalidatePath } from 'next/cache';
+import { discardFromTray, giveFromTray } from '@/studio/pile';
+import { teacherOnly } from '../../access';
+import { outcome, type Outcome } from '../../outcome';
+
+export async function givePicture(classId: string, trayId: string, studentId: string, exerciseId: string): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(async () => {
+    await giveFromTray(house, teacher, trayId, { studentId, exerciseId });
+    return null;
+  });
+  revalidatePath(`/rack/${classId}`);
+  return done;
+}
+
+export async function discardPicture(classId: string, trayId: string): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(async () => {
+    await discardFromTray(house, teacher, trayId);
+    return null;
+  });
+  revalidatePath(`/rack/${classId}`);
+  return done;
+}
