@@ -17,7 +17,7 @@ const MAY = {
 const EXCEPTIONS = [
   ['^src/workers/practice-', '^src/devices/', 'the practice camera and reader of the demo'],
   ['^src/workers/protocol', '^src/workers/', 'types'],
-  ['^src/ui/', '^src/(studio/(views|pile)|data/schema)', 'types of what a page hands down'],
+  ['^src/ui/', '^src/(workers/browser/protocol|studio/(views|pile)|data/schema)', 'types of what a page hands down'],
   ['^src/studio/practice', '^src/devices/', 'type of a painting plan'],
 ];
 

@@ -2,7 +2,7 @@ import js from '@eslint/js';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['.next/', 'dist/', 'node_modules/', 'data/', 'next-env.d.ts', 'coverage/', 'scripts/fixtures/'] },
+  { ignores: ['.next/', 'dist/', 'public/', 'node_modules/', 'data/', 'next-env.d.ts', 'coverage/', 'scripts/fixtures/'] },
   js.configs.recommended,
   ...tseslint.configs.recommendedTypeChecked.map((c) => ({ ...c, files: ['**/*.ts', '**/*.tsx'] })),
   {

@@ -1,5 +1,6 @@
 /** Photographs to hand in. */
 import sharp from 'sharp';
+import type { CameraCondition } from '@/devices/camera-conditions';
 import { planFor } from '@/devices/paint-conditions';
 import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
@@ -11,6 +12,12 @@ export const greySheet = (): Promise<Buffer> =>
 export async function handInPhotograph(exercise: string, paint: 'too-close' | 'fine', seed: number): Promise<Buffer> {
   const sheet = await paintedSheet(9, 'a4', planFor(paint, 9, seed), seed, 'nominal', { exercise, student: null });
   return jpegOf(sheet, 'window', seed, 12, { orientation: 6, location: true });
+}
+
+/** A sheet of a class in a pile, as a scanner's or a phone's smaller picture. */
+export async function pilePhotograph(ids: { exercise: string | null; student: string | null }, camera: CameraCondition, seed: number): Promise<Buffer> {
+  const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids);
+  return jpegOf(sheet, camera, seed, 8);
 }
 
 /** The same phone’s photograph of a sheet with one test dab on it. */

@@ -2,6 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { access } from './access';
 import { badInput } from './bad-input';
+import { capture } from './capture';
 import { enrol, openHarness, phone } from './harness';
 import { mixing } from './mixing';
 import { planning } from './planning';
@@ -15,6 +16,7 @@ try {
   const ruta = await phone(harness.browser);
   await enrol(page, ruta, 'Ruta Vane');
   await mixing(harness, page, ruta, exerciseId);
+  await capture(harness, page, ruta, 'Ruta Vane', exerciseId);
   await planning(harness, page, bea);
   await access(harness, page, bea, exerciseId);
   await badInput(harness, page, await phone(harness.browser), exerciseId);

@@ -1,5 +1,6 @@
-// Bundles what runs outside Next: worker threads, the command line, the demo builder, the bench.
-import { existsSync } from 'node:fs';
+// Bundles what runs outside Next: worker threads, the page's workers, the command line, the demo builder, the bench.
+import { copyFileSync, existsSync, mkdirSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { build } from 'esbuild';
 
 const entries = {
@@ -24,6 +25,23 @@ export default async function buildNode() {
     target: 'node20',
     format: 'esm',
     packages: 'external',
+    logLevel: 'error',
+  });
+  await buildBrowserWorkers();
+}
+
+/** Workers of the page: they fetch OpenCV beside them, which is too large to be bundled into each. */
+async function buildBrowserWorkers() {
+  mkdirSync('public/workers', { recursive: true });
+  copyFileSync(createRequire(import.meta.url).resolve('@techstark/opencv-js'), 'public/workers/opencv.js');
+  await build({
+    entryPoints: { 'quick-check': 'src/workers/browser/quick-check.ts' },
+    outdir: 'public/workers',
+    bundle: true,
+    minify: true,
+    platform: 'browser',
+    target: 'es2022',
+    format: 'iife',
     logLevel: 'error',
   });
 }

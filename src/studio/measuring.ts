@@ -1,5 +1,6 @@
 /** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
 import { and, eq, inArray, max, ne } from 'drizzle-orm';
+import type { StoredTarget } from '@/core/capture/stored-target';
 import { knownCardOf } from '@/core/capture/stored-card';
 import { SCALE_RESULT_VERSION, scaleResultSchema, type ScaleResult } from '@/core/scale/result';
 import { predictedSteps } from '@/core/mixing/exercise-recipe';
@@ -115,11 +116,11 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
   } finally {
     house.live.running.delete(attemptId);
   }
-  await makePictures(house, attemptId, terms, photo);
+  await makePictures(house, attemptId, terms, { ...photo, ...(attempt.target && { target: attempt.target }) });
 }
 
 /** Pictures to look at come after the reading; an attempt without them is still whole. */
-async function makePictures(house: House, attemptId: string, terms: ExerciseTerms, photo: { file: string; orientation: number }): Promise<void> {
+async function makePictures(house: House, attemptId: string, terms: ExerciseTerms, photo: { file: string; orientation: number; target?: StoredTarget }): Promise<void> {
   try {
     const { preview, strip } = await house.pool.run({ task: 'pictures', ...photo, terms });
     const previewHash = await keepFile(house, preview, 'image/jpeg');

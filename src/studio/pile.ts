@@ -66,13 +66,13 @@ export async function sortIntoClass(house: House, teacher: Teacher, classId: str
     const outcomes: PileOutcome[] = [];
     for (const [i, sheet] of sheets.entries()) {
       if (!sheet.cut) {
-        outcomes.push(await sortOne(house, classId, name, file, sheet.tag, small));
+        outcomes.push(await sortOne(house, classId, name, file, sheet.tag, sheet.small));
         continue;
       }
       const own = path.join(house.files.incoming, `cut-${newId()}`);
       await writeFile(own, sheet.cut);
       try {
-        outcomes.push(await sortOne(house, classId, `${name}, sheet ${i + 1}`, own, sheet.tag, small));
+        outcomes.push(await sortOne(house, classId, `${name}, sheet ${i + 1}`, own, sheet.tag, sheet.small));
       } finally {
         await rm(own, { force: true });
       }

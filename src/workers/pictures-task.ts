@@ -1,8 +1,11 @@
 /** Pictures of a hand-in to look at: the photograph upright and small, the strip straightened in true greys. */
 import sharp, { type Sharp } from 'sharp';
 import type { ExerciseTerms } from '@/core/exercise/terms';
-import { calibrate, reflectances, sheetCard } from '@/core/capture/calibrate';
+import { calibrate, type Calibration, reflectances, sheetCard } from '@/core/capture/calibrate';
 import { nominalProfile } from '@/core/capture/card-profile';
+import { openBoard } from '@/core/capture/open-board';
+import { openMarked } from '@/core/capture/open-corners';
+import type { StoredTarget } from '@/core/capture/stored-target';
 import { locateSheet } from '@/core/capture/locate';
 import { sampleBox } from '@/core/capture/sample';
 import { linearToCode } from '@/core/colour/srgb';
@@ -18,6 +21,7 @@ export interface PicturesTask {
   readonly file: string;
   readonly orientation: number | null;
   readonly terms: ExerciseTerms;
+  readonly target?: StoredTarget;
 }
 
 export interface Pictures {
@@ -47,17 +51,41 @@ async function straightStrip(photo: Photo, terms: ExerciseTerms): Promise<Uint8A
   const layout = exerciseLayout({ ...terms, paper: located.frame.paper });
   const { calibration } = calibrate(photo, sheetCard(located.plane, layout), nominalProfile(layout));
   if (!calibration) return null;
-  const samples = sampleBox(photo, located.plane, stripBox(layout), STRIP_STEP_MM);
+  return strip(photo, calibration, stripBox(layout), STRIP_STEP_MM, 1);
+}
+
+/** Longer side of a picture cut out of a board or between marked corners. */
+const CUT_PX = 1400;
+/** Of what has no known white the lightest place is shown as light as good white paint. */
+const LIGHTEST = 0.86;
+
+/** What lies between marked corners or corner pieces, straightened; null where it was not found. */
+async function straightCut(photo: Photo, target: StoredTarget): Promise<Uint8Array | null> {
+  if (target.kind === 'marked') {
+    const { calibration, box } = openMarked(photo, target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })), false);
+    const step = Math.max(box.widthMm, box.heightMm) / CUT_PX;
+    const light = [...reflectances(calibration, sampleBox(photo, calibration.plane, box, step * 8))].sort((a, b) => a - b);
+    return strip(photo, calibration, box, step, LIGHTEST / Math.max(0.01, light[Math.floor(0.98 * light.length)] ?? 1));
+  }
+  const { cv } = await loadOpenCv();
+  const opened = openBoard(photo, { depthMm: target.depthMm }, cv);
+  if (opened.kind !== 'open') return null;
+  const { widthMm, heightMm } = opened.board;
+  return strip(photo, opened.calibration, boxMm(0, 0, widthMm, heightMm), Math.max(widthMm, heightMm) / CUT_PX, 1);
+}
+
+function strip(photo: Photo, calibration: Calibration, box: BoxMm, stepMm: number, gain: number): Promise<Uint8Array> {
+  const samples = sampleBox(photo, calibration.plane, box, stepMm);
   const linear = reflectances(calibration, samples);
   const codes = new Uint8Array(linear.length);
-  for (let i = 0; i < linear.length; i++) codes[i] = linearToCode(linear[i] as number);
+  for (let i = 0; i < linear.length; i++) codes[i] = linearToCode(gain * (linear[i] as number));
   return sharp(codes, { raw: { width: samples.columns, height: samples.rows, channels: 3 } })
     .jpeg({ quality: 92, chromaSubsampling: '4:4:4' })
     .toBuffer();
 }
 
 /** Turns stored pixels upright. Mirrors come before turns, as the numbers 5 and 7 want it. */
-function turned(image: Sharp, orientation: Orientation): Sharp {
+export function turned(image: Sharp, orientation: Orientation): Sharp {
   switch (orientation) {
     case 1:
       return image;
@@ -86,5 +114,5 @@ export async function makePictures(task: PicturesTask): Promise<Pictures> {
     .resize({ width: PREVIEW_PX, height: PREVIEW_PX, fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 85 })
     .toBuffer();
-  return { preview, strip: await straightStrip(photo, task.terms) };
+  return { preview, strip: await (task.target ? straightCut(photo, task.target) : straightStrip(photo, task.terms)) };
 }

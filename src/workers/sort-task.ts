@@ -1,11 +1,12 @@
 /** A picture of a pile: which sheets are in it, and each of several cut out so that it can go its own way. */
-import sharp from 'sharp';
+import sharp, { type Sharp } from 'sharp';
 import { sortSheets } from '@/core/capture/sort-sheets';
 import type { Point } from '@/core/capture/plane';
 import type { Photo } from '@/core/raster/photo';
 import type { SheetTag } from '@/core/sheet/qr';
 import { decodePhoto } from './decode';
 import { loadOpenCv } from './opencv';
+import { turned } from './pictures-task';
 import { readQr } from './read-qr';
 
 export interface SortTask {
@@ -14,7 +15,7 @@ export interface SortTask {
 }
 
 export interface SortedPicture {
-  readonly sheets: readonly { readonly tag: SheetTag | null; /** Its own picture, upright PNG, where it is one of several. */ readonly cut: Uint8Array | null }[];
+  readonly sheets: readonly { readonly tag: SheetTag | null; /** Its own picture, upright PNG, where it is one of several; and a small one for the tray. */ readonly cut: Uint8Array | null; readonly small: Uint8Array }[];
   readonly say: string | null;
   /** A small picture for the tray. */
   readonly small: Uint8Array;
@@ -52,15 +53,20 @@ async function cutOut(photo: Photo, corners: readonly Point[]): Promise<Uint8Arr
   return sharp(out, { raw: { width, height, channels: 3 } }).png({ compressionLevel: 3 }).toBuffer();
 }
 
+const smallOf = (image: Sharp): Promise<Buffer> => image.resize({ width: SMALL_PX, height: SMALL_PX, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer();
+
 /** Throws UnusablePicture when the file is no photograph. */
 export async function sortPicture({ file }: SortTask): Promise<SortedPicture> {
   const photo = await decodePhoto(file);
   const { cv } = await loadOpenCv();
   const { sheets, say } = await sortSheets(photo, { cv, readQr });
   const { data, width, height } = photo.stored;
-  const small = await sharp(data, { raw: { width, height, channels: 3 } }).resize({ width: SMALL_PX, height: SMALL_PX, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer();
+  const small = await smallOf(turned(sharp(data, { raw: { width, height, channels: 3 } }), photo.orientation));
   const several = sheets.length > 1;
   const cut: SortedPicture['sheets'][number][] = [];
-  for (const s of sheets) cut.push({ tag: s.tag, cut: several ? await cutOut(photo, s.corners) : null });
+  for (const s of sheets) {
+    const own = several ? await cutOut(photo, s.corners) : null;
+    cut.push({ tag: s.tag, cut: own, small: own ? await smallOf(sharp(own)) : small });
+  }
   return { sheets: cut, say, small };
 }

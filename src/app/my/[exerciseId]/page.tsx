@@ -41,7 +41,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           </div>
         )}
         {mine.state !== 'passed' && !underWay && (
-          <HandInPhoto exerciseId={exercise.id} practice={mayPractise(house, terms)} again={attempts.length > 0} />
+          <HandInPhoto exerciseId={exercise.id} terms={terms} measured={KINDS[terms.kind].measured} practice={mayPractise(house, terms)} again={attempts.length > 0} />
         )}
       </section>
       {letters.length > 0 && (
