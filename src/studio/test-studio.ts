@@ -16,6 +16,8 @@ import type { Answers, Task } from '@/workers/protocol';
 import type { WorkerPool } from '@/workers/pool';
 import { fitTask } from '@/workers/fit-task';
 import { nearestTask } from '@/workers/nearest-task';
+import { UnusablePicture } from '@/workers/decode';
+import type { SortedPicture } from '@/workers/sort-task';
 import type { DabResult } from '@/core/scale/read-dab';
 import type { Student, Teacher } from './actor';
 import { setExercise } from './exercises';
@@ -69,6 +71,10 @@ export interface TestStudio {
   readonly ruta: Student;
   readonly codes: { readonly email: string; readonly class: string; readonly bea: string };
   next(what: Next): void;
+  /** What the next picture of a pile turns out to hold; null: it is no picture. */
+  nextSorted(result: SortedPicture | null): void;
+  /** The last task of measuring that the workers were given. */
+  lastTask(): Task | null;
   /** What the next dab reads as. */
   nextDab(result: DabResult): void;
   /** Hands in a photograph of its own shade; the same shade is the same file. */
@@ -111,12 +117,19 @@ async function openTestHouse(): Promise<TestHouse> {
   const folder = await mkdtemp(path.join(tmpdir(), 'fair-grey-studio-'));
   await freshDatabase(folder);
   let what: Next = resultWith(true);
+  let sorted: SortedPicture | null = null;
+  let last: Task | null = null;
   let dab: DabResult = { issues: [], reading: null, bare: false };
   const pool: WorkerPool = {
     async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
       if (task.task === 'pictures') return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
       if (task.task === 'fit') return fitTask(task) as Answers[T['task']];
       if (task.task === 'nearest') return nearestTask(task) as Answers[T['task']];
+      if (task.task === 'sort') {
+        if (!sorted) throw new UnusablePicture('This file is not a picture that can be read.');
+        return sorted as Answers[T['task']];
+      }
+      if (task.task === 'measure-scale') last = task;
       if (task.task === 'dab') return dab as Answers[T['task']];
       if (what instanceof Error) throw what;
       return (typeof what === 'function' ? await what(options?.signal) : what) as Answers[T['task']];
@@ -147,6 +160,10 @@ async function openTestHouse(): Promise<TestHouse> {
         next: (given) => {
           what = given;
         },
+        nextSorted: (given) => {
+          sorted = given;
+        },
+        lastTask: () => last,
         nextDab: (given) => {
           dab = given;
         },
