@@ -16,6 +16,7 @@ import { measureAttempt } from '@/studio/measuring';
 import { addStudent, createClass, createFirstTeacher } from '@/studio/people';
 import { setMeetings } from '@/studio/timetables';
 import { receivePhoto } from '@/studio/receive';
+import { otherKinds, setOthers } from './kinds';
 import { learnPaints, walkToStep } from './mixing';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
 
@@ -84,14 +85,11 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   const userId = await createFirstTeacher(house, TEACHER.name, TEACHER.email, TEACHER.password);
   const teacher: Teacher = { role: 'teacher', userId, name: TEACHER.name };
   const classId = await createClass(house, teacher, CLASS.name, 'white-is-one', CLASS.code);
-  const exerciseId = await setExercise(house, teacher, classId, {
-    title: 'Nine greys from white to black',
-    note: 'Mix the two ends first and put them side by side. Black is strong: a pin’s head of it goes a long way.',
-    dueAt: new Date(Date.now() + 2 * DAY_MS),
-    terms: defaultScale('gouache', 9),
-  });
+  tell('the class logs its first mixes');
+  const colourId = await learnPaints(house, teacher, classId);
+  const others = await setOthers({ house, teacher, classId });
   await setMeetings(house, teacher, classId, { weekdays: [4], start: '18:30', minutes: 120, from: isoDay(-21), until: isoDay(84), timeZone: 'Europe/Lisbon', except: [] });
-  await setExercise(house, teacher, classId, {
+  const bandsId = await setExercise(house, teacher, classId, {
     title: 'A lamp in the greenhouse',
     note: 'Seven greys, seven rings. The silhouettes come last, in one black.',
     dueAt: new Date(Date.now() + 9 * DAY_MS),
@@ -103,14 +101,20 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
     dueAt: null,
     terms: { ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' },
   });
-  tell('the class logs its first mixes');
-  await learnPaints(house, teacher, classId);
+  const exerciseId = await setExercise(house, teacher, classId, {
+    title: 'Nine greys from white to black',
+    note: 'Mix the two ends first and put them side by side. Black is strong: a pin’s head of it goes a long way.',
+    dueAt: new Date(Date.now() + 2 * DAY_MS),
+    terms: defaultScale('gouache', 9),
+  });
   const place: Place = { house, teacher, classId, exerciseId };
   const queue: (() => Promise<void>)[] = [];
+  const people: Student[] = [];
   for (const [i, who] of STUDENTS.entries()) {
     const { id } = await addStudent(house, teacher, classId, who.name, who.code);
     const [row] = await house.db.select({ userId: students.userId }).from(students).innerJoin(user, eq(students.userId, user.id)).where(eq(students.id, id));
     const student: Student = { role: 'student', userId: row?.userId ?? '', studentId: id, classId, name: who.name };
+    people.push(student);
     if (i === WALKER) queue.push(() => walkToStep(house, student, exerciseId, 7));
     if (who.shots.length > 0)
       queue.push(async () => {
@@ -118,6 +122,8 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
         await handIn(place, who, student, 100 + i);
       });
   }
+  tell('other kinds come in: bands, one colour, chips, a board, corners marked by hand, strays');
+  queue.push(...(await otherKinds({ house, teacher, classId }, others, bandsId, colourId, people)));
   await Promise.all(
     Array.from({ length: LANES }, async () => {
       for (let next = queue.shift(); next; next = queue.shift()) await next();

@@ -17,8 +17,8 @@ const MEDIUM = 'gouache';
 const TUBES = 11;
 const MIXES = 4;
 
-/** Four mixes as the app asks for them, and a scale of a yellow that turns green. */
-export async function learnPaints(house: House, teacher: Teacher, classId: string): Promise<void> {
+/** Four mixes as the app asks for them, and a scale of a yellow that turns green; the id of the last. */
+export async function learnPaints(house: House, teacher: Teacher, classId: string): Promise<string> {
   await choosePaints(house, teacher, classId, MEDIUM, PAINTS);
   const tubes = painterPaints(TUBES);
   const own = chance(TUBES).fork('readings');
@@ -31,7 +31,7 @@ export async function learnPaints(house: House, teacher: Teacher, classId: strin
     await logMix(house, classId, MEDIUM, { parts, lightness: Number((lightness + HAND_NOISE * own.gauss()).toFixed(1)), a: null, b: null, wet: false, noise: HAND_NOISE }, 'hand');
   }
   const scale = defaultTerms('monochrome-scale');
-  await setExercise(house, teacher, classId, {
+  return setExercise(house, teacher, classId, {
     title: 'Lemon yellow, and how it turns',
     note: 'Watch the shades: yellow with black goes green before it goes dark.',
     dueAt: null,

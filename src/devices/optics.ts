@@ -21,7 +21,7 @@ export interface Projection {
   /** Millimetres on the sheet's plane for a pixel position. */
   toMm(x: number, y: number): readonly [number, number];
   /** Pixel position of a place on the sheet's plane. */
-  toPixel(xMm: number, yMm: number): readonly [number, number];
+  readonly toPixel: (xMm: number, yMm: number) => readonly [number, number];
   /** Where the lens is: over which place of the sheet's plane, and how high, mm. */
   readonly eye: Triple;
 }

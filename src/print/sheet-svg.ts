@@ -35,7 +35,7 @@ function textPaths(mark: Extract<Mark, { kind: 'text' }>): string {
 function markSvg(mark: Mark): string {
   switch (mark.kind) {
     case 'fill':
-      return `<path fill="rgb(${typeof mark.code === 'number' ? [mark.code, mark.code, mark.code] : mark.code})" d="${rectPath(mark.box)}"/>`;
+      return `<path fill="rgb(${(typeof mark.code === 'number' ? [mark.code, mark.code, mark.code] : mark.code).join(',')})" d="${rectPath(mark.box)}"/>`;
     case 'outline':
       return `<path fill="none" stroke="rgb(${mark.code},${mark.code},${mark.code})" stroke-width="${mark.lineMm}" d="${rectPath(mark.box)}"/>`;
     case 'path': {

@@ -57,7 +57,11 @@ export function Tray({ items, students, exercises, give, discard }: Props) {
               onSubmit={(e) => {
                 e.preventDefault();
                 const form = new FormData(e.currentTarget);
-                run(() => give(item.id, String(form.get('student')), String(form.get('exercise'))));
+                const chosen = (name: string) => {
+                  const value = form.get(name);
+                  return typeof value === 'string' ? value : '';
+                };
+                run(() => give(item.id, chosen('student'), chosen('exercise')));
               }}
             >
               <span className="truncate font-semibold">{item.name}</span>

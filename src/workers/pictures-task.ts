@@ -8,6 +8,7 @@ import { openMarked } from '@/core/capture/open-corners';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import { locateSheet } from '@/core/capture/locate';
 import { sampleBox } from '@/core/capture/sample';
+import { LUMINANCE_WEIGHTS } from '@/core/colour/xyz';
 import { linearToCode } from '@/core/colour/srgb';
 import type { Orientation, Photo } from '@/core/raster/photo';
 import { type BoxMm, boxMm } from '@/core/sheet/paper';
@@ -56,7 +57,7 @@ async function straightStrip(photo: Photo, terms: ExerciseTerms): Promise<Uint8A
 
 /** Longer side of a picture cut out of a board or between marked corners. */
 const CUT_PX = 1400;
-/** Of what has no known white the lightest place is shown as light as good white paint. */
+/** Of what has no known white the lightest place is shown as light as good white paint, and all of it grey: its colour is the lamp's as much as the paint's. */
 const LIGHTEST = 0.86;
 
 /** What lies between marked corners or corner pieces, straightened; null where it was not found. */
@@ -65,7 +66,7 @@ async function straightCut(photo: Photo, target: StoredTarget): Promise<Uint8Arr
     const { calibration, box } = openMarked(photo, target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })), false);
     const step = Math.max(box.widthMm, box.heightMm) / CUT_PX;
     const light = [...reflectances(calibration, sampleBox(photo, calibration.plane, box, step * 8))].sort((a, b) => a - b);
-    return strip(photo, calibration, box, step, LIGHTEST / Math.max(0.01, light[Math.floor(0.98 * light.length)] ?? 1));
+    return strip(photo, calibration, box, step, LIGHTEST / Math.max(0.01, light[Math.floor(0.98 * light.length)] ?? 1), true);
   }
   const { cv } = await loadOpenCv();
   const opened = openBoard(photo, { depthMm: target.depthMm }, cv);
@@ -74,9 +75,11 @@ async function straightCut(photo: Photo, target: StoredTarget): Promise<Uint8Arr
   return strip(photo, opened.calibration, boxMm(0, 0, widthMm, heightMm), Math.max(widthMm, heightMm) / CUT_PX, 1);
 }
 
-function strip(photo: Photo, calibration: Calibration, box: BoxMm, stepMm: number, gain: number): Promise<Uint8Array> {
+function strip(photo: Photo, calibration: Calibration, box: BoxMm, stepMm: number, gain: number, greyOnly = false): Promise<Uint8Array> {
   const samples = sampleBox(photo, calibration.plane, box, stepMm);
   const linear = reflectances(calibration, samples);
+  if (greyOnly)
+    for (let p = 0; p < linear.length; p += 3) linear.fill(LUMINANCE_WEIGHTS.reduce((s, w, c) => s + w * (linear[p + c] as number), 0), p, p + 3);
   const codes = new Uint8Array(linear.length);
   for (let i = 0; i < linear.length; i++) codes[i] = linearToCode(gain * (linear[i] as number));
   return sharp(codes, { raw: { width: samples.columns, height: samples.rows, channels: 3 } })

@@ -1,6 +1,8 @@
 /** The practice camera of the demo: prints, paints and photographs a sheet with the simulated devices. */
 import type { SheetDrawing } from '@/core/sheet/drawing';
 import type { SheetLayout } from '@/core/sheet/layout';
+import { type PaintedArea, paintAreas } from '@/devices/area-painter';
+import { type CutPiece, layBoard } from '@/devices/board';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
 import { paint, type PaintPlan } from '@/devices/painter';
@@ -14,6 +16,10 @@ export interface PracticeTask {
   /** What is painted, numbered as the plan's steps; the layout's cells unless said. */
   readonly paintOn?: SheetLayout['cells'];
   readonly plan: PaintPlan;
+  /** Shapes filled in place of cells, for pictures. */
+  readonly areas?: readonly PaintedArea[];
+  /** The sheet is cut into corner pieces, and the plan painted in stripes on a board between them. */
+  readonly board?: { readonly pieces: readonly CutPiece[]; readonly widthMm: number; readonly heightMm: number };
   readonly condition: CameraCondition;
   readonly seed: number;
   readonly megapixels: number;
@@ -27,7 +33,14 @@ const DPI = 300;
 export async function practiceShot(task: PracticeTask): Promise<Uint8Array> {
   const { layout } = task;
   const printed = await print(await sheetToPng(task.sheet, DPI), 'nominal', task.seed);
-  const { surface } = paint(printed.surface, task.paintOn ?? layout.cells, task.plan, task.seed);
+  const file = { orientation: task.orientation, location: task.location };
+  if (task.board) {
+    const { pieces, widthMm, heightMm } = task.board;
+    const scene = layBoard(printed.surface, pieces, { widthMm, heightMm, lightness: task.plan.lightness, without: null, careless: 1 }, task.seed);
+    const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
+    return photograph(scene.surface, stage, shotFor(task.condition, stage, task.seed, task.megapixels), task.seed, file);
+  }
+  const surface = task.areas ? paintAreas(printed.surface, task.areas, task.seed) : paint(printed.surface, task.paintOn ?? layout.cells, task.plan, task.seed).surface;
   const shot = shotFor(task.condition, layout, task.seed, task.megapixels);
-  return photograph(surface, layout, shot, task.seed, { orientation: task.orientation, location: task.location });
+  return photograph(surface, layout, shot, task.seed, file);
 }

@@ -20,6 +20,8 @@ interface Draft {
   readonly labels: readonly string[];
   readonly steps: readonly MeasuredStep[];
   readonly gaps: readonly MeasuredGap[];
+  /** Whether only what lies between the ends was measured. */
+  readonly relative: boolean;
 }
 
 function label(d: Draft, step: number): string {
@@ -160,7 +162,8 @@ function works(d: Draft, causes: readonly Cause[]): Finding[] {
     add('works_even_part', WORKS_WORDS.even_part(label(d, run[0]), label(d, run[1])), [run[0], run[1]], {
       gaps: d.gaps.slice(run[0] - 1, run[1] - 1).map((g) => round1(g.gap)),
     });
-  const endsKnown = d.terms.anchor !== 'own' && white && black;
+  // Relative readings take the ends for granted: nothing can be said of them.
+  const endsKnown = d.terms.anchor !== 'own' && !d.relative && white && black;
   if (endsKnown && !has('weak_black') && !has('weak_white'))
     add('works_ends', WORKS_WORDS.ends(), [white.index, black.index], { lightest: round1(white.lightness), darkest: round1(black.lightness) });
   else if (endsKnown && !has('weak_black')) add('works_black', WORKS_WORDS.black(), [black.index], { darkest: round1(black.lightness) });
@@ -185,6 +188,7 @@ export function critiqueScale(result: ScaleResult, terms: ScaleTerms, numbering:
     labels: stepLabels(numbering, terms),
     steps: result.steps,
     gaps: result.gaps,
+    relative: result.capture.mode === 'relative',
   };
   const causes = diagnose(
     terms,

@@ -187,6 +187,18 @@ export function readCell(
 /** Largest number of samples along a side of a plain cell: boards are read more coarsely than sheets. */
 const MOST_SAMPLES = 160;
 
+/** Values less the plane that fits them best: over a large cell what is left of the light is no streak. */
+function withoutSlope(points: readonly { readonly x: number; readonly y: number; readonly value: number }[]): number[] {
+  const n = points.length;
+  const mean = (of: (p: (typeof points)[number]) => number) => points.reduce((s, p) => s + of(p), 0) / n;
+  const [mx, my, mv] = [mean((p) => p.x), mean((p) => p.y), mean((p) => p.value)];
+  const [sxx, sxy, syy] = [mean((p) => (p.x - mx) ** 2), mean((p) => (p.x - mx) * (p.y - my)), mean((p) => (p.y - my) ** 2)];
+  const [sxv, syv] = [mean((p) => (p.x - mx) * (p.value - mv)), mean((p) => (p.y - my) * (p.value - mv))];
+  const det = sxx * syy - sxy * sxy;
+  const [a, b] = det > 1e-9 ? [(sxv * syy - syv * sxy) / det, (syv * sxx - sxv * sxy) / det] : [0, 0];
+  return points.map((p) => p.value - a * (p.x - mx) - b * (p.y - my));
+}
+
 /** Reads a cell that has nothing printed round it: what stayed bare and what went past its line can't be told. */
 export function readPlainCell(photo: Photo, calibration: Calibration, cell: BoxMm): CellReading {
   const [dx, dy] = [((1 - INNER) / 2) * cell.widthMm, ((1 - INNER) / 2) * cell.heightMm];
@@ -197,7 +209,7 @@ export function readPlainCell(photo: Photo, calibration: Calibration, cell: BoxM
   const soft = gaussianBlur(p.y, p.samples.columns, p.samples.rows, Math.max(0.5, STREAK_BLUR_MM / step));
   return {
     lab: trimmedMean(p, places),
-    spread: deviation(places.map((i) => luminanceToLightness(soft[i] as number))),
+    spread: deviation(withoutSlope(places.map((i) => ({ x: i % p.samples.columns, y: Math.floor(i / p.samples.columns), value: luminanceToLightness(soft[i] as number) })))),
     bareGround: null,
     overflow: null,
     clipped: places.filter((i) => p.samples.clipped[i] === 1).length / places.length,

@@ -19,7 +19,7 @@ export default async function Table({ params, searchParams }: Props) {
   const shown = table.attempts.find((a) => a.id === wanted) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
   const terms = shown?.terms ?? table.exercise.terms;
   const { cells } = exerciseLayout(terms);
-  const tall = terms.kind === 'bands';
+  const tall = terms.kind === 'bands' || shown?.result?.capture.target === 'brackets';
   const perRow = tall ? valuesOf(terms).length : cells.filter((c) => c.yMm === cells[0]?.yMm).length;
   // As on the straightened strip: cells 2 mm apart in a margin of 2 mm.
   const gapPercent = 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
