@@ -21,6 +21,10 @@ export function checkExposure(whites: readonly WhitePlace[]): CaptureIssue[] {
 
 /** The paper may depart this much (L*) from smooth light; more is a shadow's edge, which no fit can undo. */
 const SHADOW_EDGE = 2.5;
+/** More than this no camera does by itself. */
+const SURELY_SHADOW = 3.2;
+/** Dark greys that disagree (L*) by more than this lie in different light. */
+const DARK_TORN = 1.1;
 
 /** With the light known from a second photograph it may fall off as much further. */
 const MORE_WITH_FLAT = 2;
@@ -44,11 +48,14 @@ export function checkLight(calibration: Calibration, unevenMm: number): CaptureI
       issue('uneven_light', ratio, 'One side of the sheet gets far more light than the other: move the lamp away, or turn the sheet so that the light comes evenly.'),
     ];
   const shadow = unexplainedLight(calibration);
-  if (shadow > SHADOW_EDGE)
-    return [{ ...issue('uneven_light', shadow, 'A shadow falls on the sheet: step aside, or turn the sheet, until the paper is evenly lit.'), limit: SHADOW_EDGE }];
-  // One tone curve serves all greys of the card, wherever they lie, unless the camera toned parts of the picture each in its own way.
+  // One tone curve serves all greys of the card, wherever they lie, unless the camera toned parts of the picture each in its
+  // own way, or a shadow lies on some of them. A shadow takes light from dark greys too; a camera leaves them as they are.
   const torn = Math.max(...[50, 65, 80].map((l) => calibration.fitHalfWidth(l)));
-  if (torn > GATE.local_tone.limit)
+  const darkTorn = calibration.fitHalfWidth(20);
+  const isTorn = torn > GATE.local_tone.limit;
+  if (isTorn && darkTorn < DARK_TORN && shadow < SURELY_SHADOW)
     return [issue('local_tone', torn, 'The camera toned parts of the picture differently: switch off its scene and contrast effects, and take it once more.')];
+  if (shadow > SHADOW_EDGE || isTorn)
+    return [{ ...issue('uneven_light', Math.max(shadow, SHADOW_EDGE), 'A shadow falls on the sheet: step aside, or turn the sheet, until the paper is evenly lit.'), limit: SHADOW_EDGE }];
   return [];
 }

@@ -27,7 +27,7 @@ test('exposure is judged from bare paper: too dark, whites lost, or fine', () =>
 /** A calibration whose green channel reads light straight off the code. */
 function lit(levels: readonly number[], residual = 0, torn = 0.3): Calibration {
   const curve = { table: Float64Array.from({ length: 256 }, (_, c) => c / 255), light: new Array<number>(9).fill(0), stray: 0, darkLightRatio: 1 };
-  return { curves: [curve, curve, curve], whites: levels.map((l) => white(l * 255, 0, residual)), knownLight: null, fitHalfWidth: () => torn } as unknown as Calibration;
+  return { curves: [curve, curve, curve], whites: levels.map((l) => white(l * 255, 0, residual)), knownLight: null, fitHalfWidth: (l: number) => (l < 30 ? 0.3 : torn) } as unknown as Calibration;
 }
 
 test('light that falls off too far, and the edge of a shadow, are told apart', () => {

@@ -72,13 +72,13 @@ function groups(paper: PaperId, markers: readonly FoundMarker[]): FoundMarker[][
 }
 
 /** Finds the sheets. Never throws on a picture without any: it says why there is none. */
-export async function sortSheets(photo: Photo, { cv, readQr }: SheetTools): Promise<Sorted> {
-  const located = locateSheet(cv, photo);
+export async function sortSheets(photo: Photo, tools: SheetTools): Promise<Sorted> {
+  const located = locateSheet(tools.cv, photo);
   const found = located.kind === 'located' ? [located] : located.kind === 'two-sheets' ? severalFrom(photo, located) : [];
   if (found.length === 0) return { sheets: [], say: explainNotLocated(photo, located as NotLocated)[0]?.say ?? null };
   const sheets: SortedSheet[] = [];
   for (const { plane, frame } of found) {
-    const text = await readQr(qrCrop(photo, plane, frame.qrBox));
+    const text = await tools.readQr(qrCrop(photo, plane, frame.qrBox));
     const { widthMm: w, heightMm: h } = frame;
     sheets.push({ tag: text === null ? null : parseSheetTag(text), corners: [toPhoto(plane, 0, 0), toPhoto(plane, w, 0), toPhoto(plane, w, h), toPhoto(plane, 0, h)] });
   }
