@@ -16,7 +16,7 @@ export function GapLadder({ labels, lightness, flagged }: Props) {
   const x = (l: number) => 14 + ((high - l) / Math.max(1, high - low)) * (W - 28);
   const even = lightness.map((_, i) => 14 + (i / (lightness.length - 1)) * (W - 28));
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} width="100%" role="img" aria-label={`Gap ladder: ${labels.map((l, i) => (flagged[i] ? `gap after ${l} is uneven` : '')).filter(Boolean).join(', ') || 'the gaps are even'}`}>
+    <svg className="shrink-0" viewBox={`0 0 ${W} ${H}`} width="100%" role="img" aria-label={`Gap ladder: ${labels.map((l, i) => (flagged[i] ? `gap after ${l} is uneven` : '')).filter(Boolean).join(', ') || 'the gaps are even'}`}>
       {even.map((at, i) => (
         <path key={i} d={`M${at} 20V${H - 24}`} stroke="var(--color-l70)" strokeWidth={1} strokeDasharray="2 3" />
       ))}
