@@ -95,3 +95,24 @@ test('chips are found where they lie, and told where they belong', async () => {
     [14, 5, 4, 'tint'],
   ]);
 }, 120_000);
+
+test('an edge where paint gathered, a line that shows and a grey that leans are told, and what comes near to each is not', async () => {
+  const terms = { ...defaultTerms('scale'), steps: 9 };
+  const layout = exerciseLayout(terms);
+  const lightness = targetLightnesses(9, { light: 95.5, dark: 24 }, 'light-first', 'lightness');
+  const faults = [
+    { kind: 'short' as const, step: 2, mm: 1.3 },
+    { kind: 'short' as const, step: 3, mm: 0.05 },
+    { kind: 'edge' as const, step: 4, lightness: -6 },
+    { kind: 'edge' as const, step: 6, lightness: -1.2 },
+    { kind: 'drift' as const, step: 5, a: 2, b: 5 },
+    { kind: 'drift' as const, step: 7, a: 0.5, b: 1 },
+    { kind: 'drift' as const, step: 8, a: -2, b: -5 },
+  ];
+  const { surface } = paint(await printed(terms), layout.cells, { lightness, faults }, SEED);
+  const { photo, tools } = await seen(surface, terms);
+  const result = await measureScale(photo, { terms, expected: nobody }, tools);
+  const told = (flag: (typeof result.steps)[number]['flags'][number]) => result.steps.filter((s) => s.flags.includes(flag)).map((s) => s.index);
+  expect(result.capture.accepted).toBe(true);
+  expect([told('line_shows'), told('built_up_edge'), told('drift_warm'), told('drift_cool')]).toEqual([[2], [4], [5], [8]]);
+}, 120_000);

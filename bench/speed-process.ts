@@ -1,20 +1,24 @@
-/** The process whose time and memory the bench reads: measures the photograph that it is given, many times. */
+/** The process whose time and memory the bench reads: decodes, and measures, the photographs that it is given on two workers. */
 import { readFileSync } from 'node:fs';
-import sharp from 'sharp';
+import path from 'node:path';
+import { Piscina } from 'piscina';
 import { defaultScale } from '@/core/exercise/scale';
-import { measureScaleFile } from '@/workers/measure-task';
+import type { MeasureScaleTask } from '@/workers/measure-task';
+import { openPool } from '@/workers/pool';
 import { quantile } from './tally';
 
 export interface SpeedReport {
+  readonly photographs: number;
   readonly decodeMs: number;
   readonly measureMs: number;
   /** Largest resident size of the whole process, programs and all. */
   readonly megabytes: number;
 }
 
-const WARM = 3;
-const TIMES = 11;
-const file = process.argv[2] ?? '';
+const PHOTOGRAPHS = 30;
+const ROUNDS = 3;
+const files = process.argv.slice(2);
+const pile = Array.from({ length: PHOTOGRAPHS }, (_, i) => files[i % files.length] ?? '');
 
 async function milliseconds(work: () => Promise<unknown>): Promise<number> {
   const start = performance.now();
@@ -22,16 +26,11 @@ async function milliseconds(work: () => Promise<unknown>): Promise<number> {
   return performance.now() - start;
 }
 
-const decode = () => sharp(file).toColourspace('srgb').raw().toBuffer();
-const measure = () =>
-  measureScaleFile({
-    task: 'measure-scale',
-    file,
-    orientation: null,
-    terms: defaultScale('gouache', 9),
-    numbering: 'white-is-one',
-    expected: { exercise: 'ex1', student: 'st1' },
-  });
+const decoders = new Piscina({ filename: path.resolve('dist/bench-decode.mjs'), minThreads: 2, maxThreads: 2 });
+const readers = openPool(path.resolve('dist/workers/entry.mjs'));
+const task = (file: string): MeasureScaleTask => ({ task: 'measure-scale', file, orientation: null, terms: defaultScale('gouache', 9), numbering: 'white-is-one', expected: { exercise: null, student: null } });
+const decode = () => Promise.all(pile.map((file) => decoders.run(file) as Promise<number>));
+const measure = () => Promise.all(pile.map((file) => readers.run(task(file), { limitMs: 300_000 })));
 
 /** The kernel's own high-water mark. That of getrusage is of no use: a child starts with its parent's. */
 function mostMemory(): number {
@@ -39,17 +38,15 @@ function mostMemory(): number {
   return Number(line?.[1]) / 1024;
 }
 
+// Both pools are warm before anything is timed; by turns, so that whatever else the machine does falls on both.
+await decode();
+await Promise.all(files.slice(0, 4).map((file) => readers.run(task(file), { limitMs: 300_000 })));
 const times: { decode: number[]; measure: number[] } = { decode: [], measure: [] };
-for (let i = 0; i < WARM + TIMES; i++) {
-  // By turns, so that whatever else the machine does falls on both.
-  const [d, m] = [await milliseconds(decode), await milliseconds(measure)];
-  if (i < WARM) continue;
-  times.decode.push(d);
-  times.measure.push(m);
+for (let i = 0; i < ROUNDS; i++) {
+  times.decode.push(await milliseconds(decode));
+  times.measure.push(await milliseconds(measure));
 }
-const report: SpeedReport = {
-  decodeMs: quantile(times.decode, 0.5),
-  measureMs: quantile(times.measure, 0.5),
-  megabytes: mostMemory(),
-};
+const report: SpeedReport = { photographs: PHOTOGRAPHS, decodeMs: quantile(times.decode, 0.5), measureMs: quantile(times.measure, 0.5), megabytes: mostMemory() };
 process.send?.(report);
+await decoders.destroy();
+await readers.close();

@@ -74,8 +74,9 @@ export async function sheetWithDabs(steps: number, paper: PaperId, dabs: Readonl
   return { layout, blank: printed.surface, surface, truth };
 }
 
-export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12, file?: FileOptions): Promise<Buffer> {
-  return photograph(sheet.surface, sheet.layout, shotFor(condition, sheet.layout, seed, megapixels), seed, file);
+export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12, file?: FileOptions, quality?: number): Promise<Buffer> {
+  const shot = shotFor(condition, sheet.layout, seed, megapixels);
+  return photograph(sheet.surface, sheet.layout, quality === undefined ? shot : { ...shot, quality }, seed, file);
 }
 
 export interface BoardPicture {

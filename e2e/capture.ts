@@ -42,9 +42,10 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     // Roughly set by keys alone it may be no strip: either way it is read as what lies between the marks.
     await student.getByText(/This picture will do|No painted strip/).first().waitFor({ timeout: 30_000 });
   });
+  let place: string | null = null;
   await check('a pile goes by its codes; strays wait in the tray, and the same picture again is known', async () => {
     await page.goto(`${BASE}/rack`);
-    const place = await page.locator('[data-place]').filter({ has: page.getByText(new RegExp(`${name}: `)) }).first().getAttribute('data-place');
+    place = await page.locator('[data-place]').filter({ has: page.getByText(new RegExp(`${name}: `)) }).first().getAttribute('data-place');
     const studentId = place?.split(' ')[0] ?? '';
     if (!studentId) throw new Error('The rack has no place for the student.');
     const known = await pilePhotograph({ exercise: exerciseId, student: studentId }, 'studio', 64);
@@ -73,7 +74,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await page.setViewportSize({ width: 1280, height: 1500 });
     const picture = tray.getByRole('button', { name: /nobody.jpg: drag/ });
     await picture.scrollIntoViewIfNeeded();
-    const target = page.locator('[data-place]').first();
+    const target = page.locator(`[data-place="${place}"]`);
     const [from, to] = [await picture.boundingBox(), await target.boundingBox()];
     if (!from || !to) throw new Error('The picture or the place can’t be seen.');
     await page.mouse.move(from.x + 40, from.y + 40);

@@ -11,6 +11,7 @@ const entries = {
   'bench-trial': 'bench/trial.ts',
   'bench-dab': 'bench/dab-trial.ts',
   'bench-speed': 'bench/speed-process.ts',
+  'bench-decode': 'bench/decode-worker.ts',
   'e2e/run': 'e2e/run.ts',
 };
 
