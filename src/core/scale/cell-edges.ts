@@ -23,7 +23,7 @@ export interface CellEdges {
   readonly lineShows: number;
 }
 
-const median = (v: number[]): number => v.sort((a, b) => a - b)[v.length >> 1] ?? 0;
+const median = (v: readonly number[]): number => new Float32Array(v).sort()[v.length >> 1] ?? 0;
 
 /** `bareAt` marks places of the cell that stayed bare, which are no rim. */
 export function cellEdges(p: Patchwork, cell: BoxMm, bareAt: Uint8Array): CellEdges {

@@ -37,9 +37,16 @@ export interface CellReading {
   readonly edges: CellEdges | null;
 }
 
+/** Y of the given places, sorted. Plain loops here and below: they run for every sample of every cell. */
+function sortedY(p: Patchwork, places: readonly number[]): Float32Array {
+  const values = new Float32Array(places.length);
+  for (let k = 0; k < values.length; k++) values[k] = p.y[places[k] as number] as number;
+  return values.sort();
+}
+
 /** Mean colour in linear light of the given places, the lightest and darkest tenth by Y left out. */
 export function trimmedMean(p: Patchwork, places: readonly number[]): Triple {
-  const sorted = Float32Array.from(places, (i) => p.y[i] as number).sort();
+  const sorted = sortedY(p, places);
   const cut = Math.floor(TRIM * sorted.length);
   const [low, high] = [sorted[cut] as number, sorted[sorted.length - 1 - cut] as number];
   let [red, green, blue, n] = [0, 0, 0, 0];
@@ -56,7 +63,7 @@ export function trimmedMean(p: Patchwork, places: readonly number[]): Triple {
 
 /** Colour at the place whose Y is the median of the places. */
 export function medianLab(p: Patchwork, places: readonly number[]): Triple {
-  const sorted = Float32Array.from(places, (i) => p.y[i] as number).sort();
+  const sorted = sortedY(p, places);
   const middle = sorted[sorted.length >> 1] as number;
   return labOf(p.rgb, places.find((i) => p.y[i] === middle) ?? (places[0] as number));
 }
@@ -227,12 +234,15 @@ function awayFromGround(p: Patchwork, painted: readonly number[], own: Triple, g
   const { columns, rows } = p.samples;
   const middle = lightnessToLuminance((own[0] + ground[0]) / 2);
   const reach = Math.round(BLEED_MM / SAMPLE_MM);
-  const near = grown(
-    Uint8Array.from(p.y, (y) => (y >= middle ? 1 : 0)),
-    columns,
-    rows,
-    reach,
-  );
+  const lighter = new Uint8Array(p.y.length);
+  let any = false;
+  for (let i = 0; i < lighter.length; i++)
+    if ((p.y[i] as number) >= middle) {
+      lighter[i] = 1;
+      any = true;
+    }
+  if (!any) return painted;
+  const near = grown(lighter, columns, rows, reach);
   return painted.filter((i) => near[i] === 0);
 }
 
