@@ -6,11 +6,13 @@
 import sharp from 'sharp';
 import { linearToSrgb } from '@/core/colour/srgb';
 import { blurInPlace } from './camera-blur';
-import { type CameraCondition, PLAIN_SENSOR, type Shot } from './camera-conditions';
+import type { CameraCondition, Shot } from './camera-conditions';
+import { evenOut, senseWith } from './camera-toning';
 import { irradiance } from './light';
 import { project } from './optics';
 import { chance, smoothNoise } from './random';
 import type { Surface } from './reflectance';
+import { waves } from './waves';
 
 export interface CameraTruth {
   readonly device: 'camera';
@@ -33,64 +35,6 @@ function toneCurve({ contrast, lift, gamma, toe }: Shot['curve']): (level: numbe
     const shaped = toe > 0 ? (curved * curved) / (curved + 0.12 * toe * (1 - curved)) : curved;
     return 255 * (shaped + lift * 0.25 * shaped * (1 - shaped) ** 3);
   };
-}
-
-/** Ripples as a sheet that dried unevenly has them: along both ways, unequal. */
-function waves({ heightMm, lengthMm, phase }: NonNullable<Shot['ripple']>) {
-  const k1 = (2 * Math.PI) / lengthMm;
-  const k2 = (2 * Math.PI) / (1.37 * lengthMm);
-  return (x: number, y: number) => {
-    const [p, q] = [k1 * (y + 0.3 * x) + phase, k2 * (x - 0.2 * y) + 1.7 * phase];
-    const [dp, dq] = [0.7 * Math.cos(p) * k1, 0.5 * Math.cos(q) * k2];
-    return {
-      height: heightMm * (0.7 * Math.sin(p) + 0.5 * Math.sin(q)),
-      slopeX: heightMm * (0.3 * dp + dq),
-      slopeY: heightMm * (dp - 0.2 * dq),
-    };
-  };
-}
-
-/** What a sensor of other primaries makes of linear sRGB. */
-function senseWith(planes: readonly Float32Array[], sensor: Shot['sensor']): void {
-  if (sensor === PLAIN_SENSOR) return;
-  const [red, green, blue] = planes as [Float32Array, Float32Array, Float32Array];
-  for (let i = 0; i < red.length; i++) {
-    const [r, g, b] = [red[i] as number, green[i] as number, blue[i] as number];
-    sensor.forEach((row, c) => ((planes[c] as Float32Array)[i] = Math.max(0, row[0] * r + row[1] * g + row[2] * b)));
-  }
-}
-
-/** Block of pixels over which a camera that evens out light and dark takes its means. */
-const BLOCK = 32;
-
-/** Evens out large parts that are lighter or darker than the whole, as phones do to show more of a scene. */
-function evenOut(planes: readonly Float32Array[], width: number, height: number, strength: number): void {
-  if (strength === 0) return;
-  const [columns, rows] = [Math.ceil(width / BLOCK) + 1, Math.ceil(height / BLOCK) + 1];
-  const means = new Float32Array(columns * rows);
-  const counts = new Float32Array(columns * rows);
-  const green = planes[1] as Float32Array;
-  for (let y = 0; y < height; y += 2)
-    for (let x = 0; x < width; x += 2) {
-      const at = Math.floor(y / BLOCK) * columns + Math.floor(x / BLOCK);
-      means[at] = (means[at] as number) + Math.log(0.02 + (green[y * width + x] as number));
-      counts[at] = (counts[at] as number) + 1;
-    }
-  for (let i = 0; i < means.length; i++) means[i] = (counts[i] as number) > 0 ? (means[i] as number) / (counts[i] as number) : 0;
-  for (let r = 0; r < rows; r++) means[r * columns + columns - 1] = means[r * columns + columns - 2] as number;
-  for (let c = 0; c < columns; c++) means[(rows - 1) * columns + c] = means[(rows - 2) * columns + c] as number;
-  blurInPlace(means, columns, rows, width / BLOCK / 12);
-  const middle = means.reduce((s, v) => s + v, 0) / means.length;
-  for (let y = 0; y < height; y++) {
-    const [r0, fy] = [Math.floor(y / BLOCK), (y % BLOCK) / BLOCK];
-    for (let x = 0; x < width; x++) {
-      const [c0, fx] = [Math.floor(x / BLOCK), (x % BLOCK) / BLOCK];
-      const at = r0 * columns + c0;
-      const local = (1 - fy) * ((1 - fx) * (means[at] as number) + fx * (means[at + 1] as number)) + fy * ((1 - fx) * (means[at + columns] as number) + fx * (means[at + columns + 1] as number));
-      const gain = Math.exp(-strength * (local - middle));
-      for (const plane of planes) plane[y * width + x] = (plane[y * width + x] as number) * gain;
-    }
-  }
 }
 
 /** Reflectance that each photo pixel looks at, one plane a channel: the sheet, or the table beside it. */

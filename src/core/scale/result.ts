@@ -109,7 +109,7 @@ export const scaleResultSchema = z.object({
   leastWork: z.array(repaintSchema).nullable().default(null),
   /** The dark shape in front of a banded picture; null where there is none. */
   silhouette: z.object({ lightness: z.number(), spread: z.number(), bareGround: z.number().nullable(), solid: z.boolean() }).nullable().default(null),
-  /** Chips of colour that were placed by lightness, where the exercise has any. */
+  /** Chips of colour laid under the greys; empty for exercises without. */
   chips: z.array(chipSchema).default([]),
   findings: z.array(findingSchema),
 });
