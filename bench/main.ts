@@ -5,7 +5,7 @@
  */
 import { parseArgs } from 'node:util';
 import { benchAccuracy } from './accuracy';
-import { benchPrinters, benchReadings, benchRefusals } from './readings';
+import { benchPrinters } from './printers';
 import { findOn } from './finder';
 import { benchFit } from './mixing-speed';
 import { benchPage } from './page';
@@ -44,8 +44,6 @@ async function benchFinder(from: number): Promise<boolean> {
 
 const kept: [string, boolean][] = [];
 if (wanted('accuracy')) kept.push(['accuracy (docs/accuracy.md)', await benchAccuracy(trials.run, seed, rounds, Number(values.megapixels))]);
-if (wanted('readings')) kept.push(['readings', await benchReadings(trials.run, seed, rounds)]);
-if (wanted('refusals')) kept.push(['refusals', await benchRefusals(trials.run, seed, Math.ceil(rounds / 2))]);
 if (wanted('printers')) await benchPrinters(trials.run, seed);
 if (wanted('finder')) kept.push(['value finder', await benchFinder(seed)]);
 await trials.close();

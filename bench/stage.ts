@@ -9,12 +9,10 @@ import { project } from '@/devices/optics';
 import { readColours } from '@/devices/reader';
 import { bracketPage, drawBrackets } from '@/core/sheet/brackets';
 import type { CardReadings } from '@/core/capture/card-profile';
-import { expose, type FileOptions, photograph } from '@/devices/camera';
+import { type FileOptions, photograph } from '@/devices/camera';
 import { paint, type PainterTruth, type PaintPlan } from '@/devices/painter';
 import { print, type PrinterCondition } from '@/devices/printer';
 import type { Surface } from '@/devices/reflectance';
-import { type Photo, uprightPhoto } from '@/core/raster/photo';
-import { raster } from '@/core/raster/raster';
 import { sheetToPng } from '@/print/sheet-png';
 
 export interface PaintedSheet {
@@ -107,10 +105,4 @@ export function pixelsOfPlaces(stage: Stage, condition: CameraCondition, seed: n
     const [px, py] = toPixel(x, y);
     return { x: px, y: py };
   });
-}
-
-/** The same without the file: for tests that need no JPEG. */
-export function pixelsOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12): Photo {
-  const shot = shotFor(condition, sheet.layout, seed, megapixels);
-  return uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(sheet.surface, sheet.layout, shot, seed)));
 }

@@ -6,20 +6,13 @@
 import sharp from 'sharp';
 import { linearToSrgb } from '@/core/colour/srgb';
 import { blurInPlace } from './camera-blur';
-import type { CameraCondition, Shot } from './camera-conditions';
+import type { Shot } from './camera-conditions';
 import { evenOut, senseWith } from './camera-toning';
 import { irradiance } from './light';
 import { project } from './optics';
 import { chance, smoothNoise } from './random';
 import type { Surface } from './reflectance';
 import { waves } from './waves';
-
-export interface CameraTruth {
-  readonly device: 'camera';
-  readonly seed: number;
-  readonly condition: CameraCondition | 'custom';
-  readonly shot: Shot;
-}
 
 const GRID = 16;
 const STRIDE_BITS = 3;

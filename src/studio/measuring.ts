@@ -100,7 +100,7 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
               ...task,
               terms,
               ...(await knownPaints(house, row.class.id, terms)),
-              ...(row.class.card && { card: knownCardOf(row.class.card), cardOfSheets: true }),
+              ...(row.class.card && { card: knownCardOf(row.class.card) }),
               ...(attempt.target && { target: attempt.target }),
             },
             { signal: abort.signal, onStage: (stage) => house.live.tell(attemptId, { state: 'measuring', stage }) },

@@ -98,7 +98,7 @@ test('a class’s card is checked, kept, given out in both formats, and goes wit
   expect((await cardFile(s.house, s.teacher, s.classId, 'csv')).split('\n')).toHaveLength(22);
   const id = await s.send(s.bea, 50);
   await measureAttempt(s.house, id);
-  expect(s.lastTask()).toMatchObject({ task: 'measure-scale', cardOfSheets: true, card: { basis: 'measured' } });
+  expect(s.lastTask()).toMatchObject({ task: 'measure-scale', card: { basis: 'measured' } });
   await forgetCard(s.house, s.teacher, s.classId);
   expect((await s.house.db.select().from(classes).where(eq(classes.id, s.classId)))[0]?.card).toBeNull();
 });

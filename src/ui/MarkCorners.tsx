@@ -26,6 +26,7 @@ const held = (v: number): number => Math.min(1, Math.max(0, v));
 export function MarkCorners({ file, marks, onChange }: Props) {
   const [source, setSource] = useState('');
   const [inHand, setInHand] = useState<number | null>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
   const frame = useRef<HTMLDivElement>(null);
 
   useEffect(() => {
@@ -40,7 +41,11 @@ export function MarkCorners({ file, marks, onChange }: Props) {
     return box ? { x: (e.clientX - box.left) / box.width, y: (e.clientY - box.top) / box.height } : { x: 0, y: 0 };
   };
   const shown = inHand === null ? null : (marks[inHand] ?? null);
-  const box = frame.current?.getBoundingClientRect();
+  const take = (i: number) => {
+    const box = frame.current?.getBoundingClientRect();
+    if (box) setSize({ width: box.width, height: box.height });
+    setInHand(i);
+  };
 
   return (
     <div ref={frame} className="relative touch-none select-none">
@@ -61,26 +66,26 @@ export function MarkCorners({ file, marks, onChange }: Props) {
           style={{ left: `${100 * m.x}%`, top: `${100 * m.y}%` }}
           onPointerDown={(e) => {
             e.currentTarget.setPointerCapture(e.pointerId);
-            setInHand(i);
+            take(i);
           }}
           onPointerMove={(e) => inHand === i && e.currentTarget.hasPointerCapture(e.pointerId) && move(i, at(e))}
           onPointerUp={() => setInHand(null)}
           onPointerCancel={() => setInHand(null)}
-          onFocus={() => setInHand(i)}
+          onFocus={() => take(i)}
           onBlur={() => setInHand(null)}
           onKeyDown={(e) => {
             const way = KEYS[e.key];
             if (!way) return;
             e.preventDefault();
             const step = e.shiftKey ? STEP.coarse : STEP.fine;
-            setInHand(i);
+            take(i);
             move(i, { x: m.x + way[0] * step, y: m.y + way[1] * step });
           }}
         >
           <span aria-hidden className="mx-auto block h-4 w-4 rotate-45 border-2 border-l10 bg-l97/60 outline outline-1 outline-l97" />
         </button>
       ))}
-      {shown && box && (
+      {shown && (
         <div
           aria-hidden
           className="pointer-events-none absolute overflow-hidden rounded-full border-2 border-l10 outline outline-2 outline-l97"
@@ -91,8 +96,8 @@ export function MarkCorners({ file, marks, onChange }: Props) {
             right: shown.x < 0.5 ? 8 : undefined,
             top: 8,
             backgroundImage: `url(${source})`,
-            backgroundSize: `${box.width * MAGNIFY}px ${box.height * MAGNIFY}px`,
-            backgroundPosition: `${GLASS_PX / 2 - shown.x * box.width * MAGNIFY}px ${GLASS_PX / 2 - shown.y * box.height * MAGNIFY}px`,
+            backgroundSize: `${size.width * MAGNIFY}px ${size.height * MAGNIFY}px`,
+            backgroundPosition: `${GLASS_PX / 2 - shown.x * size.width * MAGNIFY}px ${GLASS_PX / 2 - shown.y * size.height * MAGNIFY}px`,
           }}
         >
           <span className="absolute left-1/2 top-0 h-full w-px bg-l97 outline outline-1 outline-l10" />

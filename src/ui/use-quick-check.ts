@@ -21,13 +21,13 @@ export function useQuickCheck(terms: ExerciseTerms, on: boolean): (file: File) =
       waiting.current.get(data.id)?.(data.issues);
       waiting.current.delete(data.id);
     };
-    own.postMessage({ id: -1, file: null, terms } satisfies QuickQuestion);
     worker.current = own;
     return () => {
       own.terminate();
       worker.current = null;
     };
-  }, [on, terms]);
+    // The worker loads what it needs as soon as it starts; it is kept when the exercise is told anew.
+  }, [on]);
 
   return useCallback(
     (file) =>

@@ -1,6 +1,5 @@
 /** Measuring one photograph, from a file on disk to a critique draft. The command line and the pool share it. */
 import type { KnownCard } from '@/core/capture/open-sheet';
-import { cardOfPieces } from '@/core/capture/stored-card';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import type { Triple } from '@/core/colour/srgb';
 import { critiqueScale } from '@/core/critique/scale-critique';
@@ -29,8 +28,6 @@ export interface MeasureScaleTask {
   /** What the exercise's paints predict: colours of the steps in reading order, and the pure colour's lightness where there is one. */
   readonly paints?: { readonly labs: readonly Triple[]; readonly pure: number | null };
   readonly card?: KnownCard;
-  /** Whether the card is a worksheet's even where corner pieces are in the picture. */
-  readonly cardOfSheets?: boolean;
   /** Photograph of the sheet blank, in the same light. */
   readonly flat?: string;
   readonly numbering: NumberingId;
@@ -48,8 +45,7 @@ function scaleTerms({ terms, paints }: MeasureScaleTask): ScaleTerms {
 async function measured(photo: Photo, task: MeasureScaleTask, tools: MeasureTools): Promise<ScaleResult> {
   const { terms, expected, paints } = task;
   const target = task.target?.kind === 'marked' ? { kind: 'corners' as const, corners: task.target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })) } : task.target;
-  const card = task.cardOfSheets && task.card && target?.kind === 'brackets' ? cardOfPieces(task.card) : task.card;
-  const known = card ? { card } : {};
+  const known = task.card ? { card: task.card } : {};
   if (terms.kind === 'bands') return measureBands(photo, { terms, expected, ...known }, tools);
   const hue = task.hue ?? terms.kind !== 'scale';
   const flat = task.flat === undefined ? null : await decodePhoto(task.flat);

@@ -1,12 +1,8 @@
 /** Gate checks of exposure and light on a located sheet. */
 import { LINEAR_OF_CODE } from '../colour/srgb';
 import { type Calibration, lightRatio, unexplainedLight, type WhitePlace } from './calibrate';
+import { median } from '../fitting/median';
 import { GATE, type CaptureIssue, issue } from './gate';
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
-}
 
 /** Exposure, from the bare paper as the camera saw it. */
 export function checkExposure(whites: readonly WhitePlace[]): CaptureIssue[] {

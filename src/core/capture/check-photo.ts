@@ -1,8 +1,9 @@
 /** Gate checks that need no calibration: what is seen before, or instead of, a located sheet. */
+import { median } from '../fitting/median';
 import type { Photo } from '../raster/photo';
 import { reduceToGrey } from '../raster/reduce';
 import { MARKER_MM, type SheetFrame } from '../sheet/frame';
-import { boxMm, type BoxMm } from '../sheet/paper';
+import { boxCorners, boxMm, type BoxMm } from '../sheet/paper';
 import { GATE, type CaptureIssue, issue, type PhotoBox } from './gate';
 import type { NotLocated } from './locate';
 import type { FoundEdge } from './edges';
@@ -10,12 +11,7 @@ import { type Plane, type Point, resolutionAt, tiltDegrees, toPhoto } from './pl
 
 /** Bounding box of a sheet box in fractions of the photograph, clipped to it. */
 export function photoBox(plane: Plane, box: BoxMm): PhotoBox {
-  const corners = [
-    toPhoto(plane, box.xMm, box.yMm),
-    toPhoto(plane, box.xMm + box.widthMm, box.yMm),
-    toPhoto(plane, box.xMm + box.widthMm, box.yMm + box.heightMm),
-    toPhoto(plane, box.xMm, box.yMm + box.heightMm),
-  ];
+  const corners = boxCorners(box).map(([x, y]) => toPhoto(plane, x, y));
   const clip = (v: number) => Math.min(1, Math.max(0, v));
   const x0 = clip(Math.min(...corners.map((c) => c.x)) / plane.photoWidth);
   const x1 = clip(Math.max(...corners.map((c) => c.x)) / plane.photoWidth);
@@ -86,11 +82,6 @@ export function explainNotLocated(photo: Photo, found: NotLocated): CaptureIssue
 /** Mean side of a marker's outline, photo pixels. */
 function sideOf(corners: readonly Point[]): number {
   return corners.reduce((s, c, i) => s + Math.hypot((corners[(i + 1) % corners.length] as Point).x - c.x, (corners[(i + 1) % corners.length] as Point).y - c.y), 0) / Math.max(1, corners.length);
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
 }
 
 /** Checks of focus, tilt and resolution on a located sheet. */

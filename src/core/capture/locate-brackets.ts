@@ -3,10 +3,11 @@
  * is, and how each piece was laid (a little off its corner, a little turned). One piece may be missing or covered.
  */
 import { leastSquares } from '../fitting/least-squares';
+import { median } from '../fitting/median';
 import type { Photo } from '../raster/photo';
 import { type Piece, PIECES } from '../sheet/bracket-pieces';
 import { MARKER_MODULES, markerModuleIsBlack } from '../sheet/markers';
-import type { BoxMm } from '../sheet/paper';
+import { boxCorners } from '../sheet/paper';
 import type { FoundMarker } from '../vision/markers';
 import type { OpenCv } from '../vision/opencv';
 import { boxProbes, type EdgeProbe, findEdge, type FoundEdge } from './edges';
@@ -35,20 +36,13 @@ export interface BoardNotLocated {
 }
 
 /** The board's corners in the order of the pieces. */
-const cornerOf = (i: number, w: number, h: number): Point => ({ x: i === 1 || i === 2 ? w : 0, y: i >= 2 ? h : 0 });
+export const cornerOf = (i: number, w: number, h: number): Point => ({ x: i === 1 || i === 2 ? w : 0, y: i >= 2 ? h : 0 });
 
 /** A place on a piece as a place on the board. */
 export function onBoard({ offset, turn }: Pick<LaidPiece, 'offset' | 'turn'>, corner: Point, x: number, y: number): Point {
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   return { x: corner.x + offset.x + c * x - s * y, y: corner.y + offset.y + s * x + c * y };
 }
-
-const boxCorners = (b: BoxMm): readonly (readonly [number, number])[] => [
-  [b.xMm, b.yMm],
-  [b.xMm + b.widthMm, b.yMm],
-  [b.xMm + b.widthMm, b.yMm + b.heightMm],
-  [b.xMm, b.yMm + b.heightMm],
-];
 
 interface SeenPiece {
   readonly index: number;
@@ -103,7 +97,6 @@ function sizeFrom(photo: Photo, seen: readonly SeenPiece[], corners: readonly Po
     ws.push(piece.marker.widthMm / ((b.x - a.x + c.x - d.x) / 2));
     hs.push(piece.marker.heightMm / ((d.y - a.y + c.y - b.y) / 2));
   }
-  const median = (v: number[]) => v.sort((p, q) => p - q)[v.length >> 1] ?? 100;
   return { w: median(ws), h: median(hs) };
 }
 

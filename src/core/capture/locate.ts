@@ -1,7 +1,7 @@
 /** Finds the sheet in a photograph: which paper it is, and exactly where it lies. */
 import type { Photo } from '../raster/photo';
 import { sheetFrame, type SheetFrame } from '../sheet/frame';
-import { PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
+import { boxCorners, PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
 import type { FoundMarker } from '../vision/markers';
 import type { OpenCv } from '../vision/opencv';
 import { boxProbes, findEdge, type FoundEdge } from './edges';
@@ -55,13 +55,7 @@ export function sheetFrom(photo: Photo, paper: PaperId, markers: readonly FoundM
   const frame = sheetFrame(paper);
   const points: Correspondence[] = frame.markers.flatMap(({ id, xMm, yMm, sizeMm }) => {
     const found = markers.find((m) => m.id === id);
-    const corners = [
-      [xMm, yMm],
-      [xMm + sizeMm, yMm],
-      [xMm + sizeMm, yMm + sizeMm],
-      [xMm, yMm + sizeMm],
-    ] as const;
-    return corners.flatMap(([x, y], i) => {
+    return boxCorners({ xMm, yMm, widthMm: sizeMm, heightMm: sizeMm }).flatMap(([x, y], i) => {
       const photoCorner = found?.corners[i];
       return photoCorner ? [{ mm: { x, y }, photo: photoCorner }] : [];
     });

@@ -6,12 +6,13 @@ import type { PatchMm } from '../sheet/frame';
 import { type BoxMm, boxMm } from '../sheet/paper';
 import type { OpenCv } from '../vision/opencv';
 import { calibrate, type Calibration } from './calibrate';
-import { type CardProfile, nominalProfile, readProfile } from './card-profile';
+import { type CardPatches, type CardProfile, nominalProfile, readProfile } from './card-profile';
 import { checkExposure, checkLight } from './check-light';
 import { explainSoftness } from './check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from './gate';
-import { type BoardNotLocated, type LaidPiece, locateBoard, type LocatedBoard, onBoard, raised } from './locate-brackets';
+import { type BoardNotLocated, cornerOf, type LaidPiece, locateBoard, type LocatedBoard, onBoard, raised } from './locate-brackets';
 import type { KnownCard } from './open-sheet';
+import { cardOfPieces } from './stored-card';
 import { resolutionAt, tiltDegrees } from './plane';
 
 export type OpenedBoard =
@@ -56,14 +57,19 @@ function checkBoard({ plane, widthMm, heightMm, edges }: LocatedBoard): CaptureI
   return issues;
 }
 
+/** Readings of the pieces themselves, or of a worksheet off the same printer, which has the same greys. */
+function profileOfPieces(all: CardPatches, card: KnownCard): CardProfile {
+  const { readings, basis } = card.readings.patches.size < all.patches.length ? cardOfPieces(card) : card;
+  return readProfile(all, readings, basis);
+}
+
 /** The greys and bare places of the pieces that are seen, as they lie. */
 function laidCard({ widthMm, heightMm, pieces }: LocatedBoard, profile: CardProfile) {
   const patches: PatchMm[] = [];
   const greys: CardProfile['greys'][number][] = [];
   const blanks: BoxMm[] = [];
   const moved = (laid: LaidPiece, i: number, b: BoxMm): BoxMm => {
-    const corner = { x: i === 1 || i === 2 ? widthMm : 0, y: i >= 2 ? heightMm : 0 };
-    const middle = onBoard(laid, corner, b.xMm + b.widthMm / 2, b.yMm + b.heightMm / 2);
+    const middle = onBoard(laid, cornerOf(i, widthMm, heightMm), b.xMm + b.widthMm / 2, b.yMm + b.heightMm / 2);
     return boxMm(middle.x - b.widthMm / 2, middle.y - b.heightMm / 2, b.widthMm, b.heightMm);
   };
   let first = 0;
@@ -90,7 +96,7 @@ export function openBoard(photo: Photo, request: { readonly depthMm: number; rea
   if (board.kind !== 'located') return { kind: 'refused', issues: explain(photo, board), board: null };
   const issues = checkBoard(board);
   const all = { patches: PIECES.flatMap((p) => p.patches), chroma: [] };
-  const card = laidCard(board, request.card ? readProfile(all, request.card.readings, request.card.basis) : nominalProfile(all));
+  const card = laidCard(board, request.card ? profileOfPieces(all, request.card) : nominalProfile(all));
   const extent = boxMm(-PIECE_MM.wide, -PIECE_MM.tall, board.widthMm + 2 * PIECE_MM.wide, board.heightMm + 2 * PIECE_MM.tall);
   const { calibration, whites } = calibrate(photo, { plane: board.plane, extent, patches: card.patches, chroma: [], blanks: card.blanks, model: 'corners', knownLight: null }, card.profile);
   issues.push(...checkExposure(whites));

@@ -3,7 +3,6 @@
  * readings are relative, to be placed between two named ends. Where paper shows along both long sides the light is
  * fitted from it; light and paint can't be told apart without it.
  */
-import { luminanceToLightness } from '../colour/lab';
 import { srgbToLinear } from '../colour/srgb';
 import { leastSquares } from '../fitting/least-squares';
 import type { Photo } from '../raster/photo';
@@ -187,9 +186,4 @@ export function openMarked(photo: Photo, corners: readonly Point[], scan: boolea
 export function anchored(calibration: Calibration, read: { readonly light: number; readonly dark: number }, ends: { readonly light: number; readonly dark: number }): Calibration {
   const gain = (ends.light - ends.dark) / Math.max(1e-6, read.light - read.dark);
   return { ...calibration, anchor: { gain, offset: read.light - ends.light / gain } };
-}
-
-/** L* of a luminance as read under an anchor. */
-export function anchoredLightness({ anchor }: Calibration, y: number): number {
-  return luminanceToLightness(anchor ? anchor.gain * (y - anchor.offset) : y);
 }

@@ -1,7 +1,7 @@
 /** Every worksheet in a picture of a pile, one or several, each with what its code says. */
 import type { Photo } from '../raster/photo';
 import { sheetFrame } from '../sheet/frame';
-import { PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
+import { boxCorners, boxMm, PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
 import { parseSheetTag, type SheetTag } from '../sheet/qr';
 import type { FoundMarker } from '../vision/markers';
 import { explainNotLocated } from './check-photo';
@@ -34,14 +34,11 @@ function foretell(paper: PaperId, marker: FoundMarker): Map<number, Point> {
   const own = frame.markers.find((m) => m.id === marker.id);
   if (!own) return new Map();
   const { xMm, yMm, sizeMm } = own;
-  const places = [[xMm, yMm], [xMm + sizeMm, yMm], [xMm + sizeMm, yMm + sizeMm], [xMm, yMm + sizeMm]] as const;
   // A plain turn and scale: a homography of one small square runs wild far from it.
   const [a, b] = [marker.corners[0] as Point, marker.corners[2] as Point];
   const [dx, dy] = [b.x - a.x, b.y - a.y];
-  const [p, q] = [places[0], places[2]];
-  const [mx, my] = [q[0] - p[0], q[1] - p[1]];
-  const n = mx * mx + my * my;
-  const [re, im] = [(dx * mx + dy * my) / n, (dy * mx - dx * my) / n];
+  const n = 2 * sizeMm;
+  const [re, im] = [(dx + dy) / n, (dy - dx) / n];
   return new Map(
     frame.markers.map((m) => {
       const [ux, uy] = [m.xMm + m.sizeMm / 2 - xMm, m.yMm + m.sizeMm / 2 - yMm];
@@ -79,8 +76,8 @@ export async function sortSheets(photo: Photo, tools: SheetTools): Promise<Sorte
   const sheets: SortedSheet[] = [];
   for (const { plane, frame } of found) {
     const text = await tools.readQr(qrCrop(photo, plane, frame.qrBox));
-    const { widthMm: w, heightMm: h } = frame;
-    sheets.push({ tag: text === null ? null : parseSheetTag(text), corners: [toPhoto(plane, 0, 0), toPhoto(plane, w, 0), toPhoto(plane, w, h), toPhoto(plane, 0, h)] });
+    const paper = boxCorners(boxMm(0, 0, frame.widthMm, frame.heightMm));
+    sheets.push({ tag: text === null ? null : parseSheetTag(text), corners: paper.map(([x, y]) => toPhoto(plane, x, y)) });
   }
   return { sheets, say: null };
 }

@@ -1,4 +1,5 @@
 /** What the edge of a painted cell shows: paint pooled or ridged along it, the printed line not covered. */
+import { median } from '../fitting/median';
 import { luminanceToLightness } from '../colour/lab';
 import { type BoxMm } from '../sheet/paper';
 import { type Patchwork } from './patchwork';
@@ -22,8 +23,6 @@ export interface CellEdges {
   /** Share of the line's length that is seen. */
   readonly lineShows: number;
 }
-
-const median = (v: readonly number[]): number => new Float32Array(v).sort()[v.length >> 1] ?? 0;
 
 /** `bareAt` marks places of the cell that stayed bare, which are no rim. */
 export function cellEdges(p: Patchwork, cell: BoxMm, bareAt: Uint8Array): CellEdges {

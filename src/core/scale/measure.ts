@@ -5,7 +5,7 @@ import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
 import { openBoard } from '../capture/open-board';
 import { LEAST_SIDE, openMarked, RELATIVE_HALF_WIDTH } from '../capture/open-corners';
 import { type Expected, type KnownCard, openSheet, type SheetTools } from '../capture/open-sheet';
-import { type Plane, type Point, toPhoto } from '../capture/plane';
+import type { Point } from '../capture/plane';
 import { seekMarkers } from '../capture/seek-markers';
 import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
@@ -14,6 +14,7 @@ import { PAPERS } from '../sheet/paper';
 import type { SheetTag } from '../sheet/qr';
 import { scaleLayout } from '../sheet/scale-layout';
 import { backgroundSpread } from './background-spread';
+import { CALIBRATED, cornersOf, outsideIssues } from './capture-facts';
 import { compareScale, nothingRead, type ReadStep } from './compare';
 import type { ScaleTerms } from './flags';
 import type { CellReading } from './read-cell';
@@ -55,16 +56,6 @@ export interface MeasureTools extends SheetTools {
 export const MEASURE_STAGES = ['finding the sheet', 'reading its greys', 'reading the steps', 'comparing'] as const;
 export type MeasureStage = (typeof MEASURE_STAGES)[number];
 
-export const CALIBRATED = { mode: 'calibrated', whiteBasis: 'nominal', colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null } as const;
-
-/** Corners of a box of the plane as fractions of the photograph. */
-export function cornersOf(plane: Plane, widthMm: number, heightMm: number): { x: number; y: number }[] {
-  return ([[0, 0], [widthMm, 0], [widthMm, heightMm], [0, heightMm]] as const).map(([x, y]) => {
-    const p = toPhoto(plane, x, y);
-    return { x: p.x / plane.photoWidth, y: p.y / plane.photoHeight };
-  });
-}
-
 /** Kinds whose sheet is a plain row of steps. */
 const STEPPED = ['scale', 'monochrome-scale', 'colours-on-scale'];
 
@@ -73,12 +64,6 @@ const otherSheet = (steps: number) => (tag: SheetTag): CaptureIssue | null =>
   STEPPED.includes(tag.kind) && tag.steps === steps
     ? null
     : issue('wrong_sheet', 1, `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`);
-
-/** Readings outside the card are told, and never refused. */
-export function outsideIssues(read: readonly ReadStep[]): CaptureIssue[] {
-  const outside = read.flatMap((r, i) => (r.sureness.extrapolated ? [i + 1] : []));
-  return outside.length === 0 ? [] : [issue('outside_card', outside.length, `Darker or lighter than the printed greys, so less sure: step ${outside.join(', ')}.`)];
-}
 
 async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureTools): Promise<ScaleResult> {
   const { terms } = request;

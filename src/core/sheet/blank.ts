@@ -1,15 +1,9 @@
 /** Places of a sheet where bare paper must show: the white that a photograph's light is judged from. */
-import { type BoxMm, boxMm, grow } from './paper';
+import { boxesOverlap, type BoxMm, boxMm, grow } from './paper';
 import type { SheetLayout } from './layout';
 
 const PLACE_MM = 2.4;
 const PITCH_MM = 13;
-
-function overlaps(a: BoxMm, b: BoxMm): boolean {
-  return (
-    a.xMm < b.xMm + b.widthMm && b.xMm < a.xMm + a.widthMm && a.yMm < b.yMm + b.heightMm && b.yMm < a.yMm + a.heightMm
-  );
-}
 
 /**
  * Boxes that are printed with nothing and that paint should not reach. They lie on a grid over the
@@ -49,7 +43,7 @@ export function blankPlaces(layout: SheetLayout): BoxMm[] {
         const box = boxMm(x + dx - PLACE_MM / 2, y + dy - PLACE_MM / 2, PLACE_MM, PLACE_MM);
         const onPage =
           box.xMm >= 3 && box.yMm >= 3 && box.xMm + PLACE_MM <= layout.widthMm - 3 && box.yMm + PLACE_MM <= layout.heightMm - 3;
-        if (onPage && !taken.some((t) => overlaps(box, t)) && !places.some((p) => overlaps(box, p))) {
+        if (onPage && !taken.some((t) => boxesOverlap(box, t)) && !places.some((p) => boxesOverlap(box, p))) {
           places.push(box);
           break;
         }

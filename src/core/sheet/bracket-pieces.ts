@@ -1,7 +1,7 @@
 /** One corner piece as it lies beside a painting: places on it from its own inner corner, mm. */
 import { bracketPage, type BracketCorner } from './brackets';
 import type { PatchMm } from './frame';
-import { type BoxMm, boxMm, grow } from './paper';
+import { boxesOverlap, type BoxMm, boxMm, grow } from './paper';
 
 export interface Piece {
   readonly corner: BracketCorner;
@@ -14,7 +14,6 @@ export interface Piece {
 
 const PLACE_MM = 3;
 const PITCH_MM = 9;
-const overlaps = (a: BoxMm, b: BoxMm): boolean => a.xMm < b.xMm + b.widthMm && b.xMm < a.xMm + a.widthMm && a.yMm < b.yMm + b.heightMm && b.yMm < a.yMm + a.heightMm;
 
 /** Words of a piece stand in this part of its outer side, from its top for pieces at the top and at the bottom. */
 const WORDS = { xMm: 8, widthMm: 46, heightMm: 38, topMm: 23, lowTopMm: 65 } as const;
@@ -40,7 +39,7 @@ export const PIECES: readonly Piece[] = (() => {
     for (let py = piece.yMm + 4; py + PLACE_MM < piece.yMm + piece.heightMm - 3; py += PITCH_MM)
       for (let px = piece.xMm + 4; px + PLACE_MM < piece.xMm + piece.widthMm - 3; px += PITCH_MM) {
         const box = boxMm(px, py, PLACE_MM, PLACE_MM);
-        if (!taken.some((t) => overlaps(box, t))) blanks.push(from(box));
+        if (!taken.some((t) => boxesOverlap(box, t))) blanks.push(from(box));
       }
     return {
       corner: piece.corner,

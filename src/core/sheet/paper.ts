@@ -21,6 +21,20 @@ export function boxMm(xMm: number, yMm: number, widthMm: number, heightMm: numbe
   return { xMm: r(xMm), yMm: r(yMm), widthMm: r(widthMm), heightMm: r(heightMm) };
 }
 
+/** Corners of a box: top-left, top-right, bottom-right, bottom-left. */
+export const boxCorners = (b: BoxMm): readonly [Corner, Corner, Corner, Corner] => [
+  [b.xMm, b.yMm],
+  [b.xMm + b.widthMm, b.yMm],
+  [b.xMm + b.widthMm, b.yMm + b.heightMm],
+  [b.xMm, b.yMm + b.heightMm],
+];
+type Corner = readonly [xMm: number, yMm: number];
+
+/** Whether two boxes share any place. */
+export function boxesOverlap(a: BoxMm, b: BoxMm): boolean {
+  return a.xMm < b.xMm + b.widthMm && b.xMm < a.xMm + a.widthMm && a.yMm < b.yMm + b.heightMm && b.yMm < a.yMm + a.heightMm;
+}
+
 /** The box grown by `mm` on every side (shrunk when negative). */
 export function grow(box: BoxMm, mm: number): BoxMm {
   return boxMm(box.xMm - mm, box.yMm - mm, box.widthMm + 2 * mm, box.heightMm + 2 * mm);

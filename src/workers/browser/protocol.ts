@@ -4,8 +4,7 @@ import type { ExerciseTerms } from '@/core/exercise/terms';
 
 export interface QuickQuestion {
   readonly id: number;
-  /** Null only warms the worker. */
-  readonly file: Blob | null;
+  readonly file: Blob;
   readonly terms: ExerciseTerms;
 }
 

@@ -39,7 +39,6 @@ self.onmessage = async ({ data }: MessageEvent<QuickQuestion>) => {
   const tell = (answer: QuickAnswer) => self.postMessage(answer);
   try {
     const { cv } = await loading;
-    if (data.file === null) return tell({ id: data.id, issues: null, milliseconds: 0 });
     const start = performance.now();
     const { photo, reducedBy } = await copyOf(data.file);
     const issues = quickCheck(cv, photo, reducedBy, (paper) => exerciseLayout({ ...data.terms, paper }));
