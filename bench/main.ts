@@ -10,6 +10,7 @@ import { findOn } from './finder';
 import { benchFit } from './mixing-speed';
 import { benchPage } from './page';
 import { benchPainters } from './painters';
+import { benchQuick } from './quick';
 import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';
@@ -50,6 +51,7 @@ await trials.close();
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);
 if (wanted('fit')) kept.push(['fitting', benchFit(seed)]);
 if (wanted('page')) kept.push(['dragging', await benchPage()]);
+if (wanted('quick')) kept.push(['look before sending', await benchQuick(seed)]);
 if (wanted('speed')) kept.push(['speed and memory', await benchSpeed(seed)]);
 
 console.log();

@@ -33,20 +33,18 @@ const DARK_PICTURE = 60;
 
 function softness(photo: Photo): { edge: number; bright: number } {
   const grey = reduceToGrey(photo, 1400);
-  const values = Float64Array.from(grey.data).sort();
+  const values = grey.data.slice().sort();
   const at = (q: number) => values[Math.floor(q * (values.length - 1))] as number;
-  const slopes: number[] = [];
+  const slopes = new Float32Array(Math.max(0, Math.ceil((grey.width - 2) / 2) * Math.ceil((grey.height - 2) / 2)));
+  let n = 0;
   for (let y = 1; y < grey.height - 1; y += 2)
     for (let x = 1; x < grey.width - 1; x += 2) {
       const i = y * grey.width + x;
-      slopes.push(
-        Math.hypot(
-          ((grey.data[i + 1] as number) - (grey.data[i - 1] as number)) / 2,
-          ((grey.data[i + grey.width] as number) - (grey.data[i - grey.width] as number)) / 2,
-        ),
-      );
+      const across = (grey.data[i + 1] as number) - (grey.data[i - 1] as number);
+      const down = (grey.data[i + grey.width] as number) - (grey.data[i - grey.width] as number);
+      slopes[n++] = Math.sqrt(across * across + down * down) / 2;
     }
-  slopes.sort((a, b) => a - b);
+  slopes.sort();
   const steep = slopes[Math.floor(0.998 * slopes.length)] as number;
   return { edge: (at(0.99) - at(0.01)) / Math.max(0.5, steep), bright: at(0.99) };
 }

@@ -10,8 +10,12 @@ const SEARCH_SIZES = [1100, 2100, 4200, 700] as const;
 /** Corners are in photo pixels. Four are enough; more of one id than one are all given. */
 export function seekMarkers(cv: OpenCv, photo: Photo, ids: readonly number[]): FoundMarker[] {
   let markers: FoundMarker[] = [];
+  const tried = new Set<number>();
   for (const size of SEARCH_SIZES) {
     const grey = reduceToGrey(photo, size);
+    // In a small photograph several of the sizes come to the same.
+    if (tried.has(grey.factor)) continue;
+    tried.add(grey.factor);
     const found = findMarkers(cv, grey.data, grey.width, grey.height)
       .filter((m) => ids.includes(m.id))
       .map((m) => ({ id: m.id, corners: m.corners.map((c) => ({ x: c.x * grey.factor, y: c.y * grey.factor })) }));
