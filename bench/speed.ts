@@ -4,6 +4,7 @@ import { once } from 'node:events';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import serverFlags from '../scripts/node-flags.json';
 import { USABLE } from '@/devices/camera-conditions';
 import { planFor } from '@/devices/paint-conditions';
 import type { SpeedReport } from './speed-process';
@@ -14,8 +15,8 @@ export const LIMIT = { ratio: 2.2, megabytes: 1200 } as const;
 /** Quality of the files: as phones write them, noise and all. */
 const QUALITY = 92;
 
-/** Returns whether the time and memory stay within their limits. */
-export async function benchSpeed(seed: number): Promise<boolean> {
+/** Photographs of the usable conditions, read in a process of their own. */
+export async function measureSpeed(seed: number): Promise<SpeedReport> {
   const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-bench-'));
   const files: string[] = [];
   for (const [i, camera] of USABLE.entries()) {
@@ -24,10 +25,16 @@ export async function benchSpeed(seed: number): Promise<boolean> {
     writeFileSync(file, await jpegOf(sheet, camera, seed + i, 12, { orientation: i % 2 === 0 ? 6 : 1, location: true }, QUALITY));
     files.push(file);
   }
-  const child = fork(path.resolve('dist/bench-speed.mjs'), files);
+  const child = fork(path.resolve('dist/bench-speed.mjs'), files, { execArgv: serverFlags });
   const [report] = (await once(child, 'message')) as [SpeedReport];
   await once(child, 'exit');
   rmSync(folder, { recursive: true });
+  return report;
+}
+
+/** Returns whether the time and memory stay within their limits. */
+export async function benchSpeed(seed: number): Promise<boolean> {
+  const report = await measureSpeed(seed);
   console.log(`\n${report.photographs} photographs of 12 megapixels, quality ${QUALITY}, two warm workers`);
   row('', 'ms', 'ratio');
   row('decoding alone', report.decodeMs, 1);

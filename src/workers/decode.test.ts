@@ -91,3 +91,9 @@ test('more pixels than can be read, told from the header alone', async () => {
   expect(await say(claimingPng(60_000, 60_000))).toMatch(/3600 megapixels/);
   expect(await say(claimingPng(5_000, 5_000))).toMatch(/damaged/);
 });
+
+test('the error is known by its name: a worker pool may have been opened by another copy of its class', () => {
+  expect(Object.assign(new Error('Send it once more.'), { name: 'UnusablePicture' })).toBeInstanceOf(UnusablePicture);
+  expect(new UnusablePicture('Send it once more.')).toBeInstanceOf(UnusablePicture);
+  for (const other of [new Error('UnusablePicture'), { name: 'UnusablePicture' }, null, 'UnusablePicture']) expect(other instanceof UnusablePicture).toBe(false);
+});

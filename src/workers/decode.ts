@@ -15,6 +15,10 @@ const SEND = 'send a photograph as JPEG, HEIC, PNG, WebP, AVIF or TIFF.';
 /** The picture can't be used; `message` is for the person who sent it. */
 export class UnusablePicture extends Error {
   override readonly name = 'UnusablePicture';
+  /** By name: routes are bundled apart, and the pool that throws was opened by another one's copy of this class. */
+  static override [Symbol.hasInstance](error: unknown): boolean {
+    return error instanceof Error && error.name === 'UnusablePicture';
+  }
 }
 
 export interface Inspected extends Pick<Metadata, 'width' | 'height' | 'orientation'> {
@@ -22,6 +26,7 @@ export interface Inspected extends Pick<Metadata, 'width' | 'height' | 'orientat
   /** To sRGB's primaries, where the embedded profile has others. */
   readonly primaries: ColourMatrix | null;
   readonly icc: Uint8Array | null;
+  readonly seeThrough: boolean;
 }
 
 /** The first bytes of a file, enough to tell its kind. */
@@ -59,7 +64,7 @@ export async function inspectPicture(file: string | Buffer): Promise<Inspected> 
   const format = heic ? 'heic' : meta.format === 'heif' ? 'avif' : (meta.format as Inspected['format']);
   // A HEIF decoder turns the picture upright itself.
   const turned = format === 'heic' || format === 'avif' ? 1 : meta.orientation;
-  return { width: meta.width, height: meta.height, ...(turned !== undefined && { orientation: turned }), format, icc, primaries: icc ? profilePrimaries(icc) : null };
+  return { width: meta.width, height: meta.height, ...(turned !== undefined && { orientation: turned }), format, icc, seeThrough: meta.hasAlpha === true, primaries: icc ? profilePrimaries(icc) : null };
 }
 
 function article(format: string): string {
@@ -94,11 +99,12 @@ async function heicPixels(file: string | Buffer): Promise<Pixels> {
  * Codes as they are stored, not turned. A profile of three primaries is left to the reader, who converts in linear
  * light without cutting anything off; any other is brought to sRGB here.
  */
-export async function decodePixels(file: string | Buffer, { format, primaries }: Inspected): Promise<Pixels> {
+export async function decodePixels(file: string | Buffer, { format, primaries, seeThrough }: Inspected): Promise<Pixels> {
   try {
     if (format === 'heic') return await heicPixels(file);
-    const { data, info } = await sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS, ignoreIcc: primaries !== null })
-      .flatten({ background: '#fff' })
+    const opened = sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS, ignoreIcc: primaries !== null });
+    // Laying a photograph on white costs a pass over it, and most have nothing to see through.
+    const { data, info } = await (seeThrough ? opened.flatten({ background: '#fff' }) : opened)
       .toColourspace('srgb')
       .raw()
       .toBuffer({ resolveWithObject: true });

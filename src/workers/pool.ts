@@ -8,6 +8,8 @@ import { UnusablePicture } from './decode';
 
 export const TASK_LIMIT_MS = 30_000;
 const THREADS = 2;
+/** Room for what one photograph leaves behind: with less the collector runs several times in each. */
+const YOUNG_MB = 64;
 
 export class TaskTimedOut extends Error {
   override readonly name = 'TaskTimedOut';
@@ -33,7 +35,7 @@ export function openPool(
 ): WorkerPool {
   // Without `atomics: 'disabled'` a thread that has nothing to do blocks its own event loop, and the stages and
   // the closing of the last task's port stay in it until the next task comes.
-  const piscina = new Piscina({ filename: file, minThreads: 1, maxThreads: THREADS, idleTimeout: 60_000, atomics: 'disabled' });
+  const piscina = new Piscina({ filename: file, minThreads: 1, maxThreads: THREADS, idleTimeout: 60_000, atomics: 'disabled', resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB } });
   return {
     async run<T extends Task>(task: T, { signal, limitMs = TASK_LIMIT_MS, onStage }: RunOptions = {}) {
       const timeout = AbortSignal.timeout(limitMs);

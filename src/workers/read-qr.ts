@@ -19,9 +19,12 @@ function prepare(): void {
 /** The text of the one QR code in a grey picture, or null. */
 export async function readQr(picture: GreyPicture): Promise<string | null> {
   prepare();
-  const rgba = new Uint8ClampedArray(picture.data.length * 4);
-  picture.data.forEach((v, i) => rgba.set([v, v, v, 255], 4 * i));
+  const rgba = new Uint8ClampedArray(picture.data.length * 4).fill(255);
+  for (let i = 0, p = 0; p < rgba.length; i++, p += 4) rgba[p] = rgba[p + 1] = rgba[p + 2] = picture.data[i] as number;
   const image = { data: rgba, width: picture.width, height: picture.height, colorSpace: 'srgb' } as ImageData;
-  const found = await readBarcodes(image, { formats: ['QRCode'], tryHarder: true, maxNumberOfSymbols: 1 });
+  const look = (tryHarder: boolean) => readBarcodes(image, { formats: ['QRCode'], tryHarder, maxNumberOfSymbols: 1 });
+  // Most codes are read at the first look.
+  const quick = await look(false);
+  const found = quick.length > 0 ? quick : await look(true);
   return found[0]?.text ?? null;
 }

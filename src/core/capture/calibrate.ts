@@ -56,7 +56,8 @@ export interface Calibration {
   fitHalfWidth(lightness: number): number;
 }
 
-const CLIPPED_SHARE = 0.02;
+/** A place of which more (as a share) meets the camera's top code tells nothing. */
+export const CLIPPED_SHARE = 0.02;
 
 export function sheetCard(plane: Plane, layout: SheetLayout, knownLight: CardInPhoto['knownLight'] = null): CardInPhoto {
   return { plane, extent: boxMm(0, 0, layout.widthMm, layout.heightMm), patches: layout.patches, chroma: layout.chroma, blanks: blankPlaces(layout), model: 'sheet', knownLight };
@@ -189,23 +190,40 @@ export function calibrate(photo: Photo, card: CardInPhoto, profile: CardProfile)
   return { calibration: { plane, extent, patches, profile, curves: fitted.curves, matrix: matrix ?? photo.primaries, coloursMeasured, knownLight, anchor: null, whites, fitHalfWidth: halfWidthFrom(green.leftOut, card.model) }, whites };
 }
 
+/** Light is worked out this often (mm) along a row; between, it is straight to a ten-thousandth of itself. */
+const LIGHT_MM = 3;
+
 /** Linear RGB reflectance (three a place, not clamped) of samples of the sheet. */
 export function reflectances(calibration: Calibration, s: SheetSamples): Float32Array {
   const { extent, knownLight, matrix, anchor } = calibration;
-  const n = s.columns * s.rows;
-  const out = new Float32Array(n * 3);
-  const known = knownLight ? Float32Array.from({ length: n }, (_, i) => knownLight(s.xMm + ((i % s.columns) + 0.5) * s.stepXMm, s.yMm + (Math.floor(i / s.columns) + 0.5) * s.stepYMm)) : null;
+  const out = new Float32Array(s.columns * s.rows * 3);
+  const stride = Math.max(1, Math.floor(LIGHT_MM / s.stepXMm));
   calibration.curves.forEach((curve, c) => {
+    /** One over the light at a place of a row. */
+    const dimAt = (k: number, yMm: number) => {
+      const xMm = s.xMm + (k + 0.5) * s.stepXMm;
+      const [x, y] = position(extent, xMm, yMm);
+      return Math.exp(-logLight(curve.light, x, y) - (knownLight ? knownLight(xMm, yMm) : 0));
+    };
     for (let r = 0; r < s.rows; r++) {
+      const yMm = s.yMm + (r + 0.5) * s.stepYMm;
+      let next = dimAt(0, yMm);
+      let from = 0;
+      let by = 0;
       for (let k = 0; k < s.columns; k++) {
-        const i = r * s.columns + k;
-        const [x, y] = position(extent, s.xMm + (k + 0.5) * s.stepXMm, s.yMm + (r + 0.5) * s.stepYMm);
-        out[i * 3 + c] = (exposureOfCode(curve, s.codes[i * 3 + c] as number) - curve.stray) * Math.exp(-logLight(curve.light, x, y) - (known ? (known[i] as number) : 0));
+        const along = k % stride;
+        if (along === 0) {
+          from = next;
+          next = dimAt(k + stride, yMm);
+          by = (next - from) / stride;
+        }
+        const i = (r * s.columns + k) * 3 + c;
+        out[i] = (exposureOfCode(curve, s.codes[i] as number) - curve.stray) * (from + along * by);
       }
     }
   });
   if (matrix)
-    for (let i = 0; i < n; i++) out.set(applyMatrix(matrix, [out[3 * i] as number, out[3 * i + 1] as number, out[3 * i + 2] as number]), 3 * i);
+    for (let p = 0; p < out.length; p += 3) out.set(applyMatrix(matrix, [out[p] as number, out[p + 1] as number, out[p + 2] as number]), p);
   if (anchor) for (let i = 0; i < out.length; i++) out[i] = anchor.gain * ((out[i] as number) - anchor.offset);
   return out;
 }
@@ -245,6 +263,25 @@ export function lightRatio(calibration: Calibration): number {
 export function unexplainedLight(calibration: Calibration): number {
   const off = calibration.whites.flatMap((w) => (w.residual === null ? [] : [Math.abs(w.residual)])).sort((a, b) => a - b);
   return off[Math.floor(0.95 * off.length)] ?? 0;
+}
+
+/** Bare places nearer to each other than this (mm) are neighbours: one step of their grid along or across it. */
+const NEIGHBOURS_MM = 19;
+
+/** How much neighbouring bare places differ in what smooth light leaves over, L*: all but one in a hundred pairs differ less. */
+export function steepestLight({ whites }: Calibration): number {
+  const told = whites.filter((w) => w.residual !== null);
+  const steps: number[] = [];
+  for (let i = 0; i < told.length; i++) {
+    const a = told[i] as WhitePlace;
+    for (let k = i + 1; k < told.length; k++) {
+      const b = told[k] as WhitePlace;
+      const [dx, dy] = [a.xMm - b.xMm, a.yMm - b.yMm];
+      if (dx * dx + dy * dy < NEIGHBOURS_MM * NEIGHBOURS_MM) steps.push(Math.abs((a.residual as number) - (b.residual as number)));
+    }
+  }
+  steps.sort((a, b) => a - b);
+  return steps[Math.floor(0.99 * steps.length)] ?? 0;
 }
 
 /** Bare paper of the card, L*. */

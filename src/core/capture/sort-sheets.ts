@@ -4,8 +4,9 @@ import { sheetFrame } from '../sheet/frame';
 import { boxCorners, boxMm, PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
 import { parseSheetTag, type SheetTag } from '../sheet/qr';
 import type { FoundMarker } from '../vision/markers';
+import type { OpenCv } from '../vision/opencv';
 import { explainNotLocated } from './check-photo';
-import { locateSheet, type NotLocated, sheetFrom } from './locate';
+import { type Located, locateSheet, type NotLocated, sheetFrom } from './locate';
 import type { SheetTools } from './open-sheet';
 import { type Point, toPhoto } from './plane';
 import { qrCrop } from './qr-crop';
@@ -68,10 +69,15 @@ function groups(paper: PaperId, markers: readonly FoundMarker[]): FoundMarker[][
   return found;
 }
 
+/** All whole sheets in a picture, and what the search for one came to. */
+export function sheetsIn(cv: OpenCv, photo: Photo): { readonly found: readonly Located[]; readonly located: Located | NotLocated } {
+  const located = locateSheet(cv, photo);
+  return { located, found: located.kind === 'located' ? [located] : located.kind === 'two-sheets' ? severalFrom(photo, located) : [] };
+}
+
 /** Finds the sheets. Never throws on a picture without any: it says why there is none. */
 export async function sortSheets(photo: Photo, tools: SheetTools): Promise<Sorted> {
-  const located = locateSheet(tools.cv, photo);
-  const found = located.kind === 'located' ? [located] : located.kind === 'two-sheets' ? severalFrom(photo, located) : [];
+  const { found, located } = sheetsIn(tools.cv, photo);
   if (found.length === 0) return { sheets: [], say: explainNotLocated(photo, located as NotLocated)[0]?.say ?? null };
   const sheets: SortedSheet[] = [];
   for (const { plane, frame } of found) {

@@ -192,9 +192,7 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
         const reflectance = (h ** GAMMA - stray) * dim;
         const slope = lightnessSlope(reflectance);
         const byCurve = slope * dim * GAMMA * h ** (GAMMA - 1);
-        moved.forEach((other, k) => {
-          (columns[k] as Float64Array)[i] = (byCurve * (curveAt(other, place) - h)) / step;
-        });
+        for (let k = 0; k < KNOTS.length; k++) (columns[k] as Float64Array)[i] = (byCurve * (curveAt(moved[k] as Float64Array, place) - h)) / step;
         for (let t = 0; t < LIGHT_TERMS; t++)
           (columns[P_LIGHT + t] as Float64Array)[i] = -slope * reflectance * (p.terms[i * LIGHT_TERMS + t] as number);
         if (withStray) (columns[P_STRAY] as Float64Array)[i] = -slope * dim;

@@ -1,36 +1,44 @@
 /** Smoothing kernels in linear light. */
 
-/** Gaussian blur of a plane of linear light, edges repeated. Returns a new plane. */
-export function gaussianBlur(plane: Float32Array, width: number, height: number, sigma: number): Float32Array {
+/** Weights of a Gaussian from its middle outwards; with both sides they add up to 1. */
+function halfKernel(sigma: number): Float64Array {
   const radius = Math.ceil(3 * sigma);
-  const taps = 2 * radius + 1;
-  const kernel = new Float64Array(taps);
-  let total = 0;
-  for (let i = 0; i < taps; i++) total += kernel[i] = Math.exp(-((i - radius) ** 2) / (2 * sigma * sigma));
-  for (let i = 0; i < taps; i++) kernel[i] = (kernel[i] as number) / total;
+  const half = Float64Array.from({ length: radius + 1 }, (_, i) => Math.exp(-(i * i) / (2 * sigma * sigma)));
+  const total = half.reduce((s, w, i) => s + (i === 0 ? w : 2 * w), 0);
+  return half.map((w) => w / total);
+}
+
+/** Gaussian blur of a plane of linear light, edges repeated. Returns a new plane. Both sides of the kernel are alike, which halves the work. */
+export function gaussianBlur(plane: Float32Array, width: number, height: number, sigma: number): Float32Array {
+  const kernel = halfKernel(sigma);
+  const radius = kernel.length - 1;
+  const middle = kernel[0] as number;
   const rows = new Float32Array(plane.length);
-  const padded = new Float64Array(width + 2 * radius);
+  const padded = new Float32Array(width + 2 * radius);
   for (let y = 0; y < height; y++) {
     const from = y * width;
     padded.fill(plane[from] as number, 0, radius);
-    for (let x = 0; x < width; x++) padded[radius + x] = plane[from + x] as number;
+    padded.set(plane.subarray(from, from + width), radius);
     padded.fill(plane[from + width - 1] as number, radius + width);
     for (let x = 0; x < width; x++) {
-      let s = 0;
-      for (let k = 0; k < taps; k++) s += (kernel[k] as number) * (padded[x + k] as number);
+      const at = x + radius;
+      let s = middle * (padded[at] as number);
+      for (let k = 1; k <= radius; k++) s += (kernel[k] as number) * ((padded[at - k] as number) + (padded[at + k] as number));
       rows[from + x] = s;
     }
   }
   const out = new Float32Array(plane.length);
   const line = new Float64Array(width);
   for (let y = 0; y < height; y++) {
-    line.fill(0);
-    for (let k = -radius; k <= radius; k++) {
-      const from = Math.min(height - 1, Math.max(0, y + k)) * width;
-      const weight = kernel[k + radius] as number;
-      for (let x = 0; x < width; x++) line[x] = (line[x] as number) + weight * (rows[from + x] as number);
+    const here = y * width;
+    for (let x = 0; x < width; x++) line[x] = middle * (rows[here + x] as number);
+    for (let k = 1; k <= radius; k++) {
+      const above = Math.max(0, y - k) * width;
+      const below = Math.min(height - 1, y + k) * width;
+      const weight = kernel[k] as number;
+      for (let x = 0; x < width; x++) line[x] = (line[x] as number) + weight * ((rows[above + x] as number) + (rows[below + x] as number));
     }
-    out.set(line, y * width);
+    out.set(line, here);
   }
   return out;
 }

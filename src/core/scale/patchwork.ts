@@ -8,7 +8,7 @@ import type { Photo } from '../raster/photo';
 import type { BoxMm } from '../sheet/paper';
 
 /** Distance of samples on the sheet. */
-export const SAMPLE_MM = 0.25;
+export const SAMPLE_MM = 1 / 3;
 
 export interface Patchwork {
   readonly samples: SheetSamples;

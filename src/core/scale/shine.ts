@@ -7,7 +7,11 @@ import { grown, type Patchwork, SAMPLE_MM } from './patchwork';
 /** Broad enough that brush strokes average out (at 1.6 mm strong ones read as shine), narrow beside any shine that misleads. */
 const SHINE_BLUR_MM = 2.6;
 /** Shine is looked for on means over this many samples each way (1 mm). */
-const SHINE_BLOCK = 4;
+const SHINE_BLOCK = Math.round(1 / SAMPLE_MM);
+/** What lies this near to a bare place is lighter than the paint by the camera's blur alone. */
+const BARE_REACH_MM = 0.5;
+/** Noise of single places is no shine. */
+const SPECK_BLUR_MM = 0.25;
 /** Paint may be this much lighter (L*) than the paper; more is shine. */
 const OVER_PAPER = 6;
 
@@ -32,11 +36,11 @@ export function shineOf(
   const { columns, rows } = p.samples;
   const fill = lightnessToLuminance(own[0]);
   const filled = new Float32Array(p.y.length).fill(fill);
-  const bareNear = grown(bareAt, columns, rows, 2);
+  const bareNear = grown(bareAt, columns, rows, Math.ceil(BARE_REACH_MM / SAMPLE_MM));
   for (const i of whole) if (bareNear[i] === 0) filled[i] = p.y[i] as number;
   const coarse = blockMeans(filled, columns, rows, SHINE_BLOCK);
   const broad = gaussianBlur(coarse.data, coarse.width, coarse.height, SHINE_BLUR_MM / (SHINE_BLOCK * SAMPLE_MM));
-  const soft = gaussianBlur(p.y, columns, rows, 1);
+  const soft = gaussianBlur(p.y, columns, rows, SPECK_BLUR_MM / SAMPLE_MM);
   // The outermost blocks hold the ring, where the fill stands; they are left out.
   const edge = Math.ceil((ringMm + 2) / (SHINE_BLOCK * SAMPLE_MM));
   const lightness: number[] = [];

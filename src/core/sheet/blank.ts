@@ -9,7 +9,18 @@ const PITCH_MM = 13;
  * Boxes that are printed with nothing and that paint should not reach. They lie on a grid over the
  * whole sheet, moved a little where print is in the way.
  */
-export function blankPlaces(layout: SheetLayout): BoxMm[] {
+export function blankPlaces(layout: SheetLayout): readonly BoxMm[] {
+  const before = foundBefore.get(layout);
+  if (before) return before;
+  const places = findPlaces(layout);
+  foundBefore.set(layout, places);
+  return places;
+}
+
+/** A photograph asks several times for the places of one sheet. */
+const foundBefore = new WeakMap<SheetLayout, readonly BoxMm[]>();
+
+function findPlaces(layout: SheetLayout): BoxMm[] {
   const words = boxMm(layout.inside.xMm, layout.wordsTopMm, layout.inside.widthMm, layout.wordsHeightMm);
   const head = boxMm(layout.inside.xMm, 26, layout.inside.widthMm, 24);
   const taken: BoxMm[] = [

@@ -32,7 +32,7 @@ export function findMarkers(
   parameters.cornerRefinementMethod = SUBPIXEL;
   parameters.adaptiveThreshWinSizeMin = 5;
   parameters.adaptiveThreshWinSizeMax = 45;
-  parameters.adaptiveThreshWinSizeStep = 20;
+  parameters.adaptiveThreshWinSizeStep = 40;
   parameters.minMarkerPerimeterRate = 0.02;
   const detector = new cv.aruco_ArucoDetector(dictionary, parameters, refine);
   try {
