@@ -30,6 +30,55 @@ test('from a sheet to a measurement, all through the command', () => {
   result.steps.forEach((s, i) => expect(Math.abs(s.lightness - (truth[i]?.lightness ?? NaN))).toBeLessThan(1.5));
 }, 240_000);
 
+/** The sheet, print and painting of the test above, which made them. */
+const measureSeven = (...more: string[]) => fairGrey('measure', 'scale', 'photo.jpg', '--steps', '7', ...more, '--json');
+
+test('a print that an instrument has read is measured by it, and a profile of something else is told', () => {
+  expect(fairGrey('simulate', 'read', 'print.fgs', '--geometry', 'geometry.json', '--seed', '5', '--out', 'card.csv').code).toBe(0);
+  expect(fairGrey('simulate', 'read', 'print.fgs', '--geometry', 'geometry.json', '--seed', '5', '--out', 'card.txt').code).toBe(0);
+  const nominal = (measureSeven().json as { capture: { uncertainty: number } }).capture.uncertainty;
+  const [csv, cgats] = ['card.csv', 'card.txt'].map((file) => measureSeven('--profile', file, '--expect', 'sheet').json as { capture: { whiteBasis: string; uncertainty: number }; steps: { lightness: number }[] });
+  expect([csv?.capture.whiteBasis, cgats?.capture.whiteBasis]).toEqual(['measured', 'measured']);
+  expect(csv?.capture.uncertainty).toBeLessThan(nominal / 2);
+  csv?.steps.forEach((step, i) => expect(step.lightness).toBeCloseTo(cgats?.steps[i]?.lightness ?? 0, 2));
+  writeFileSync(path.join(folder, 'short.csv'), 'patch,lightness,a,b\n1,16,0,0\n2,40,0,0\n');
+  expect(measureSeven('--profile', 'short.csv')).toMatchObject({ code: 2, json: null, said: expect.stringContaining('At least eight patches') as string });
+  writeFileSync(path.join(folder, 'other.csv'), ['patch,lightness,a,b', ...Array.from({ length: 24 }, (_, i) => `${i + 1},${20 + 3 * i},0,0`)].join('\n'));
+  expect(measureSeven('--profile', 'other.csv')).toMatchObject({ code: 2, json: null, said: expect.stringContaining('This profile') as string });
+  expect(fairGrey('card', 'photo.jpg', '--profile', 'card.csv', '--out', 'new.csv')).toMatchObject({ code: 2, said: expect.stringContaining('Only one sheet was found') as string });
+}, 240_000);
+
+test('dragged corners are read between, crossing ones and a board that is not there are told', async () => {
+  const { width = 0, height = 0 } = await sharp(path.join(folder, 'photo.jpg')).metadata();
+  // The photograph is stored on its side: corners are of the picture as it is looked at.
+  const [w, h] = [height, width];
+  const at = (corners: readonly (readonly [number, number])[]) => corners.map(([x, y]) => `${Math.round(x * w)},${Math.round(y * h)}`).join(' ');
+  const square = [[0.2, 0.3], [0.8, 0.3], [0.8, 0.6], [0.2, 0.6]] as const;
+  expect(measureSeven('--corners', at(square)).json).toMatchObject({ capture: { target: 'corners', mode: 'relative', whiteBasis: 'ends' } });
+  expect(measureSeven('--corners', at([square[0], square[2], square[1], square[3]]))).toMatchObject({ code: 2, said: expect.stringContaining('cross') as string });
+  expect(measureSeven('--corners', '1,2,3')).toMatchObject({ code: 2, said: expect.stringContaining('eight numbers') as string });
+  expect(measureSeven('--corners', at(square), '--expect', 'sheet')).toMatchObject({ code: 2, said: expect.stringContaining('not both') as string });
+  expect(measureSeven('--expect', 'brackets').json).toMatchObject({ capture: { accepted: false, target: null, issues: [{ code: 'no_target' }] } });
+  expect(measureSeven('--depth', '200')).toMatchObject({ code: 2, said: expect.stringContaining('0 to 100') as string });
+}, 240_000);
+
+test('a board is laid, photographed and measured to its size, all through the command', () => {
+  writeFileSync(path.join(folder, 'pieces.json'), JSON.stringify(fairGrey('brackets', '--out', 'pieces.png', '--json').json));
+  expect(fairGrey('simulate', 'print', 'pieces.png', '--seed', '6', '--out', 'pieces.fgs').code).toBe(0);
+  const laid = fairGrey('simulate', 'board', 'pieces.fgs', '--geometry', 'pieces.json', '--size', '400x300', '--steps', '5', '--seed', '6', '--out', 'board.fgs', '--json');
+  expect(laid.code).toBe(0);
+  writeFileSync(path.join(folder, 'board.json'), JSON.stringify(laid.json));
+  expect(fairGrey('simulate', 'photograph', 'board.fgs', '--geometry', 'board.json', '--seed', '6', '--out', 'board.jpg').code).toBe(0);
+  const truth = (laid.json as { steps: { lightness: number }[] }).steps.map((step) => step.lightness);
+  const { json } = fairGrey('measure', 'scale', 'board.jpg', '--steps', '5', '--json');
+  const { capture, steps } = json as { capture: { target: string; sizeMm: { width: number; height: number } }; steps: { lightness: number }[] };
+  expect(capture.target).toBe('brackets');
+  expect(Math.abs(capture.sizeMm.width - 400) + Math.abs(capture.sizeMm.height - 300)).toBeLessThan(4);
+  steps.forEach((step, i) => expect(Math.abs(step.lightness - (truth[i] ?? 0))).toBeLessThan(1.5));
+  expect(fairGrey('simulate', 'board', 'pieces.fgs', '--geometry', 'pieces.json', '--size', '4000x3', '--out', 'x.fgs')).toMatchObject({ code: 2, said: expect.stringContaining('--size') as string });
+  expect(fairGrey('simulate', 'board', 'pieces.fgs', '--geometry', 'board.json', '--out', 'x.fgs')).toMatchObject({ code: 2, said: expect.stringContaining('corner pieces') as string });
+}, 240_000);
+
 test('corner pieces come with their inner corners', () => {
   const { code, json } = fairGrey('brackets', '--paper', 'letter', '--out', 'corners.pdf', '--json');
   expect(code).toBe(0);

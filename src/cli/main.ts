@@ -7,6 +7,7 @@ type Verb = (args: readonly string[]) => Promise<unknown>;
 const VERBS: Record<string, () => Promise<Verb>> = {
   worksheet: async () => (await import('./worksheet')).worksheet,
   brackets: async () => (await import('./brackets')).brackets,
+  card: async () => (await import('./card')).card,
   measure: async () => (await import('./measure')).measure,
   mix: async () => (await import('./mix')).mix,
   simulate: async () => (await import('./simulate')).simulate,

@@ -1,33 +1,13 @@
 /** `measure scale`: reads a photograph of a worksheet, of a board with corner pieces, or between marked corners. */
-import { access, readFile } from 'node:fs/promises';
 import { WrongCard } from '@/core/capture/card-profile';
 import { BadCorners } from '@/core/capture/open-corners';
-import { BadFlat, type KnownCard } from '@/core/capture/open-sheet';
+import { BadFlat } from '@/core/capture/open-sheet';
 import { defaultScale, READING_ORDERS, SPACINGS } from '@/core/exercise/scale';
-import { BadCard } from '@/core/formats/card-csv';
-import { parseCardFile } from '@/core/formats/card-file';
 import type { Target } from '@/core/scale/measure';
 import { UnusablePicture } from '@/workers/decode';
 import { measureScaleFile } from '@/workers/measure-task';
 import { BadArguments, callerPath, check, cornersOption, depthOption, endsOption, oneOf, readOptions, stepsOption } from './arguments';
-
-async function readable(file: string, named: string): Promise<void> {
-  await access(file).catch(() => {
-    throw new BadArguments(`There is no file ${named} that can be read.`);
-  });
-}
-
-async function cardFrom(named: string): Promise<KnownCard> {
-  const text = await readFile(callerPath(named), 'utf8').catch(() => {
-    throw new BadArguments(`There is no file ${named} that can be read.`);
-  });
-  try {
-    return { basis: 'measured', readings: parseCardFile(text) };
-  } catch (error) {
-    if (error instanceof BadCard) throw new BadArguments(`--profile ${named}: ${error.message}`);
-    throw error;
-  }
-}
+import { cardFrom, readable } from './files';
 
 function targetFrom(values: Readonly<Record<string, string | boolean | undefined>>): Target {
   const expect = values['expect'] === undefined ? null : oneOf(['sheet', 'brackets'], values['expect'], '--expect');

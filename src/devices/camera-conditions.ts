@@ -38,6 +38,8 @@ export interface Shot {
   readonly sensor: readonly [Triple, Triple, Triple];
   /** How far the camera evens out large light and dark parts: 0 not at all, 1 wholly. */
   readonly localTone: number;
+  /** What stands off the table, as a stretched canvas does: its outline on the table and how high its face is; null where all lies flat. */
+  readonly raised: { readonly from: readonly [number, number]; readonly to: readonly [number, number]; readonly heightMm: number } | null;
   /** Ripples of a sheet that dried in waves; null where it lies flat. */
   readonly ripple: Ripple | null;
   /** Somebody's shadow over one side: where its edge runs, how soft it is, what share of light it takes. */
@@ -134,6 +136,7 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     curve: { contrast: own.between(0, 0.35), lift: 0, gamma: own.between(0.95, 1.05), toe: 0 },
     sensor: PLAIN_SENSOR,
     localTone: 0,
+    raised: null,
     ripple: null,
     shadow: null,
     blurPx: own.between(0.7, 1.2),

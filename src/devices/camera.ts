@@ -16,6 +16,8 @@ import { waves } from './waves';
 
 const GRID = 16;
 const STRIDE_BITS = 3;
+/** Light that the side of a raised canvas takes. */
+const SIDE_SHADE = 0.3;
 const STRIDE = 1 << STRIDE_BITS;
 
 /** Sensor level to code: sRGB, an S about middle grey, a toe that sinks the shadows, shadows lifted. */
@@ -40,6 +42,7 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
   const projection = project(shot.pose, { width, height }, place);
   const { eye } = projection;
   const wave = shot.ripple ? waves(shot.ripple) : null;
+  const { raised } = shot;
   const [lightX, lightY] = shot.ripple?.light ?? [0, 0];
   const planes = [0, 1, 2].map(() => new Float32Array(width * height));
   const [red, green, blue] = planes as [Float32Array, Float32Array, Float32Array];
@@ -69,6 +72,15 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
         continue;
       }
       let shade = 1;
+      if (raised) {
+        const on = (a: number, b: number) => a >= raised.from[0] && b >= raised.from[1] && a < raised.to[0] && b < raised.to[1];
+        // Where the ray to this place of the table meets the plane of the raised face.
+        const atX = xMm + ((eye[0] - xMm) * raised.heightMm) / eye[2];
+        const atY = yMm + ((eye[1] - yMm) * raised.heightMm) / eye[2];
+        // What lies under the face and is not hidden by it is its side, in the dark.
+        if (!on(atX, atY) && on(xMm, yMm)) shade = SIDE_SHADE;
+        if (on(atX, atY)) [xMm, yMm] = [atX, atY];
+      }
       if (wave) {
         const { height: z, slopeX, slopeY } = wave(xMm, yMm);
         xMm += ((eye[0] - xMm) * z) / eye[2];

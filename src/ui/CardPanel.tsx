@@ -1,6 +1,7 @@
 'use client';
 /** What is known of the class's printed greys, and the way to make it known. */
 import { useTransition } from 'react';
+import { CarryOver } from './CarryOver';
 import { FileReaderButton } from './FileReaderButton';
 
 interface Answer {
@@ -29,10 +30,10 @@ export function CardPanel({ classId, card, bringIn, forget }: Props) {
         <FileReaderButton label="Bring in readings of a sheet (CSV or CGATS)" send={bringIn} />
         {card && (
           <>
-            <a className="calm inline-block" href={`/card/${classId}?as=csv`}>
+            <a className="calm" href={`/card/${classId}?as=csv`}>
               As CSV
             </a>
-            <a className="calm inline-block" href={`/card/${classId}?as=cgats`}>
+            <a className="calm" href={`/card/${classId}?as=cgats`}>
               As CGATS
             </a>
             <button type="button" className="calm" disabled={busy} onClick={() => start(async () => void (await forget()))}>
@@ -41,6 +42,7 @@ export function CardPanel({ classId, card, bringIn, forget }: Props) {
           </>
         )}
       </div>
+      {card && <CarryOver classId={classId} />}
       <p className="quiet">Print a sheet, read its greys from the top left on, then those at the foot; “paper” is the bare paper. The columns are patch, lightness, a, b.</p>
     </div>
   );

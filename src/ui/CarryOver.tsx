@@ -1,0 +1,57 @@
+'use client';
+/** Carries the class's card over to a new print, from a photograph of both sheets side by side. */
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { PICTURE_TYPES, sendPhoto } from './send-photo';
+
+export function CarryOver({ classId }: { readonly classId: string }) {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [known, setKnown] = useState<'left' | 'right'>('left');
+  const [doing, setDoing] = useState('');
+  const [said, setSaid] = useState('');
+
+  async function send(file: File) {
+    setSaid('');
+    setDoing('Reading both sheets …');
+    const { say } = await sendPhoto(`/card/${classId}?known=${known}`, file);
+    setSaid(say ?? 'Carried over.');
+    if (!say) router.refresh();
+    setDoing('');
+    if (input.current) input.current.value = '';
+  }
+
+  return (
+    <div className="grid gap-2">
+      <p>Other paper, or another printer? Lay a fresh print beside a sheet that is known and photograph both in even light: its greys are told from the known ones.</p>
+      <div className="flex flex-wrap items-center gap-2">
+        <label className="inline-flex items-center gap-2">
+          The known sheet lies
+          <select className="field" value={known} onChange={(e) => setKnown(e.target.value === 'right' ? 'right' : 'left')}>
+            <option value="left">left</option>
+            <option value="right">right</option>
+          </select>
+        </label>
+        <input
+          ref={input}
+          type="file"
+          accept={PICTURE_TYPES}
+          className="sr-only"
+          aria-label="Photograph of both sheets"
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            if (file) void send(file);
+          }}
+        />
+        <button type="button" className="calm" disabled={doing !== ''} onClick={() => input.current?.click()}>
+          {doing || 'Photograph of both sheets'}
+        </button>
+      </div>
+      {said && (
+        <p role="status" className="trouble">
+          {said}
+        </p>
+      )}
+    </div>
+  );
+}
