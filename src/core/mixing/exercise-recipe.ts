@@ -43,6 +43,12 @@ export function recipePaints(terms: ExerciseTerms): RecipePaints | null {
   return pure && pure !== dark ? { light, dark, pure } : null;
 }
 
+/** The two paints between which a lightness is mixed: in a monochrome scale those on its side of the pure colour. */
+export function runAt(palette: Palette, { light, dark, pure }: RecipePaints, target: number, surface: SurfaceId): { readonly light: PaintId; readonly dark: PaintId } {
+  if (pure === null) return { light, dark };
+  return lightnessIn(palette, surface)(pure) < target ? { light, dark: pure } : { light: pure, dark };
+}
+
 /** What an exercise's paints predict of its steps: their colours in reading order, and how light the pure colour is; null where nothing is known. */
 export function predictedSteps(terms: ExerciseTerms, own: Figures = {}): { readonly labs: readonly Triple[]; readonly pure: number | null } | null {
   const recipe = recipeOf(terms, own);
