@@ -2,6 +2,7 @@
 import sharp from 'sharp';
 import type { CameraCondition } from '@/devices/camera-conditions';
 import { planFor } from '@/devices/paint-conditions';
+import { paint } from '@/devices/painter';
 import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
 /** A plain picture: kinds that are judged by eye take any. */
@@ -12,6 +13,15 @@ export const greySheet = (): Promise<Buffer> =>
 export async function handInPhotograph(exercise: string, paint: 'too-close' | 'fine', seed: number): Promise<Buffer> {
   const sheet = await paintedSheet(9, 'a4', planFor(paint, 9, seed), seed, 'nominal', { exercise, student: null });
   return jpegOf(sheet, 'window', seed, 12, { orientation: 6, location: true });
+}
+
+/** Two thirds of a sheet, its fourth step painted too dark. */
+export async function partlyPainted(exercise: string, seed: number): Promise<Buffer> {
+  const plan = planFor('fine', 9, seed);
+  const sheet = await paintedSheet(9, 'a4', plan, seed, 'nominal', { exercise, student: null });
+  const lightness = plan.lightness.slice(0, 6).map((l, i) => (i === 3 ? l - 9 : l));
+  const { surface } = paint(sheet.blank, sheet.layout.cells.slice(0, 6), { lightness, faults: [] }, seed);
+  return jpegOf({ ...sheet, surface }, 'studio', seed, 8);
 }
 
 /** A sheet of a class in a pile, as a scanner's or a phone's smaller picture. */

@@ -7,7 +7,8 @@ import { pipeline } from 'node:stream/promises';
 import busboy from 'busboy';
 import { newId } from '@/data/ids';
 import { Refused } from '@/studio/actor';
-import { MAX_UPLOAD_BYTES } from '@/studio/receive';
+import type { House } from '@/studio/house';
+import { checkRoom, MAX_UPLOAD_BYTES } from '@/studio/receive';
 
 const NO_FILE = 'No picture came with this: choose a photograph and send it once more.';
 const CUT_OFF = 'The picture did not come through whole: send it once more.';
@@ -41,4 +42,15 @@ export async function takeUpload(request: Request, folder: string, maxBytes: num
     throw new Refused(`This file is larger than ${Math.round(maxBytes / 1024 / 1024)} MB: send the photograph as the phone took it.`);
   }
   return file;
+}
+
+/** Takes the photograph of a request, does the work with it, and removes the file whatever comes of it. */
+export async function withUpload<T>(house: House, request: Request, work: (file: string) => Promise<T>): Promise<T> {
+  await checkRoom(house);
+  const file = await takeUpload(request, house.files.incoming);
+  try {
+    return await work(file);
+  } finally {
+    await rm(file, { force: true });
+  }
 }

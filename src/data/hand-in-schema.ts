@@ -8,7 +8,7 @@ import type { Finding } from '@/core/critique/finding';
 import type { ScaleResult } from '@/core/scale/result';
 import { classes, exercises, students } from './class-schema';
 import { created, at } from './columns';
-import { captureTarget, exerciseTerms } from './json-columns';
+import { captureTarget, exerciseTerms, lookMarks, storedLook } from './json-columns';
 
 export const HAND_IN_STATES = ['open', 'waiting', 'again', 'passed'] as const;
 export type HandInState = (typeof HAND_IN_STATES)[number];
@@ -115,6 +115,29 @@ export const dabChecks = pgTable(
     createdAt: created(),
   },
   (t) => [index('dab_checks_student').on(t.exerciseId, t.studentId)],
+);
+
+/** A student's newest look at an exercise in mid-work. It is no attempt: it is never counted, and no teacher sees it. */
+export const looks = pgTable(
+  'looks',
+  {
+    id: text('id').primaryKey(),
+    exerciseId: text('exercise_id')
+      .notNull()
+      .references(() => exercises.id, { onDelete: 'cascade' }),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => students.id, { onDelete: 'cascade' }),
+    /** What was painted by then, straightened and in greys; the photograph itself is not kept. */
+    pictureHash: text('picture_hash')
+      .notNull()
+      .references(() => files.hash),
+    look: storedLook('look').notNull(),
+    /** The places that the student marked; null until the measurement was asked. */
+    marks: lookMarks('marks'),
+    createdAt: created(),
+  },
+  (t) => [uniqueIndex('looks_exercise_student').on(t.exerciseId, t.studentId)],
 );
 
 export const measurements = pgTable(

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { storedCardSchema } from '@/core/capture/stored-card';
 import { storedTargetSchema } from '@/core/capture/stored-target';
 import { exerciseTermsSchema } from '@/core/exercise/terms';
+import { lookMarksSchema, storedLookSchema } from '@/core/look/stored-look';
 import { readingSchema } from '@/core/formats/readings-csv';
 import { shelfItemSchema } from '@/core/formats/shelf-csv';
 import { meetingRuleSchema } from '@/core/planning/meetings';
@@ -22,6 +23,8 @@ function checkedJson<T>(schema: z.ZodType<T>) {
 }
 export const knownCard = checkedJson(storedCardSchema);
 export const captureTarget = checkedJson(storedTargetSchema);
+export const storedLook = checkedJson(storedLookSchema);
+export const lookMarks = checkedJson(lookMarksSchema);
 export const exerciseTerms = checkedJson(exerciseTermsSchema);
 export const meetingRule = checkedJson(meetingRuleSchema);
 export const placing = checkedJson(placingSchema);

@@ -18,6 +18,7 @@ import { setMeetings } from '@/studio/timetables';
 import { receivePhoto } from '@/studio/receive';
 import { otherKinds, setOthers } from './kinds';
 import { learnPaints, walkToStep } from './mixing';
+import { pilePictures, setPileExercise } from './pile';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
 
 const LANES = 2;
@@ -101,6 +102,7 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
     dueAt: null,
     terms: { ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' },
   });
+  const pileId = await setPileExercise(house, teacher, classId);
   const exerciseId = await setExercise(house, teacher, classId, {
     title: 'Nine greys from white to black',
     note: 'Mix the two ends first and put them side by side. Black is strong: a pin’s head of it goes a long way.',
@@ -124,9 +126,13 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   }
   tell('other kinds come in: bands, one colour, chips, a board, corners marked by hand, strays');
   queue.push(...(await otherKinds({ house, teacher, classId }, others, bandsId, colourId, people)));
+  tell('an evening’s pile of fourteen is photographed, to be dropped on the Rack');
+  const pile = pilePictures(house, teacher, pileId, people);
+  queue.push(...pile.shots);
   await Promise.all(
     Array.from({ length: LANES }, async () => {
       for (let next = queue.shift(); next; next = queue.shift()) await next();
     }),
   );
+  await pile.write();
 }

@@ -1,7 +1,10 @@
 /** Fills the demo's folder with the sample world, once; prints who can sign in. */
+import { existsSync } from 'node:fs';
+import path from 'node:path';
 import { openHouse } from '@/studio/house';
 import { isNewHouse } from '@/studio/people';
 import { buildSampleWorld } from './build';
+import { PILE_FILE } from './pile';
 import { CLASS, STUDENTS, TEACHER } from './world';
 
 const started = Date.now();
@@ -18,4 +21,5 @@ console.log(`
 Teacher   ${TEACHER.email}   ${TEACHER.password}
 Students  class code ${CLASS.code}, and their own code:`);
 for (const s of STUDENTS) console.log(`          ${s.code}   ${s.name}`);
+if (existsSync(path.join(house.settings.folder, PILE_FILE))) console.log(`\nA pile of fourteen photographs to drop on the Rack: ${path.relative(process.cwd(), path.join(house.settings.folder, PILE_FILE))}`);
 process.exit(0);

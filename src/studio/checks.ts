@@ -4,11 +4,11 @@ import { inspectPicture } from '@/workers/decode';
 import { labToLinearRgb } from '@/core/colour/lab';
 import { valuesOf } from '@/core/exercise/kinds';
 import { dryOf, USUAL_SHIFT } from '@/core/mixing/dry-shift';
-import { PAPER_LAB, recipeOf, recipePaints, type RecipePaints } from '@/core/mixing/exercise-recipe';
+import { PAPER_LAB, recipeOf, recipePaints, runAt } from '@/core/mixing/exercise-recipe';
 import { HAND_NOISE, type LoggedMix } from '@/core/mixing/logged-mix';
 import { nudge, type Nudge } from '@/core/mixing/nudge';
-import { coveringLab, mixModel, type Palette, paletteOf, type PaintModel } from '@/core/mixing/paint-model';
-import { SURFACE_OF, type SurfaceId } from '@/core/mixing/surface';
+import { coveringLab, mixModel, paletteOf, type PaintModel } from '@/core/mixing/paint-model';
+import { SURFACE_OF } from '@/core/mixing/surface';
 import { type DabVerdict, dabVerdict } from '@/core/mixing/verdict';
 import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
 import { dabChecks } from '@/data/schema';
@@ -80,7 +80,8 @@ export async function checkDab(house: House, student: Student, exerciseId: strin
   const recipe = recipeOf(terms, figures);
   const meant = recipe?.steps[step - 1];
   const notLearnt = request.asTheRecipe && meant ? await learn(house, own.id, terms, { parts: meant.shares, lightness: l, a, b, wet, noise: Math.max(HAND_NOISE, reading.uncertainty / 2) }) : null;
-  const [light, dark] = runOf(palette, paints, target, surface);
+  const run = runAt(palette, paints, target, surface);
+  const [light, dark] = [run.light, run.dark].map((id) => mixModel(palette, { [id]: 1 })) as [PaintModel, PaintModel];
   const model = meant ? mixModel(palette, meant.shares) : light;
   const others = recipe?.steps.filter((s) => s.step !== step).map((s) => s.lab) ?? [];
   // A photograph's lightness is what is sure; its colour is not, so the verdict is by lightness beside the foretold colour.
@@ -100,15 +101,6 @@ async function learn(house: House, classId: string, { medium, materials }: Exerc
     if (error instanceof Refused) return error.message;
     throw error;
   }
-}
-
-/** The two paints between which a lightness is mixed: in a monochrome scale those on its side of the pure colour. */
-function runOf(palette: Palette, paints: RecipePaints, target: number, surface: SurfaceId): readonly [PaintModel, PaintModel] {
-  const of = (id: RecipePaints['light']) => mixModel(palette, { [id]: 1 });
-  const [light, dark] = [of(paints.light), of(paints.dark)];
-  if (paints.pure === null) return [light, dark];
-  const pure = of(paints.pure);
-  return coveringLab(pure, surface)[0] < target ? [light, pure] : [pure, dark];
 }
 
 /** A student's checks of an exercise, oldest first: the walk to each step. */

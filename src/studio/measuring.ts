@@ -58,7 +58,7 @@ async function keepResult(house: House, handInId: string, attemptId: string, giv
 }
 
 /** What the class's paints predict of the steps, so that only what differs from it is told. */
-async function knownPaints(house: House, classId: string, terms: ExerciseTerms) {
+export async function knownPaints(house: House, classId: string, terms: ExerciseTerms) {
   const paints = predictedSteps(terms, await figuresFor(house, classId, terms.medium));
   return paints ? { paints } : {};
 }

@@ -13,6 +13,7 @@ import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { sheetOf } from './exercises';
 import type { House } from './house';
+import { takeLook } from './looks';
 import { receivePhoto } from './receive';
 
 const LIMIT_MS = 120_000;
@@ -55,6 +56,26 @@ export async function practiceDab(house: House, student: Student, exerciseId: st
   const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
   const off = 12 * 0.35 ** (before?.n ?? 0);
   return shoot(house, { sheet: sheetOf(own, row ?? null), layout, paintOn: [{ ...dab, index: 1 }], plan: { lightness: [Math.min(95, target + off)], faults: [] } });
+}
+
+/** Paints two thirds of the student's sheet, one step wrongly, and takes a look at it. */
+export async function practiceLook(house: House, student: Student, exerciseId: string): Promise<void> {
+  const own = await exerciseFor(house, student, exerciseId);
+  const { terms } = own.exercise;
+  if (!mayPractise(house, terms) || !isStepped(terms)) throw new NotFound();
+  const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
+  const layout = exerciseLayout(terms);
+  const done = layout.cells.slice(0, Math.ceil((2 * layout.cells.length) / 3));
+  // Not among the lightest: what is too light there can't be told from paper.
+  const wrong = randomInt(Math.min(2, done.length - 1), done.length);
+  const gap = (terms.ends.light - terms.ends.dark) / (terms.steps - 1);
+  const lightness = valuesOf(terms).slice(0, done.length).map((v, i) => v + (i === wrong ? -0.9 * gap : (gap * randomInt(-15, 16)) / 100));
+  const file = await shoot(house, { sheet: sheetOf(own, row ?? null), layout, paintOn: done, plan: { lightness, faults: [] } });
+  try {
+    await takeLook(house, student, exerciseId, file);
+  } finally {
+    await rm(file, { force: true });
+  }
 }
 
 /** Prints, paints and photographs the student's sheet and hands the picture in. */

@@ -1,7 +1,7 @@
 /** A student's data out as a ZIP, and their deletion for good. */
 import { eq, inArray, or } from 'drizzle-orm';
 import yazl from 'yazl';
-import { attempts, critiqueItems, critiques, dabChecks, decisions, files, handIns, measurements, students, tray, user } from '@/data/schema';
+import { attempts, critiqueItems, critiques, dabChecks, decisions, files, handIns, looks, measurements, students, tray, user } from '@/data/schema';
 import { studentFor, type Teacher } from './actor';
 import type { House } from './house';
 
@@ -12,12 +12,15 @@ async function allOf(house: House, studentId: string) {
   return { ins, tries };
 }
 
+const looksOf = (house: House, studentId: string) => house.db.select().from(looks).where(eq(looks.studentId, studentId));
+
 /** Everything kept of a student: one JSON document and the photographs as they were stored. */
 export async function exportStudent(house: House, teacher: Teacher, studentId: string): Promise<{ name: string; stream: NodeJS.ReadableStream }> {
   const own = await studentFor(house, teacher, studentId);
   const { ins, tries } = await allOf(house, studentId);
   const ids = tries.map((t) => t.id);
   const some = ids.length > 0;
+  const theirLooks = await looksOf(house, studentId);
   const record = {
     student: { name: own.student.name, number: own.student.number, class: own.class.name },
     handIns: ins,
@@ -26,6 +29,7 @@ export async function exportStudent(house: House, teacher: Teacher, studentId: s
     critiques: some ? await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids)) : [],
     critiqueItems: some ? await house.db.select().from(critiqueItems).where(inArray(critiqueItems.attemptId, ids)) : [],
     dabChecks: await house.db.select().from(dabChecks).where(eq(dabChecks.studentId, studentId)),
+    looks: theirLooks,
     decisions: some ? await house.db.select().from(decisions).where(inArray(decisions.attemptId, ids)) : [],
   };
   const zip = new yazl.ZipFile();
@@ -33,6 +37,7 @@ export async function exportStudent(house: House, teacher: Teacher, studentId: s
   const types = new Map((await house.db.select().from(files)).map((f) => [f.hash, f.type]));
   for (const hash of new Set(tries.map((t) => t.photoHash)))
     zip.addFile(house.files.path(hash), `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`);
+  for (const l of theirLooks) zip.addFile(house.files.path(l.pictureHash), `looks/${l.pictureHash.slice(0, 16)}.jpeg`);
   zip.end();
   return { name: `student-${own.student.number}.zip`, stream: zip.outputStream };
 }
@@ -42,7 +47,8 @@ export async function deleteStudent(house: House, teacher: Teacher, studentId: s
   const own = await studentFor(house, teacher, studentId);
   const { tries } = await allOf(house, studentId);
   for (const t of tries) house.live.running.get(t.id)?.abort();
-  const hashes = [...new Set(tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)))];
+  const seen = await looksOf(house, studentId);
+  const hashes = [...new Set([...tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)), ...seen.map((l) => l.pictureHash)])];
   await house.db.transaction(async (tx) => {
     await tx.delete(students).where(eq(students.id, studentId));
     await tx.delete(user).where(eq(user.id, own.student.userId));
@@ -58,7 +64,8 @@ export async function removeUnused(house: House, hash: string): Promise<void> {
     .where(or(eq(attempts.photoHash, hash), eq(attempts.previewHash, hash), eq(attempts.stripHash, hash)))
     .limit(1);
   const [waits] = await house.db.select({ id: tray.id }).from(tray).where(or(eq(tray.photoHash, hash), eq(tray.smallHash, hash))).limit(1);
-  if (used || waits) return;
+  const [looked] = await house.db.select({ id: looks.id }).from(looks).where(eq(looks.pictureHash, hash)).limit(1);
+  if (used || waits || looked) return;
   await house.db.delete(files).where(eq(files.hash, hash));
   await house.files.remove(hash);
 }

@@ -17,7 +17,9 @@ import type { WorkerPool } from '@/workers/pool';
 import { fitTask } from '@/workers/fit-task';
 import { nearestTask } from '@/workers/nearest-task';
 import { UnusablePicture } from '@/workers/decode';
+import type { LookTaken } from '@/workers/look-task';
 import type { SortedPicture } from '@/workers/sort-task';
+import type { CardReadings } from '@/core/capture/card-profile';
 import type { DabResult } from '@/core/scale/read-dab';
 import type { Student, Teacher } from './actor';
 import { setExercise } from './exercises';
@@ -75,6 +77,10 @@ export interface TestStudio {
   nextSorted(result: SortedPicture | null): void;
   /** The last task of measuring that the workers were given. */
   lastTask(): Task | null;
+  /** What the next look shows. */
+  nextLook(result: LookTaken): void;
+  /** What the next photograph of two sheets says of the new one; null: it can't be used. */
+  nextCarried(result: CardReadings | null): void;
   /** What the next dab reads as. */
   nextDab(result: DabResult): void;
   /** Hands in a photograph of its own shade; the same shade is the same file. */
@@ -119,6 +125,8 @@ async function openTestHouse(): Promise<TestHouse> {
   let what: Next = resultWith(true);
   let sorted: SortedPicture | null = null;
   let last: Task | null = null;
+  let look: LookTaken = { look: null, issues: [], picture: null };
+  let carried: CardReadings | null = null;
   let dab: DabResult = { issues: [], reading: null, bare: false };
   const pool: WorkerPool = {
     async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
@@ -130,6 +138,15 @@ async function openTestHouse(): Promise<TestHouse> {
         return sorted as Answers[T['task']];
       }
       if (task.task === 'measure-scale') last = task;
+      if (task.task === 'look') {
+        last = task;
+        return look as Answers[T['task']];
+      }
+      if (task.task === 'carry') {
+        last = task;
+        if (!carried) throw new UnusablePicture('Only one sheet was found.');
+        return carried as Answers[T['task']];
+      }
       if (task.task === 'dab') return dab as Answers[T['task']];
       if (what instanceof Error) throw what;
       return (typeof what === 'function' ? await what(options?.signal) : what) as Answers[T['task']];
@@ -164,6 +181,12 @@ async function openTestHouse(): Promise<TestHouse> {
           sorted = given;
         },
         lastTask: () => last,
+        nextLook: (given) => {
+          look = given;
+        },
+        nextCarried: (given) => {
+          carried = given;
+        },
         nextDab: (given) => {
           dab = given;
         },

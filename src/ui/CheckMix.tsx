@@ -6,6 +6,7 @@ import { sayNudge } from '@/core/mixing/nudge-words';
 import type { Nudge } from '@/core/mixing/nudge';
 import type { DabVerdict } from '@/core/mixing/verdict';
 import { cssGrey } from './grey';
+import { PICTURE_TYPES, sendPhoto } from './send-photo';
 import { Walk, type WalkStep } from './Walk';
 
 interface Props {
@@ -40,21 +41,16 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
   const name = labels[step - 1] ?? String(step);
   const own = walk.filter((c) => c.step === step);
 
-  async function check(body: FormData | null) {
+  async function check(file: File | null) {
     setTrouble('');
     setTold(null);
-    setDoing(body ? 'Reading the dab …' : 'The practice camera is painting a dab and photographing …');
-    try {
-      const query = new URLSearchParams({ step: String(step), wet: wet ? 'yes' : 'no', recipe: recipe ? 'yes' : 'no', practice: body ? 'no' : 'yes' });
-      const response = await fetch(`/check/${exerciseId}?${query}`, { method: 'POST', body });
-      const answer = (await response.json()) as Answer | { say: string };
-      if ('say' in answer) setTrouble(answer.say);
-      else {
-        setTold(answer);
-        router.refresh();
-      }
-    } catch {
-      setTrouble('The picture did not get through. Look at your connection and try once more.');
+    setDoing(file ? 'Reading the dab …' : 'The practice camera is painting a dab and photographing …');
+    const query = new URLSearchParams({ step: String(step), wet: wet ? 'yes' : 'no', recipe: recipe ? 'yes' : 'no', practice: file ? 'no' : 'yes' });
+    const answer = await sendPhoto<Answer>(`/check/${exerciseId}?${query}`, file);
+    if (answer.say) setTrouble(answer.say);
+    else {
+      setTold(answer as Answer);
+      router.refresh();
     }
     setDoing('');
     if (input.current) input.current.value = '';
@@ -90,15 +86,12 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
       <input
         ref={input}
         type="file"
-        accept="image/jpeg,image/png,image/webp"
+        accept={PICTURE_TYPES}
         className="sr-only"
         aria-label="Photograph of the dab"
         onChange={(e) => {
           const file = e.target.files?.[0];
-          if (!file) return;
-          const body = new FormData();
-          body.append('photo', file);
-          void check(body);
+          if (file) void check(file);
         }}
       />
       <button type="button" className="calm w-full" disabled={doing !== ''} onClick={() => input.current?.click()}>

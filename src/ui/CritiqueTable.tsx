@@ -26,6 +26,8 @@ interface Props {
   readonly title: string;
   readonly state: HandInState;
   readonly labels: readonly string[];
+  /** What to add for each step of the least work. */
+  readonly repaint: readonly string[] | null;
   readonly targets: readonly number[];
   readonly perRow: number;
   readonly gapPercent: number;
@@ -192,7 +194,7 @@ export function CritiqueTable(props: Props) {
             </button>
           </div>
         )}
-        {read && <LeastWork result={result} labels={labels} />}
+        {read && <LeastWork result={result} labels={labels} says={props.repaint} />}
         {read && result.chips.length > 0 && <ChipList chips={result.chips} labels={labels} />}
         {read && (
           <GapLadder labels={labels} lightness={result.steps.map((s) => s.lightness)} flagged={result.gaps.map((g) => g.flags.length > 0)} />

@@ -1,165 +1,26 @@
-'use client';
-/** Takes a photograph or a file, says at once whether it will do, and sends it. */
-import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
-import type { CaptureIssue } from '@/core/capture/gate';
-import type { StoredTarget } from '@/core/capture/stored-target';
+/** Hands in a photograph, the first time or again. */
 import type { ExerciseTerms } from '@/core/exercise/terms';
-import { FIRST_MARKS, MarkCorners } from './MarkCorners';
-import { useQuickCheck } from './use-quick-check';
+import { TakePhoto } from './TakePhoto';
 
 interface Props {
   readonly exerciseId: string;
   readonly terms: ExerciseTerms;
-  /** Whether Fair Grey reads this kind, so that a look before sending makes sense. */
+  /** Whether Fair Grey reads this kind. */
   readonly measured: boolean;
   readonly practice: boolean;
   readonly again: boolean;
 }
 
-const MAX_BYTES = 40 * 1024 * 1024;
-type Framing = 'sheet' | 'brackets' | 'marked';
-const FRAMINGS: readonly (readonly [Framing, string])[] = [
-  ['sheet', 'on its worksheet'],
-  ['brackets', 'on a board with corner pieces'],
-  ['marked', 'something else: I mark its corners'],
-];
-
-function send(url: string, body: FormData | null, onShare: (share: number) => void): Promise<{ attemptId?: string; say?: string }> {
-  return new Promise((resolve) => {
-    const request = new XMLHttpRequest();
-    request.open('POST', url);
-    request.upload.onprogress = (e) => onShare(e.total > 0 ? e.loaded / e.total : 0);
-    request.onload = () => {
-      try {
-        resolve(JSON.parse(request.responseText) as { attemptId?: string; say?: string });
-      } catch {
-        resolve({ say: 'The studio did not answer as it should. Nothing was lost; try once more.' });
-      }
-    };
-    request.onerror = () => resolve({ say: 'The picture did not get through. Look at your connection and try once more.' });
-    request.send(body);
-  });
-}
-
 export function HandInPhoto({ exerciseId, terms, measured, practice, again }: Props) {
-  const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
-  const [doing, setDoing] = useState('');
-  const [trouble, setTrouble] = useState('');
-  const [framing, setFraming] = useState<Framing>('sheet');
-  const [held, setHeld] = useState<{ readonly file: File; readonly issues: readonly CaptureIssue[] | null } | null>(null);
-  const [marks, setMarks] = useState(FIRST_MARKS);
-  const look = useQuickCheck(terms, measured);
-  const mayBeFramed = terms.kind === 'scale' || terms.kind === 'monochrome-scale';
-
-  async function hand(url: string, body: FormData | null, words: string) {
-    setTrouble('');
-    setDoing(words);
-    const answer = await send(url, body, (share) => body && setDoing(`Sending ${Math.round(100 * share)} %`));
-    setDoing('');
-    if (answer.say) setTrouble(answer.say);
-    else {
-      setHeld(null);
-      router.refresh();
-    }
-    if (input.current) input.current.value = '';
-  }
-
-  function sendFile(file: File, target: StoredTarget | null) {
-    const body = new FormData();
-    body.append('photo', file);
-    const query = target ? `?target=${encodeURIComponent(JSON.stringify(target))}` : '';
-    return hand(`/hand-in/${exerciseId}${query}`, body, 'Sending …');
-  }
-
-  async function choose(file: File) {
-    setTrouble('');
-    setHeld(null);
-    if (file.size > MAX_BYTES) return setTrouble('This file is larger than 40 MB: send the photograph as the phone took it.');
-    if (framing === 'marked') return setHeld({ file, issues: null });
-    if (framing === 'brackets') return sendFile(file, { kind: 'brackets', depthMm: 0 });
-    setDoing('Looking at the picture …');
-    const issues = measured ? await look(file) : null;
-    setDoing('');
-    if (issues && issues.length > 0) {
-      setHeld({ file, issues });
-      if (input.current) input.current.value = '';
-      return;
-    }
-    await sendFile(file, null);
-  }
-
   return (
-    <div>
-      <input
-        ref={input}
-        type="file"
-        accept="image/jpeg,image/heic,image/heif,image/png,image/webp,image/avif,image/tiff,.heic"
-        className="sr-only"
-        aria-label="Photograph of the sheet"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          if (file) void choose(file);
-        }}
-      />
-      {held?.issues && (
-        <div role="alert" className="trouble mb-2">
-          <p className="font-semibold">This picture won’t do yet.</p>
-          {held.issues.map((i) => (
-            <p key={i.code}>{i.say}</p>
-          ))}
-          <button type="button" className="mt-2 cursor-pointer underline" disabled={doing !== ''} onClick={() => void sendFile(held.file, null)}>
-            Send it all the same
-          </button>
-        </div>
-      )}
-      {held && !held.issues && (
-        <div className="mb-2 grid gap-2">
-          <p>Put a mark on each corner of what you painted. Arrow keys move the mark you are on, with Shift in larger steps.</p>
-          <MarkCorners file={held.file} marks={marks} onChange={setMarks} />
-          <button type="button" className="act w-full" disabled={doing !== ''} onClick={() => void sendFile(held.file, { kind: 'marked', corners: marks.map((m) => ({ ...m })) })}>
-            {doing || 'Send with these corners'}
-          </button>
-        </div>
-      )}
-      <button type="button" className={`${held && !held.issues ? 'calm' : 'act'} w-full text-18`} disabled={doing !== ''} onClick={() => input.current?.click()}>
-        {doing || (held ? 'Take it once more' : again ? 'Hand in again: photograph or file' : 'Hand in: photograph or file')}
-      </button>
-      {mayBeFramed && (
-        <label className="mt-2 grid grid-cols-[auto_1fr] items-center gap-2 text-15">
-          <span>It is</span>
-          <select
-            className="field"
-            value={framing}
-            onChange={(e) => {
-              setFraming(FRAMINGS.find(([id]) => id === e.target.value)?.[0] ?? 'sheet');
-              setHeld(null);
-            }}
-          >
-            {FRAMINGS.map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
-      {practice && (
-        <button
-          type="button"
-          className="calm mt-2 w-full"
-          disabled={doing !== ''}
-          onClick={() => void hand(`/practice/${exerciseId}`, null, 'The practice camera is printing, painting and photographing …')}
-        >
-          Photograph this sheet with the studio’s practice camera
-        </button>
-      )}
-      {trouble && (
-        <p role="alert" className="trouble mt-2">
-          {trouble}
-        </p>
-      )}
-    </div>
+    <TakePhoto
+      url={`/hand-in/${exerciseId}`}
+      terms={terms}
+      measured={measured}
+      label="Photograph of the sheet"
+      words={again ? 'Hand in again: photograph or file' : 'Hand in: photograph or file'}
+      chief
+      practice={practice ? { url: `/practice/${exerciseId}`, words: 'Photograph this sheet with the studio’s practice camera', doing: 'The practice camera is printing, painting and photographing …' } : null}
+    />
   );
 }

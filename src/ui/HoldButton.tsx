@@ -16,7 +16,7 @@ export function useHold(): Hold {
   return { on: down || locked, locked, hold, lock };
 }
 
-export function HoldButton({ label, keyName, hold }: { label: string; keyName: string; hold: Hold }) {
+export function HoldButton({ label, keyName, hold }: { label: string; keyName?: string; hold: Hold }) {
   const Icon = hold.locked ? Lock : LockOpen;
   return (
     <span className="inline-flex flex-1 overflow-hidden rounded-sm border border-l37">
@@ -30,7 +30,7 @@ export function HoldButton({ label, keyName, hold }: { label: string; keyName: s
         onPointerCancel={() => hold.hold(false)}
         onContextMenu={(e) => e.preventDefault()}
       >
-        {label} <kbd className="text-l10">{keyName}</kbd>
+        {label} {keyName && <kbd className="text-l10">{keyName}</kbd>}
       </button>
       <button
         type="button"

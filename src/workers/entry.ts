@@ -1,8 +1,10 @@
 /** What a worker thread runs: one task at a time, stages told through the port that came with it. */
 import type { MessagePort } from 'node:worker_threads';
+import { carryFile } from './carry-task';
 import { readDabFile } from './dab-task';
 import { UnusablePicture } from './decode';
 import { fitTask } from './fit-task';
+import { takeLook } from './look-task';
 import { losslessPng } from './lossless';
 import { measureScaleFile } from './measure-task';
 import { nearestTask } from './nearest-task';
@@ -14,6 +16,10 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
   switch (task.task) {
     case 'measure-scale':
       return measureScaleFile(task, (stage) => port?.postMessage({ stage }));
+    case 'carry':
+      return carryFile(task);
+    case 'look':
+      return takeLook(task);
     case 'lossless':
       return losslessPng(task);
     case 'sort':

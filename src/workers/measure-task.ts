@@ -42,7 +42,8 @@ function scaleTerms({ terms, paints }: MeasureScaleTask): ScaleTerms {
   return { ...terms, pure: { lightness: paints.pure, at: terms.pureAt } };
 }
 
-async function measured(photo: Photo, task: MeasureScaleTask, tools: MeasureTools): Promise<ScaleResult> {
+/** What a photograph measures, without a draft of a critique. */
+export async function measured(photo: Photo, task: MeasureScaleTask, tools: MeasureTools): Promise<ScaleResult> {
   const { terms, expected, paints } = task;
   const target = task.target?.kind === 'marked' ? { kind: 'corners' as const, corners: task.target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })) } : task.target;
   const known = task.card ? { card: task.card } : {};

@@ -3,8 +3,11 @@ import type { MessagePort } from 'node:worker_threads';
 import type { StoredFit } from '@/core/mixing/stored-fit';
 import type { DabResult } from '@/core/scale/read-dab';
 import type { ScaleResult } from '@/core/scale/result';
+import type { CardReadings } from '@/core/capture/card-profile';
+import type { CarryTask } from './carry-task';
 import type { DabTask } from './dab-task';
 import type { FitTask } from './fit-task';
+import type { LookTaken, LookTask } from './look-task';
 import type { LosslessTask } from './lossless';
 import type { MeasureScaleTask, Stage } from './measure-task';
 import type { Nearest, NearestTask } from './nearest-task';
@@ -13,9 +16,11 @@ import type { Pictures, PicturesTask } from './pictures-task';
 import type { PracticeReadingTask } from './practice-reading';
 import type { PracticeTask } from './practice-task';
 
-export type Task = LosslessTask | SortTask | MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
+export type Task = CarryTask | LookTask | LosslessTask | SortTask | MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
 
 export interface Answers {
+  carry: CardReadings;
+  look: LookTaken;
   lossless: Uint8Array;
   sort: SortedPicture;
   'measure-scale': ScaleResult;

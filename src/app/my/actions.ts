@@ -1,5 +1,7 @@
 'use server';
 import { revalidatePath } from 'next/cache';
+import type { LookMark } from '@/core/look/stored-look';
+import { markLook } from '@/studio/looks';
 import { cancel, lookAnyway, tryAgain } from '@/studio/receive';
 import { studentOnly } from '../access';
 import { outcome, type Outcome } from '../outcome';
@@ -19,6 +21,9 @@ export async function stopMeasuring(attemptId: string): Promise<Outcome> {
 }
 export async function measureAgain(attemptId: string): Promise<Outcome> {
   return act(({ house, student }) => tryAgain(house, student, attemptId));
+}
+export async function askLook(exerciseId: string, marks: LookMark[]): Promise<Outcome> {
+  return act(({ house, student }) => markLook(house, student, exerciseId, marks));
 }
 export async function sendAnyway(attemptId: string, word: string): Promise<Outcome> {
   return act(({ house, student }) => lookAnyway(house, student, attemptId, word));

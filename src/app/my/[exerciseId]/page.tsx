@@ -2,26 +2,30 @@ import { KINDS, valuesOf } from '@/core/exercise/kinds';
 import { isStepped } from '@/core/exercise/terms';
 import { workLines } from '@/core/exercise/work-lines';
 import { cautionText } from '@/core/planning/cautions';
+import { myLook } from '@/studio/looks';
 import { myMixes } from '@/studio/my-mixes';
 import { mayPractise } from '@/studio/practice';
 import { myExercise } from '@/studio/views';
 import { AttemptNow } from '@/ui/AttemptNow';
-import { sayDay } from '@/ui/dates';
+import { sayDay, sayMoment } from '@/ui/dates';
 import { CheckMix } from '@/ui/CheckMix';
 import { GoalTimer } from '@/ui/GoalTimer';
 import { HandInPhoto } from '@/ui/HandInPhoto';
 import { Letter } from '@/ui/Letter';
+import { Look } from '@/ui/Look';
 import { RecipeList } from '@/ui/RecipeList';
 import { StateMark } from '@/ui/StateMark';
+import { TakePhoto } from '@/ui/TakePhoto';
 import { ValueStrip } from '@/ui/ValueStrip';
 import { orNotFound, studentOnly } from '../../access';
-import { measureAgain, sendAnyway, stopMeasuring } from '../actions';
+import { askLook, measureAgain, sendAnyway, stopMeasuring } from '../actions';
 
 export default async function MyExercise({ params }: { params: Promise<{ exerciseId: string }> }) {
   const { house, student } = await studentOnly();
   const { exerciseId } = await params;
   const mine = await orNotFound(myExercise(house, student, exerciseId));
   const mixes = await orNotFound(myMixes(house, student, exerciseId));
+  const look = await orNotFound(myLook(house, student, exerciseId));
   const { exercise, labels, attempts } = mine;
   const { terms } = exercise;
   const newest = attempts.at(-1) ?? null;
@@ -68,6 +72,30 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
                 </figure>
               ))}
           </div>
+        </section>
+      )}
+      {KINDS[terms.kind].measured && mine.state !== 'passed' && (
+        <section className="panel grid gap-3" aria-labelledby="look">
+          <h2 id="look" className="text-18 font-semibold">
+            A look in mid-work
+          </h2>
+          {look ? (
+            <>
+              <p className="quiet">Taken {sayMoment(look.createdAt)}. Only you see it.</p>
+              <Look key={look.id} picture={`/look/${exercise.id}?${look.id}`} look={look} ask={askLook.bind(null, exercise.id)} />
+            </>
+          ) : (
+            <p>Photograph what there is so far and see it in greys beside what is wanted. It is no hand-in, and only you see it.</p>
+          )}
+          <TakePhoto
+            url={`/look/${exercise.id}`}
+            terms={terms}
+            measured
+            label="Photograph for a look"
+            words={look ? 'Take another look' : 'Take a look: photograph or file'}
+            chief={false}
+            practice={mayPractise(house, terms) ? { url: `/practice/${exercise.id}?for=look`, words: 'Take a look with the studio’s practice camera', doing: 'The practice camera is painting a part and photographing …' } : null}
+          />
         </section>
       )}
       {mixes?.names && mine.state !== 'passed' && (

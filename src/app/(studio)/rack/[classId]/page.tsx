@@ -16,7 +16,7 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
   const { house, teacher } = await teacherOnly();
   const { classId } = await params;
   const [rack, groups, waiting] = await Promise.all([orNotFound(rackOf(house, teacher, classId)), classesOf(house, teacher), orNotFound(trayOf(house, teacher, classId))]);
-  const shown = rack.exercises.slice(0, 4);
+  const shown = rack.exercises;
   return (
     <div className="p-4">
       <RackBoard
@@ -53,14 +53,15 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
           </p>
         )}
         {rack.students.length > 0 && shown.length > 0 && (
-          <table className="w-full border-separate border-spacing-x-3 border-spacing-y-1">
+          <div className="overflow-x-auto" role="region" aria-label="Hand-ins, a row a student" tabIndex={0}>
+          <table className="min-w-full border-separate border-spacing-x-3 border-spacing-y-1">
             <thead>
               <tr>
-                <th className="w-44 text-left font-normal">
+                <th className="sticky left-0 z-10 w-44 min-w-36 bg-l93 text-left font-normal">
                   <span className="sr-only">Student</span>
                 </th>
                 {shown.map((e) => (
-                  <th key={e.id} scope="col" className="max-w-72 text-left font-semibold">
+                  <th key={e.id} scope="col" className="min-w-64 max-w-72 text-left align-bottom font-semibold">
                     <Link href={`/plan/${e.id}`} className="hover:underline">
                       {e.title}
                     </Link>
@@ -72,7 +73,7 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
             <tbody>
               {rack.students.map((s) => (
                 <tr key={s.id}>
-                  <th scope="row" className="max-w-44 truncate text-left font-normal">
+                  <th scope="row" className="sticky left-0 z-10 max-w-44 truncate bg-l93 text-left font-normal">
                     {s.name}
                   </th>
                   {shown.map((e) => {
@@ -108,6 +109,7 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
               ))}
             </tbody>
           </table>
+          </div>
         )}
       </section>
       {rack.students.length > 0 && shown.length > 0 && <PileDrop classId={classId} />}

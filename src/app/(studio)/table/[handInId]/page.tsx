@@ -1,6 +1,7 @@
 import { valuesOf } from '@/core/exercise/kinds';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { labelsOf } from '@/studio/exercises';
+import { repaintWords } from '@/studio/repainting';
 import { tableOf } from '@/studio/views';
 import { CritiqueTable } from '@/ui/CritiqueTable';
 import { orNotFound, teacherOnly } from '../../../access';
@@ -23,6 +24,7 @@ export default async function Table({ params, searchParams }: Props) {
   const perRow = tall ? valuesOf(terms).length : cells.filter((c) => c.yMm === cells[0]?.yMm).length;
   // As on the straightened strip: cells 2 mm apart in a margin of 2 mm.
   const gapPercent = 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
+  const labels = labelsOf(terms, table.class.numbering);
   return (
     <CritiqueTable
       key={shown?.id ?? 'none'}
@@ -30,7 +32,8 @@ export default async function Table({ params, searchParams }: Props) {
       student={table.student.name}
       title={table.exercise.title}
       state={table.handIn.state}
-      labels={labelsOf(terms, table.class.numbering)}
+      labels={labels}
+      repaint={await repaintWords(house, table.class.id, terms, shown?.result ?? null, labels)}
       targets={shown?.result?.steps.length ? shown.result.steps.map((s) => s.target) : valuesOf(terms)}
       perRow={perRow}
       gapPercent={tall ? 0.4 : gapPercent}

@@ -1,0 +1,31 @@
+import { NotFound } from '@/studio/actor';
+import { lookPicture, takeLook } from '@/studio/looks';
+import { answer, fromElsewhere, nothingHere } from '../../api';
+import { targetOf } from '../../target-of';
+import { withUpload } from '../../take-upload';
+
+interface At {
+  readonly params: Promise<{ exerciseId: string }>;
+}
+
+/** A photograph of what there is so far; it replaces the last look. */
+export async function POST(request: Request, { params }: At): Promise<Response> {
+  if (fromElsewhere(request)) return nothingHere();
+  const { exerciseId } = await params;
+  return answer(async (house, actor) => {
+    if (actor.role !== 'student') throw new NotFound();
+    const target = targetOf(request);
+    await withUpload(house, request, (file) => takeLook(house, actor, exerciseId, file, target));
+    return Response.json({});
+  });
+}
+
+/** The student's own look, straightened and in greys. */
+export async function GET(_: Request, { params }: At): Promise<Response> {
+  const { exerciseId } = await params;
+  return answer(async (house, actor) => {
+    if (actor.role !== 'student') throw new NotFound();
+    const bytes = await lookPicture(house, actor, exerciseId);
+    return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=300' } });
+  });
+}
