@@ -16,7 +16,7 @@ export interface SpeedReport {
 }
 
 const PHOTOGRAPHS = 30;
-const ROUNDS = 3;
+const ROUNDS = 5;
 const files = process.argv.slice(2);
 const pile = Array.from({ length: PHOTOGRAPHS }, (_, i) => files[i % files.length] ?? '');
 

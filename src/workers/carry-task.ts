@@ -2,7 +2,7 @@
 import { CantCarry, carryCard, type Side } from '@/core/capture/carry-card';
 import { type CardReadings, WrongCard } from '@/core/capture/card-profile';
 import type { KnownCard } from '@/core/capture/open-sheet';
-import { decodePhoto, UnusablePicture } from './decode';
+import { withPhoto, UnusablePicture } from './decode';
 import { loadOpenCv } from './opencv';
 import { readQr } from './read-qr';
 
@@ -16,10 +16,9 @@ export interface CarryTask {
 
 /** Throws UnusablePicture with what to do, whatever is wrong with the picture or what is in it. */
 export async function carryFile({ file, card, known }: CarryTask): Promise<CardReadings> {
-  const photo = await decodePhoto(file);
   const { cv } = await loadOpenCv();
   try {
-    return await carryCard(photo, { card, known }, { cv, readQr });
+    return await withPhoto(file, null, (photo) => carryCard(photo, { card, known }, { cv, readQr }));
   } catch (error) {
     throw error instanceof CantCarry || error instanceof WrongCard ? new UnusablePicture(error.message) : error;
   }

@@ -1,6 +1,6 @@
 /** Reading one test dab, from a file on disk. */
 import { type DabRequest, type DabResult, readDab } from '@/core/scale/read-dab';
-import { decodePhoto } from './decode';
+import { withPhoto } from './decode';
 import { loadOpenCv } from './opencv';
 import { readQr } from './read-qr';
 
@@ -11,7 +11,6 @@ export interface DabTask extends DabRequest {
 
 /** Throws UnusablePicture when the file can't be read as a photograph. */
 export async function readDabFile(task: DabTask): Promise<DabResult> {
-  const photo = await decodePhoto(task.file, null);
   const { cv } = await loadOpenCv();
-  return readDab(photo, task, { cv, readQr });
+  return withPhoto(task.file, null, (photo) => readDab(photo, task, { cv, readQr }));
 }

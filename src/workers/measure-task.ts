@@ -11,7 +11,7 @@ import { measureBands } from '@/core/scale/measure-bands';
 import { measureScale, type MeasureStage, type MeasureTools, type Target } from '@/core/scale/measure';
 import type { ScaleResult } from '@/core/scale/result';
 import { chipRows } from '@/core/sheet/exercise-layout';
-import { decodePhoto } from './decode';
+import { decodePhoto, withPhoto } from './decode';
 import { loadOpenCv } from './opencv';
 import { readQr } from './read-qr';
 
@@ -28,6 +28,8 @@ export interface MeasureScaleTask {
   /** What the exercise's paints predict: colours of the steps in reading order, and the pure colour's lightness where there is one. */
   readonly paints?: { readonly labs: readonly Triple[]; readonly pure: number | null };
   readonly card?: KnownCard;
+  /** Length on paper of the line that each corner piece calls 100 mm, where somebody measured it. */
+  readonly lineMm?: number;
   /** Photograph of the sheet blank, in the same light. */
   readonly flat?: string;
   readonly numbering: NumberingId;
@@ -46,8 +48,8 @@ function scaleTerms({ terms, paints }: MeasureScaleTask): ScaleTerms {
 export async function measured(photo: Photo, task: MeasureScaleTask, tools: MeasureTools): Promise<ScaleResult> {
   const { terms, expected, paints } = task;
   const target = task.target?.kind === 'marked' ? { kind: 'corners' as const, corners: task.target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })) } : task.target;
-  const known = task.card ? { card: task.card } : {};
-  if (terms.kind === 'bands') return measureBands(photo, { terms, expected, ...known }, tools);
+  const known = { ...(task.card && { card: task.card }), ...(task.lineMm !== undefined && { lineMm: task.lineMm }) };
+  if (terms.kind === 'bands') return measureBands(photo, { terms, expected, ...(target && { target }), ...known }, tools);
   const hue = task.hue ?? terms.kind !== 'scale';
   const flat = task.flat === undefined ? null : await decodePhoto(task.flat);
   return measureScale(
@@ -69,9 +71,8 @@ export async function measured(photo: Photo, task: MeasureScaleTask, tools: Meas
 /** Throws UnusablePicture when the file can't be read as a photograph; WrongCard, BadFlat and BadCorners on what was given beside it. */
 export async function measureScaleFile(task: MeasureScaleTask, onStage?: (stage: Stage) => void): Promise<ScaleResult> {
   onStage?.('opening the picture');
-  const photo = await decodePhoto(task.file, task.orientation);
   const { cv } = await loadOpenCv();
-  const result = await measured(photo, task, { cv, readQr, ...(onStage && { onStage }) });
+  const result = await withPhoto(task.file, task.orientation, (photo) => measured(photo, task, { cv, readQr, ...(onStage && { onStage }) }));
   // A draft from readings that would mislead would mislead too.
   return { ...result, findings: result.capture.accepted ? critiqueScale(result, scaleTerms(task), task.numbering) : [] };
 }

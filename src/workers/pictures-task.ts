@@ -2,8 +2,8 @@
 import sharp, { type Sharp } from 'sharp';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import type { ExerciseTerms } from '@/core/exercise/terms';
-import type { Orientation } from '@/core/raster/photo';
-import { decodePhoto, MAX_PIXELS } from './decode';
+import type { Orientation, Photo } from '@/core/raster/photo';
+import { withPhoto, MAX_PIXELS } from './decode';
 import { straighten, straightJpeg } from './straighten';
 
 export interface PicturesTask {
@@ -44,8 +44,11 @@ export function turned(image: Sharp, orientation: Orientation): Sharp {
   }
 }
 
-export async function makePictures(task: PicturesTask): Promise<Pictures> {
-  const photo = await decodePhoto(task.file, task.orientation);
+export function makePictures(task: PicturesTask): Promise<Pictures> {
+  return withPhoto(task.file, task.orientation, (photo) => picturesOf(photo, task));
+}
+
+async function picturesOf(photo: Photo, task: PicturesTask): Promise<Pictures> {
   // From the file and not from its codes: for looking, the profile is to be heeded.
   const seen = turned(sharp(task.file, { failOn: 'warning', limitInputPixels: MAX_PIXELS }), photo.orientation);
   const preview = await seen

@@ -4,7 +4,7 @@ import { sortSheets } from '@/core/capture/sort-sheets';
 import type { Point } from '@/core/capture/plane';
 import type { Photo } from '@/core/raster/photo';
 import type { SheetTag } from '@/core/sheet/qr';
-import { decodePhoto } from './decode';
+import { withPhoto } from './decode';
 import { loadOpenCv } from './opencv';
 import { turned } from './pictures-task';
 import { readQr } from './read-qr';
@@ -56,8 +56,11 @@ async function cutOut(photo: Photo, corners: readonly Point[]): Promise<Uint8Arr
 const smallOf = (image: Sharp): Promise<Buffer> => image.resize({ width: SMALL_PX, height: SMALL_PX, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer();
 
 /** Throws UnusablePicture when the file is no photograph. */
-export async function sortPicture({ file }: SortTask): Promise<SortedPicture> {
-  const photo = await decodePhoto(file);
+export function sortPicture({ file }: SortTask): Promise<SortedPicture> {
+  return withPhoto(file, null, sorted);
+}
+
+async function sorted(photo: Photo): Promise<SortedPicture> {
   const { cv } = await loadOpenCv();
   const { sheets, say } = await sortSheets(photo, { cv, readQr });
   const { data, width, height } = photo.stored;

@@ -40,7 +40,7 @@ export function defaultTerms<K extends ExerciseKind>(kind: K, medium: MediumId =
   const all: { [T in ExerciseKind]: () => TermsOf<T> } = {
     scale: () => scale,
     'monochrome-scale': () => ({ ...scale, kind: 'monochrome-scale', hue: 'burnt sienna', pureAt: 'own-value', materials: { ...USUAL_MATERIALS, paints: ['titanium-white', 'burnt-sienna', 'ivory-black'] } }),
-    bands: () => ({ ...scale, kind: 'bands', steps: 7, motif: 'glow', lamp: { x: 0.36, y: 0.34 }, silhouettes: 'drawn', nearest: 'last', brushMm: 6 }),
+    bands: () => ({ ...scale, kind: 'bands', steps: 7, motif: 'glow', lamp: { x: 0.36, y: 0.34 }, outlines: 'printed', silhouettes: 'drawn', nearest: 'last', brushMm: 6 }),
     'colours-on-scale': () => ({ ...scale, kind: 'colours-on-scale', chips: 9 }),
     notan: () => ({ kind: 'notan', ...picture, tones: 2, school: 'light-and-shadow' }),
     'five-value': () => ({ kind: 'five-value', ...picture, whiteSparing: true }),

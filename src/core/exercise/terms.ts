@@ -38,6 +38,8 @@ const bands = scaleExerciseSchema.extend({
   motif: z.enum(MOTIFS),
   /** Middle of the lamp (glow) or of the far opening (stairwell), as shares of the frame. */
   lamp: z.object({ x: z.number().min(0.05).max(0.95), y: z.number().min(0.05).max(0.95) }),
+  /** Whether the sheet has the bands' outlines, or they are drawn by hand in an empty frame. */
+  outlines: z.enum(['printed', 'own']).default('printed'),
   silhouettes: z.enum(['drawn', 'own']),
   /** Whether the nearest layer, in black, is painted first or last. */
   nearest: z.enum(['first', 'last']),

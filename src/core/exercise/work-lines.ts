@@ -1,11 +1,18 @@
 /** How to go about an exercise, as numbered lines for the printed handout and the phone. */
 import { BRUSH_MM } from '../planning/supplies';
 import { orderOfWork } from './order-of-work';
-import type { ExerciseTerms, PictureTerms } from './terms';
+import type { ExerciseTerms, Motif, PictureTerms } from './terms';
 
 const PHOTOGRAPH = 'When it is dry: photograph the whole sheet, flat, in even light, with no shine.';
 const STEP_BACK = 'Step back and squint every few minutes; take a grey snapshot, compare, go on.';
 const WASH = 'Wash the brush between values that lie far apart, wipe it between neighbours.';
+
+/** Bands that the sheet does not have: how to draw them so that they can be found again. */
+const OWN_BANDS: Record<Motif, string> = {
+  glow: 'Draw your own rings round the small cross, one inside the other, none narrower than your brush; all of them show somewhere.',
+  ranges: 'Draw your own ridges from side to side, each below the one before it, none nearer than your brush is wide.',
+  stairwell: 'Draw your own walls round the small cross, one inside the other, none narrower than your brush.',
+};
 
 const GROUND: Record<PictureTerms['judging']['ground'], readonly string[]> = {
   covered: ['Cover the ground: none of it shows when you are done.'],
@@ -46,9 +53,10 @@ function ownLines(terms: ExerciseTerms, labels: readonly string[], mixing: reado
       ];
     case 'bands':
       return [
-        `Mix the ${terms.steps} steps first${mixing ? `, in this order: ${mixing.join(', ')}` : ''}; each number is its band.`,
+        `Mix the ${terms.steps} steps first${mixing ? `, in this order: ${mixing.join(', ')}` : ''}${terms.outlines === 'own' ? '.' : '; each number is its band.'}`,
+        ...(terms.outlines === 'own' ? [OWN_BANDS[terms.motif]] : []),
         ...(terms.nearest === 'first' ? ['Paint the silhouettes first, in the darkest paint; the bands go up to them.'] : []),
-        'Paint the bands from the lightest to the darkest, flat, over the faint lines.',
+        terms.outlines === 'own' ? 'Paint the bands from the lightest to the darkest, flat, each up to the next.' : 'Paint the bands from the lightest to the darkest, flat, over the faint lines.',
         ...(terms.silhouettes === 'own' ? ['Draw your own silhouettes in front: big, simple, recognised by their outline.'] : []),
         ...(terms.nearest === 'last' ? ['Paint the silhouettes last, in the darkest paint, solid.'] : []),
         WASH,

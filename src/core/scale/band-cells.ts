@@ -1,17 +1,21 @@
 /**
- * The bands of a banded picture, read by the geometry they were printed with: each eroded by a little, so that a
- * wavering edge does no harm, and with what students put in front of it in black split off before it is averaged.
+ * The bands of a banded picture, read by the geometry they were printed with, or as plateaus where they were drawn by
+ * hand: each eroded by a little, so that a wavering edge does no harm, and with what students put in front of it in
+ * black split off before it is averaged.
  */
 import type { Calibration } from '../capture/calibrate';
-import type { BandPicture } from '../bands/band-picture';
-import type { Shape } from '../bands/shapes';
+import { BAND_FRAME, bandPicture } from '../bands/band-picture';
+import { type Rays, raysOf } from '../bands/rays';
+import type { Corner, Shape } from '../bands/shapes';
 import { ciede2000 } from '../colour/ciede2000';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
 import { gaussianBlur } from '../raster/blur';
+import type { TermsOf } from '../exercise/terms';
 import type { Photo } from '../raster/photo';
 import { type BoxMm } from '../sheet/paper';
 import { grown, patchwork, type Patchwork } from './patchwork';
+import { bandOfPlaces, findPlateaus, lightestNear, outlineOf, type Plateaus, softLightness } from './plateaus';
 import { barePlaces, type CellReading, deviation, medianLab, STREAK_BLUR_MM, trimmedMean } from './read-cell';
 
 const STEP_MM = 0.4;
@@ -19,9 +23,10 @@ const STEP_MM = 0.4;
 const INSET_MM = 1.2;
 const GROUND_DIFFERENCE = 4;
 const OVER_PAPER = 6;
-/** Darker than this much above the black end counts as a silhouette where a clearly lighter band is meant. */
+/** Darker than this much above the black end may be a silhouette. */
 const SILHOUETTE = 8;
-const CLEARLY_LIGHTER = 15;
+/** A band that is no lighter than this above the black end can't be told from what stands in front of it. */
+const CLEARLY_LIGHTER = 6;
 
 /** 1 where a place of the patchwork lies in the shape (mm in the frame), row by row with the even-odd rule. */
 function maskOf(p: Patchwork, frame: BoxMm, shape: Shape): Uint8Array {
@@ -46,11 +51,15 @@ function maskOf(p: Patchwork, frame: BoxMm, shape: Shape): Uint8Array {
   return mask;
 }
 
+/** The mask with a rim of `mm` round it. */
+function widened(mask: Uint8Array, p: Patchwork, mm: number): Uint8Array {
+  const { columns, rows, stepXMm } = p.samples;
+  return grown(mask, columns, rows, Math.max(1, Math.round(mm / stepXMm)));
+}
+
 /** The mask without a rim of `mm`. */
 function eroded(mask: Uint8Array, p: Patchwork, mm: number): Uint8Array {
-  const { columns, rows } = p.samples;
-  const outside = mask.map((v) => 1 - v);
-  const wide = grown(outside, columns, rows, Math.round(mm / STEP_MM));
+  const wide = widened(mask.map((v) => 1 - v), p, mm);
   return mask.map((v, i) => (v === 1 && wide[i] === 0 ? 1 : 0));
 }
 
@@ -68,13 +77,14 @@ function withoutTails(values: number[]): number[] {
   return values.sort((a, b) => a - b).slice(cut, values.length - cut);
 }
 
-function readPlaces(p: Patchwork, soft: Float32Array, all: readonly number[], ground: Triple): CellReading {
+/** `ground` is null where nothing is known of what is under the paint. */
+function readPlaces(p: Patchwork, soft: Float32Array, all: readonly number[], ground: Triple | null): CellReading {
   const centre = medianLab(p, all);
-  const apart = ciede2000(centre, ground) >= GROUND_DIFFERENCE;
+  const apart = ground !== null && ciede2000(centre, ground) >= GROUND_DIFFERENCE;
   const bareAt = apart ? barePlaces(p, all, ground, centre) : new Uint8Array(p.y.length);
   const painted = all.filter((i) => bareAt[i] === 0);
   const own = painted.length > 0 ? painted : all;
-  const limit = lightnessToLuminance(ground[0] + OVER_PAPER);
+  const limit = ground ? lightnessToLuminance(ground[0] + OVER_PAPER) : Infinity;
   return {
     lab: trimmedMean(p, own),
     spread: deviation(withoutTails(own.map((i) => luminanceToLightness(soft[i] as number)))),
@@ -90,26 +100,91 @@ export interface BandReadings {
   /** Lightest band first; null where so little of a band shows that it can't be read. */
   readonly bands: readonly (CellReading | null)[];
   readonly silhouette: CellReading | null;
+  /** How many bands can be told apart. */
+  readonly told: number;
 }
 
 /** Fewer places than this (1 cm²) make no band. */
-const LEAST_PLACES = 100 / (STEP_MM * STEP_MM);
+const LEAST_CM2 = 1;
+/** Boards are read more coarsely than sheets: so many places along the longer side at the most. */
+const MOST_SAMPLES = 480;
 
-/** `targets` are the bands' own, lightest first; `own` is whether silhouettes were left to the student. */
-export function readBands(photo: Photo, calibration: Calibration, frame: BoxMm, picture: BandPicture, targets: readonly number[], own: boolean): BandReadings {
-  const p = patchwork(photo, calibration, frame, STEP_MM);
-  const ground = calibration.profile.paper;
-  const soft = gaussianBlur(p.y, p.samples.columns, p.samples.rows, STREAK_BLUR_MM / STEP_MM);
+export interface BandsToRead {
+  readonly frame: BoxMm;
+  readonly terms: TermsOf<'bands'>;
+  /** The bands' own lightnesses, lightest first (L*). */
+  readonly targets: readonly number[];
+  /** Whether outlines, and what stands in front, lie where the sheet has them. */
+  readonly onSheet: boolean;
+  /** What is under the paint, L*a*b*; null where nothing is known of it. */
+  readonly ground: Triple | null;
+}
+
+function bandPatchwork(photo: Photo, calibration: Calibration, frame: BoxMm): Patchwork {
+  return patchwork(photo, calibration, frame, Math.max(STEP_MM, Math.max(frame.widthMm, frame.heightMm) / MOST_SAMPLES));
+}
+
+/** Reads each band, and what stands in front of them where the sheet has it; `found` is where hand-drawn ones lie, if that is known. */
+export function readBands(photo: Photo, calibration: Calibration, { frame, terms, targets, onSheet, ground }: BandsToRead, found?: DrawnByHand): BandReadings {
+  const p = bandPatchwork(photo, calibration, frame);
+  const { columns, rows, stepXMm: stepMm } = p.samples;
+  const soft = gaussianBlur(p.y, columns, rows, Math.max(0.5, STREAK_BLUR_MM / stepMm));
+  const picture = onSheet ? bandPicture(terms) : null;
+  const silhouette = picture?.silhouette ? maskOf(p, frame, picture.silhouette.shape) : null;
+  const byHand = !picture || terms.outlines === 'own';
+  const before = silhouette && widened(silhouette, p, INSET_MM);
+  const drawn = byHand ? (found ?? findDrawn(p, { frame, terms, targets }, before)) : null;
   const black = Math.min(...targets);
-  const dark = lightnessToLuminance(black + SILHOUETTE);
-  const bands = picture.bands.map((band, i) => {
-    let places = placesOf(eroded(maskOf(p, frame, band.shape), p, INSET_MM), p);
-    if (own && (targets[i] ?? 0) > black + CLEARLY_LIGHTER) {
-      const front = grown(Uint8Array.from(p.y, (y) => (y < dark ? 1 : 0)), p.samples.columns, p.samples.rows, 2);
-      places = places.filter((k) => front[k] === 0);
-    }
-    return places.length < LEAST_PLACES ? null : readPlaces(p, soft, places, ground);
+  /** Places without what a student put in front: darker than half way from the band to black. */
+  const unhidden = (places: number[]): number[] => {
+    const own = places.length > 0 ? medianLab(p, places)[0] : black;
+    if (own < black + CLEARLY_LIGHTER) return places;
+    const dark = lightnessToLuminance((own + black) / 2);
+    const front = grown(Uint8Array.from(p.y, (y) => (y < dark ? 1 : 0)), columns, rows, 2);
+    return places.filter((k) => front[k] === 0);
+  };
+  const read = (mask: Uint8Array, isBand: boolean): CellReading | null => {
+    const all = placesOf(eroded(mask, p, INSET_MM), p);
+    const places = isBand && !silhouette ? unhidden(all) : all;
+    return places.length * stepMm * stepMm < 100 * LEAST_CM2 ? null : readPlaces(p, soft, places, ground);
+  };
+  const bandOf = drawn && bandOfPlaces(p, frame, drawn.rays, drawn.plateaus);
+  const masks = bandOf ? targets.map((_, k) => bandOf.map((b, i) => (b === k + 1 && before?.[i] !== 1 ? 1 : 0))) : (picture?.bands ?? []).map((band) => maskOf(p, frame, band.shape));
+  return { bands: masks.map((mask) => read(mask, true)), silhouette: silhouette && read(silhouette, false), told: drawn?.plateaus.told ?? targets.length };
+}
+
+/** Hand-drawn bands are this much narrower than the brush at the most. */
+const NARROWER = 0.6;
+
+export interface DrawnByHand {
+  readonly rays: Rays;
+  readonly plateaus: Plateaus;
+}
+
+/** Bands that somebody drew, over a patchwork of their frame; `hidden` is 1 where the sheet's silhouette stands before them, null without one. */
+export function findDrawn(p: Patchwork, { frame, terms, targets }: Pick<BandsToRead, 'frame' | 'terms' | 'targets'>, hidden: Uint8Array | null): DrawnByHand {
+  const lightness = softLightness(p);
+  const set: Corner = [terms.lamp.x * frame.widthMm, terms.lamp.y * frame.heightMm];
+  const rays = raysOf(terms.motif, frame, terms.motif === 'ranges' ? set : lightestNear(p, lightness, frame, set));
+  // The brush is told for the sheet's frame; on a board all is as much larger.
+  const scale = Math.min(frame.widthMm / BAND_FRAME.widthMm, frame.heightMm / BAND_FRAME.heightMm);
+  const plateaus = findPlateaus(p, lightness, frame, rays, {
+    targets,
+    leastMm: NARROWER * terms.brushMm * scale,
+    hidden: hidden ?? new Uint8Array(p.y.length),
+    frontBelow: hidden ? -Infinity : Math.min(...targets) + SILHOUETTE,
   });
-  const front = picture.silhouette ? placesOf(eroded(maskOf(p, frame, picture.silhouette.shape), p, INSET_MM), p) : [];
-  return { bands, silhouette: front.length < LEAST_PLACES ? null : readPlaces(p, soft, front, ground) };
+  return { rays, plateaus };
+}
+
+/** Where hand-drawn bands lie in a photograph. */
+export function findDrawnIn(photo: Photo, calibration: Calibration, { frame, terms, targets, onSheet }: Omit<BandsToRead, 'ground'>): DrawnByHand {
+  const p = bandPatchwork(photo, calibration, frame);
+  const front = onSheet ? bandPicture(terms).silhouette : null;
+  return findDrawn(p, { frame, terms, targets }, front && widened(maskOf(p, frame, front.shape), p, INSET_MM));
+}
+
+/** Their outlines, lightest first, mm on the plane, to be filled by the even-odd rule. */
+export function drawnOutlines({ rays, plateaus }: DrawnByHand, frame: BoxMm): (readonly [number, number][])[][] {
+  return (plateaus.endsMm[0] ?? []).map((_, k) => outlineOf(rays, plateaus, k + 1).map((ring) => ring.map(([x, y]): [number, number] => [x + frame.xMm, y + frame.yMm])));
 }

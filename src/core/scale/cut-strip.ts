@@ -1,10 +1,10 @@
 /**
- * A painted strip without printed cells, cut into its steps: the best piecewise-constant fit along it by dynamic
- * programming (R. Bellman, "On the approximation of curves by line segments", 1961, with constants in place of lines).
- * Where cells of one width fit nearly as well, as on a worksheet, they are taken as such.
+ * A painted strip without printed cells, cut into its steps: the best piecewise-constant fit along it. Where cells of
+ * one width fit nearly as well, as on a worksheet, they are taken as such.
  */
 import { luminanceToLightness } from '../colour/lab';
 import type { Calibration } from '../capture/calibrate';
+import { piecewiseFits, scatterOf } from '../fitting/piecewise';
 import type { Photo } from '../raster/photo';
 import type { IndexedBoxMm } from '../sheet/layout';
 import { type BoxMm, boxMm } from '../sheet/paper';
@@ -46,43 +46,10 @@ function withoutGaps(profile: Float64Array, window: number): Float64Array {
   });
 }
 
-/** Sum of squared departures from the mean over [from, to), from running sums. */
-function scatterOf(profile: Float64Array): (from: number, to: number) => number {
-  const [sum, squares] = [new Float64Array(profile.length + 1), new Float64Array(profile.length + 1)];
-  profile.forEach((v, i) => {
-    sum[i + 1] = (sum[i] as number) + v;
-    squares[i + 1] = (squares[i] as number) + v * v;
-  });
-  return (from, to) => {
-    const s = (sum[to] as number) - (sum[from] as number);
-    return (squares[to] as number) - (squares[from] as number) - (s * s) / (to - from);
-  };
-}
-
 /** Where the steps begin, and the end: `steps + 1` places. Exported for its tests. */
 export function bestCuts(profile: Float64Array, steps: number): number[] {
-  const n = profile.length;
-  const even = n / steps;
-  const [least, most] = [Math.max(1, Math.floor(NARROWEST * even)), Math.ceil(WIDEST * even)];
-  const scatter = scatterOf(profile);
-  const best = Array.from({ length: steps + 1 }, () => new Float64Array(n + 1).fill(Infinity));
-  const from = Array.from({ length: steps + 1 }, () => new Int32Array(n + 1));
-  (best[0] as Float64Array)[0] = 0;
-  for (let k = 1; k <= steps; k++)
-    for (let to = k * least; to <= n; to++)
-      for (let start = Math.max(0, to - most); start <= to - least; start++) {
-        const cost = ((best[k - 1] as Float64Array)[start] as number) + scatter(start, to);
-        if (cost < ((best[k] as Float64Array)[to] as number)) {
-          (best[k] as Float64Array)[to] = cost;
-          (from[k] as Int32Array)[to] = start;
-        }
-      }
-  const cuts = [n];
-  for (let k = steps, to = n; k > 0; k--) {
-    to = (from[k] as Int32Array)[to] as number;
-    cuts.unshift(to);
-  }
-  return cuts;
+  const even = profile.length / steps;
+  return piecewiseFits(profile, steps, Math.max(1, Math.floor(NARROWEST * even)), Math.ceil(WIDEST * even)).cuts(steps);
 }
 
 export interface CutStrip {

@@ -1,18 +1,23 @@
-/** Measures a banded picture: each band is a step, read where the print says it lies. */
-import { surenessOf } from '../capture/calibrate';
+/** Measures a banded picture: each band is a step, read where the print says it lies, or found where it was drawn by hand. */
+import { type Calibration, surenessOf } from '../capture/calibrate';
 import { photoBox } from '../capture/check-photo';
-import { GATE, issue, refuses } from '../capture/gate';
+import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
+import { anchored } from '../capture/open-corners';
 import { type Expected, type KnownCard, openSheet } from '../capture/open-sheet';
-import { bandPicture } from '../bands/band-picture';
+import { lightnessToLuminance } from '../colour/lab';
+import type { Ends } from '../exercise/scale';
 import type { TermsOf } from '../exercise/terms';
 import type { Photo } from '../raster/photo';
+import type { BoxMm } from '../sheet/paper';
 import { pictureLayout } from '../sheet/picture-layout';
 import { backgroundSpread } from './background-spread';
-import { readBands } from './band-cells';
+import { type BandReadings, findDrawnIn, readBands } from './band-cells';
 import { CALIBRATED, cornersOf, outsideIssues } from './capture-facts';
 import { compareScale, nothingRead, type ReadStep } from './compare';
 import { LIMITS, targetsFor } from './flags';
-import type { MeasureTools } from './measure';
+import type { MeasureTools, Target } from './measure';
+import { clippedSteps, type FreeTarget, type OpenedFree, openFree } from './open-free';
+import { patchwork } from './patchwork';
 import type { CellReading } from './read-cell';
 import type { Capture, ScaleResult } from './result';
 import { shineStrength } from './shine';
@@ -20,11 +25,30 @@ import { shineStrength } from './shine';
 export interface BandsRequest {
   readonly terms: TermsOf<'bands'>;
   readonly expected: Expected;
+  /** A worksheet unless said. */
+  readonly target?: Target;
   readonly card?: KnownCard;
+  /** Length on paper of the line that each corner piece calls 100 mm, where somebody measured it. */
+  readonly lineMm?: number;
 }
 
-export async function measureBands(photo: Photo, { terms, expected, card }: BandsRequest, tools: MeasureTools): Promise<ScaleResult> {
-  tools.onStage?.('finding the sheet');
+/** The bands' own lightnesses, lightest first. */
+export function lightestFirst(terms: TermsOf<'bands'>): readonly number[] {
+  const inOrder = targetsFor(terms, []);
+  return terms.order === 'light-first' ? inOrder : [...inOrder].reverse();
+}
+
+const inReadingOrder = <T>(terms: TermsOf<'bands'>, bands: readonly T[]): readonly T[] => (terms.order === 'light-first' ? bands : [...bands].reverse());
+
+/** Why the bands can't be read, if they can't: fewer than half of those wanted can be told apart, or one hardly shows. */
+function unreadable({ bands, told }: BandReadings, code: 'wrong_sheet' | 'no_target', box: CaptureIssue['box']): CaptureIssue[] {
+  if (told < bands.length / 2)
+    return [issue(code, told, `Only ${told} of the ${bands.length} bands can be told apart: photograph the picture when its bands are painted, each a little darker than the one before.`, box)];
+  const hidden = bands.flatMap((b, i) => (b ? [] : [i + 1]));
+  return hidden.length === 0 ? [] : [issue(code, hidden.length, `So little shows of band ${hidden.join(', ')} that it can’t be read: leave more of it free of what stands in front.`, box)];
+}
+
+async function measureSheet(photo: Photo, { terms, expected, card }: BandsRequest, tools: MeasureTools): Promise<ScaleResult> {
   const opened = await openSheet(
     photo,
     {
@@ -44,14 +68,11 @@ export async function measureBands(photo: Photo, { terms, expected, card }: Band
   tools.onStage?.('reading the steps');
   const frame = layout.cells[0];
   if (!frame) throw new Error('The sheet of bands has no frame.');
-  const inOrder = targetsFor(terms, []);
-  const lightFirst = terms.order === 'light-first';
-  const targets = lightFirst ? inOrder : [...inOrder].reverse();
-  const { bands, silhouette } = readBands(photo, calibration, frame, bandPicture(terms), targets, terms.silhouettes === 'own');
-  const hidden = bands.flatMap((b, i) => (b ? [] : [i + 1]));
-  if (hidden.length > 0)
-    return nothingRead({ ...base, issues: [...issues, issue('wrong_sheet', hidden.length, `So little shows of band ${hidden.join(', ')} that it can’t be read: leave more of it free of what stands in front.`, photoBox(opened.located.plane, frame))] });
-  const readings = (lightFirst ? bands : [...bands].reverse()) as CellReading[];
+  const targets = lightestFirst(terms);
+  const found = readBands(photo, calibration, { frame, terms, targets, onSheet: true, ground: calibration.profile.paper });
+  const missing = unreadable(found, 'wrong_sheet', photoBox(opened.located.plane, frame));
+  if (missing.length > 0) return nothingRead({ ...base, issues: [...issues, ...missing] });
+  const readings = inReadingOrder(terms, found.bands) as CellReading[];
   const shine = Math.max(...readings.map(shineStrength));
   if (shine > GATE.glare.limit && !issues.some((i) => i.code === 'clipped'))
     issues.push(issue('glare', shine, 'Shine lies on the picture: turn the sheet away from the lamp until it leaves the paint.', photoBox(opened.located.plane, frame)));
@@ -60,9 +81,60 @@ export async function measureBands(photo: Photo, { terms, expected, card }: Band
   const read = readings.map((reading): ReadStep => ({ reading, sureness: surenessOf(calibration, reading.lab[0]), grain: grain(reading.lab[0]) }));
   issues.push(...outsideIssues(read));
   const result = compareScale(terms, read, { ...base, colour: 'assumed', accepted: !refuses(issues), issues });
+  const { silhouette } = found;
   if (!silhouette) return result;
   const spread = Math.sqrt(Math.max(0, silhouette.spread ** 2 - grain(silhouette.lab[0]) ** 2));
   const bare = silhouette.bareGround ?? 0;
   const solid = spread <= LIMITS.streaky && bare <= LIMITS.bareGround && silhouette.lab[0] <= Math.min(...targets) + LIMITS.weakBlack;
   return { ...result, silhouette: { lightness: silhouette.lab[0], spread, bareGround: silhouette.bareGround, solid } };
+}
+
+/** Between which shares of the frame's luminances, sorted, the ends are looked for before bands are known. */
+const OUTER = 0.03;
+
+/** A frame of which only order and gaps are known, its lightest and darkest parts placed at the ends. */
+export function roughlyAnchored(photo: Photo, calibration: Calibration, box: BoxMm, ends: Ends): Calibration {
+  const y = patchwork(photo, calibration, box, Math.max(box.widthMm, box.heightMm) / 120).y.filter((v) => !Number.isNaN(v)).sort();
+  const at = (share: number) => y[Math.floor(share * (y.length - 1))] ?? 0;
+  return anchored(calibration, { light: at(1 - OUTER), dark: at(OUTER) }, { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) });
+}
+
+/** The bands placed between the ends, from a frame of which only order and gaps are known. */
+function readRelative(photo: Photo, { calibration, box }: Extract<OpenedFree, { kind: 'open' }>, terms: TermsOf<'bands'>, targets: readonly number[]): BandReadings {
+  const wanted = { light: lightnessToLuminance(terms.ends.light), dark: lightnessToLuminance(terms.ends.dark) };
+  const bands = { frame: box, terms, targets, onSheet: false, ground: null };
+  const rough = roughlyAnchored(photo, calibration, box, terms.ends);
+  const drawn = findDrawnIn(photo, rough, bands);
+  const first = readBands(photo, rough, bands, drawn);
+  const read = first.bands.flatMap((b) => (b ? [lightnessToLuminance(b.lab[0])] : []));
+  if (read.length < 2 || !rough.anchor) return first;
+  const back = (v: number) => v / (rough.anchor?.gain ?? 1) + (rough.anchor?.offset ?? 0);
+  return readBands(photo, anchored(calibration, { light: back(Math.max(...read)), dark: back(Math.min(...read)) }, wanted), bands, drawn);
+}
+
+/** Bands that somebody drew without a sheet. */
+function measureFree(photo: Photo, request: BandsRequest, target: FreeTarget, tools: MeasureTools): ScaleResult {
+  const { terms, card, lineMm } = request;
+  const opened = openFree(photo, target, { ...(card && { card }), ...(lineMm !== undefined && { lineMm }) }, tools.cv);
+  if (opened.kind === 'refused') return nothingRead({ ...opened.base, issues: opened.issues });
+  tools.onStage?.('reading the steps');
+  const { base, relative, sureness, grain } = opened;
+  const targets = lightestFirst(terms);
+  const found = relative
+    ? readRelative(photo, opened, terms, targets)
+    : readBands(photo, opened.calibration, { frame: opened.box, terms, targets, onSheet: false, ground: null });
+  const missing = unreadable(found, 'no_target', { x: 0, y: 0, width: 1, height: 1 });
+  if (missing.length > 0) return nothingRead({ ...base, issues: [...opened.issues, ...missing] });
+  const readings = inReadingOrder(terms, found.bands) as CellReading[];
+  const read = readings.map((reading): ReadStep => ({ reading, sureness: sureness(reading.lab[0]), grain: grain(reading.lab[0]) }));
+  const issues = [...opened.issues, ...(relative ? clippedSteps(readings) : outsideIssues(read))];
+  tools.onStage?.('comparing');
+  return compareScale(terms, read, { ...base, accepted: !refuses(issues), issues });
+}
+
+export async function measureBands(photo: Photo, request: BandsRequest, tools: MeasureTools): Promise<ScaleResult> {
+  tools.onStage?.('finding the sheet');
+  const target = request.target ?? { kind: 'sheet' };
+  if (target.kind === 'sheet' || target.kind === 'unsaid') return measureSheet(photo, request, tools);
+  return measureFree(photo, request, target, tools);
 }

@@ -1,11 +1,7 @@
 /** Measures a painted value scale in a photograph, from pixels to flags: on its worksheet, on a board, between corners, scanned. */
 import { surenessOf } from '../capture/calibrate';
-import { explainSoftness } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
-import { openBoard } from '../capture/open-board';
-import { LEAST_SIDE, openMarked, RELATIVE_HALF_WIDTH } from '../capture/open-corners';
 import { type Expected, type KnownCard, openSheet, type SheetTools } from '../capture/open-sheet';
-import type { Point } from '../capture/plane';
 import { seekMarkers } from '../capture/seek-markers';
 import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
@@ -17,19 +13,16 @@ import { backgroundSpread } from './background-spread';
 import { CALIBRATED, cornersOf, outsideIssues } from './capture-facts';
 import { compareScale, nothingRead, type ReadStep } from './compare';
 import type { ScaleTerms } from './flags';
-import type { CellReading } from './read-cell';
+import { clippedSteps, type FreeTarget, openFree } from './open-free';
 import { readChips } from './read-chips';
-import { readRelativeStrip, readStrip, type StripReading } from './read-strip';
+import { readRelativeStrip, readStrip } from './read-strip';
 import type { Capture, ScaleResult } from './result';
 import { gapsMissing, glareIssues, readCells } from './sheet-cells';
 
 /** What the person says is in the picture. */
 export type Target =
   | { readonly kind: 'sheet' }
-  | { readonly kind: 'brackets'; readonly depthMm: number }
-  /** Photo pixels, in the order top-left, top-right, bottom-right, bottom-left of the strip. */
-  | { readonly kind: 'corners'; readonly corners: readonly Point[] }
-  | { readonly kind: 'scan' }
+  | FreeTarget
   /** Markers are looked for; where there are none the whole picture is the strip. */
   | { readonly kind: 'unsaid' };
 
@@ -45,6 +38,8 @@ export interface ScaleRequest {
   /** Colours that the paints of the exercise predict for its steps, in reading order, L*a*b*. */
   readonly paints?: readonly Triple[];
   readonly card?: KnownCard;
+  /** Length on paper of the line that each corner piece calls 100 mm, where somebody measured it. */
+  readonly lineMm?: number;
   readonly flat?: Photo;
 }
 
@@ -103,60 +98,19 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
   return layout.chips.length === 0 ? result : { ...result, chips: readChips(photo, calibration, layout, readings.map((r) => r.lab[0])) };
 }
 
-function measureBoard(photo: Photo, request: ScaleRequest, depthMm: number, tools: MeasureTools): ScaleResult {
-  const { terms } = request;
-  const opened = openBoard(photo, { depthMm, ...(request.card && { card: request.card }) }, tools.cv);
-  const { board } = opened;
-  const base = {
-    ...CALIBRATED,
-    target: board ? ('brackets' as const) : null,
-    whiteBasis: request.card?.basis ?? 'nominal',
-    sizeMm: board && { width: board.widthMm, height: board.heightMm, assumed: true },
-    corners: board && cornersOf(board.plane, board.widthMm, board.heightMm),
-  } satisfies Partial<Capture>;
-  if (opened.kind === 'refused') return nothingRead({ ...base, issues: opened.issues });
+/** A strip that somebody painted without a sheet. */
+function measureStrip(photo: Photo, { terms, card, lineMm }: ScaleRequest, target: FreeTarget, tools: MeasureTools): ScaleResult {
+  const opened = openFree(photo, target, { ...(card && { card }), ...(lineMm !== undefined && { lineMm }) }, tools.cv);
+  if (opened.kind === 'refused') return nothingRead({ ...opened.base, issues: opened.issues });
   tools.onStage?.('reading the steps');
-  const { calibration, issues } = opened;
-  const strip = readStrip(photo, calibration, { xMm: 0, yMm: 0, widthMm: opened.board.widthMm, heightMm: opened.board.heightMm }, terms.steps, terms.order);
-  const grain = backgroundSpread(photo, calibration);
-  const read = strip.readings.map((reading): ReadStep => ({ reading, sureness: surenessOf(calibration, reading.lab[0]), grain: grain(reading.lab[0]) }));
-  const all = [...issues, ...strip.issues, ...outsideIssues(read)];
-  return compareScale(terms, read, { ...base, corners: cornersOf(calibration.plane, opened.board.widthMm, opened.board.heightMm), accepted: !refuses(all), issues: all });
+  const { base, relative, sureness, grain } = opened;
+  const strip = relative ? readRelativeStrip(photo, opened, terms.steps, terms.order, terms.ends) : readStrip(photo, opened.calibration, opened.box, terms.steps, terms.order);
+  if (relative && strip.issues.length > 0) return nothingRead({ ...base, target: target.kind === 'scan' ? null : base.target, issues: strip.issues });
+  const read = strip.readings.map((reading): ReadStep => ({ reading, sureness: sureness(reading.lab[0]), grain: grain(reading.lab[0]) }));
+  const issues = [...opened.issues, ...strip.issues, ...(relative ? clippedSteps(strip.readings) : outsideIssues(read))];
+  return compareScale(terms, read, { ...base, accepted: !refuses(issues), issues });
 }
 
-/** Of what the camera itself does to a flat tone nothing is known without printed greys: a usual value. */
-const USUAL_GRAIN = 0.6;
-
-function clippedSteps(readings: readonly CellReading[]): CaptureIssue[] {
-  const lost = readings.flatMap((r, i) => (r.clipped > 0.2 ? [i + 1] : []));
-  return lost.length === 0 ? [] : [issue('clipped', lost.length / readings.length, `Step ${lost.join(', ')} is so bright that it is lost: tap on it to darken the picture, and take it once more.`)];
-}
-
-function measureMarked(photo: Photo, request: ScaleRequest, corners: readonly Point[], scan: boolean): ScaleResult {
-  const { terms } = request;
-  const soft = explainSoftness(photo);
-  const base = {
-    ...CALIBRATED,
-    target: scan ? ('scan' as const) : ('corners' as const),
-    mode: 'relative' as const,
-    whiteBasis: 'ends' as const,
-    colour: null,
-    corners: corners.map((c) => ({ x: c.x / photo.width, y: c.y / photo.height })),
-  };
-  if (soft.length > 0) return nothingRead({ ...base, target: scan ? null : 'corners', issues: soft });
-  // Nobody marked a scan: one too small to be a strip is a picture without one, not somebody's mistake.
-  if (scan && Math.min(photo.width, photo.height) < LEAST_SIDE)
-    return nothingRead({ ...base, target: null, issues: [issue('no_target', 0, 'No worksheet was found, and the picture is too small for a scanned strip: photograph the sheet with all four black corner squares.')] });
-  const opened = openMarked(photo, corners, scan);
-  const strip: StripReading = readRelativeStrip(photo, opened, terms.steps, terms.order, terms.ends);
-  if (strip.issues.length > 0) return nothingRead({ ...base, target: scan ? null : 'corners', issues: strip.issues });
-  const half = RELATIVE_HALF_WIDTH[opened.paper];
-  const read = strip.readings.map((reading): ReadStep => ({ reading, sureness: { whole: half, own: half, extrapolated: false }, grain: USUAL_GRAIN }));
-  const issues = clippedSteps(strip.readings);
-  return compareScale(terms, read, { ...base, paper: opened.paper, accepted: !refuses(issues), issues });
-}
-
-const whole = ({ width, height }: Photo): Point[] => [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }];
 const SHEET_IDS: readonly number[] = Object.values(PAPERS).flatMap((p) => [...p.markerIds]);
 
 /** What is in a picture of which nothing was said. */
@@ -178,13 +132,10 @@ export async function measureScale(photo: Photo, request: ScaleRequest, tools: M
   switch (target.kind) {
     case 'sheet':
       return measureSheet(photo, request, tools);
-    case 'brackets':
-      return measureBoard(photo, request, target.depthMm, tools);
-    case 'corners':
-      return measureMarked(photo, request, target.corners, false);
-    case 'scan':
     case 'unsaid':
-      return measureMarked(photo, request, whole(photo), true);
+      return measureStrip(photo, request, { kind: 'scan' }, tools);
+    default:
+      return measureStrip(photo, request, target, tools);
   }
 }
 

@@ -1,7 +1,7 @@
 /** Reads the steps of a painted strip that has no sheet: on a board with corner pieces, between dragged corners, or scanned. */
 import type { Calibration } from '../capture/calibrate';
 import { type CaptureIssue, issue } from '../capture/gate';
-import { anchored, type OpenedMarked } from '../capture/open-corners';
+import { anchored } from '../capture/open-corners';
 import { lightnessToLuminance } from '../colour/lab';
 import type { Ends, ReadingOrder } from '../exercise/scale';
 import type { Photo } from '../raster/photo';
@@ -56,7 +56,7 @@ export function readStrip(photo: Photo, calibration: Calibration, box: BoxMm, st
 }
 
 /** A strip of which only order and gaps are known: its lightest and darkest step are placed at the ends. */
-export function readRelativeStrip(photo: Photo, opened: OpenedMarked, steps: number, order: ReadingOrder, ends: Ends): StripReading {
+export function readRelativeStrip(photo: Photo, opened: { readonly calibration: Calibration; readonly box: BoxMm }, steps: number, order: ReadingOrder, ends: Ends): StripReading {
   const cut = cutStrip(photo, opened.calibration, opened.box, steps);
   const plain = read(photo, opened.calibration, cut.cells);
   const issues = looksLikeNoStrip(cut.leftOver, plain, steps);

@@ -12,7 +12,7 @@ import { paintFor } from '../planning/quantities';
 import { drawScaleSheet, type Mark, type SheetDrawing, text } from './drawing';
 import { exerciseLayout } from './exercise-layout';
 import { PAPERS } from './paper';
-import { drawBandSheet, drawPictureSheet } from './picture-drawing';
+import { drawBandSheet, drawOwnBandSheet, drawPictureSheet } from './picture-drawing';
 
 export interface ExerciseWords {
   readonly title: string;
@@ -49,8 +49,14 @@ export function drawExerciseSheet(terms: ExerciseTerms, words: ExerciseWords): S
   const steps = isStepped(terms) ? terms.steps : layout.cells.length;
   const heading = { title, subtitle, name, tag: { kind: terms.kind, steps, paper: terms.paper, exercise, student } };
   if (terms.kind === 'bands') {
+    const picture = bandPicture(terms);
+    if (terms.outlines === 'own') {
+      const { widthMm, heightMm } = picture.frame;
+      const light = terms.motif === 'ranges' ? null : ([terms.lamp.x * widthMm, terms.lamp.y * heightMm] as const);
+      return drawOwnBandSheet(layout, { light, silhouette: picture.silhouette?.shape ?? null }, heading);
+    }
     const lightFirst = terms.order === 'light-first' ? labels : [...labels].reverse();
-    return drawBandSheet(layout, bandPicture(terms), lightFirst, heading);
+    return drawBandSheet(layout, picture, lightFirst, heading);
   }
   return drawPictureSheet(layout, { ...heading, captions: terms.kind === 'quick-studies' ? terms.goals : [], blackFrame: isPicture(terms) && terms.judging.blackFrame });
 }

@@ -1,5 +1,6 @@
 /** Sheets of kinds that are painted as a picture: one frame, a set of small ones, or a banded picture to fill. */
 import type { BandPicture } from '../bands/band-picture';
+import type { Corner, Shape } from '../bands/shapes';
 import { type Heading, frameMarks, type Mark, OUTLINE_CODE, OUTLINE_MM, type SheetDrawing, text } from './drawing';
 import { grow } from './paper';
 import type { PictureLayout } from './picture-layout';
@@ -25,6 +26,35 @@ export function drawPictureSheet(layout: PictureLayout, words: PictureWords): Sh
     return caption ? [text(`${i + 1}. ${caption}`, cell.xMm + inset, cell.yMm + inset + 3, 3, { code: NUMBER_CODE, wrapMm: cell.widthMm - 2 * inset })] : [];
   });
   return { widthMm: layout.widthMm, heightMm: layout.heightMm, title: words.title, marks: [...frameMarks(layout, words), ...frames, ...captions] };
+}
+
+/** Half the length of the strokes that mark where the light sits, mm. */
+const LIGHT_MM = 2.5;
+
+export interface OwnBands {
+  /** Middle of the light, mm in the frame; null where there is none. */
+  readonly light: Corner | null;
+  /** What stands in front, already drawn; null where that is left to the student too. */
+  readonly silhouette: Shape | null;
+}
+
+/** The marks of a sheet whose bands are drawn by hand: an empty frame, where the light sits, and what stands in front. */
+export function drawOwnBandSheet(layout: PictureLayout, { light, silhouette }: OwnBands, words: Heading): SheetDrawing {
+  const frame = layout.cells[0];
+  if (!frame) throw new RangeError('A banded picture needs a frame.');
+  const faint = (rings: readonly (readonly (readonly [number, number])[])[]): Mark => ({
+    kind: 'path',
+    rings: rings.map((ring) => ring.map(([x, y]) => [frame.xMm + x, frame.yMm + y] as const)),
+    code: OUTLINE_CODE,
+    lineMm: OUTLINE_MM,
+  });
+  const stroke = ([x, y]: Corner, dx: number, dy: number) => [[x - dx, y - dy], [x + dx, y + dy], [x - dx, y - dy]] as const;
+  return {
+    widthMm: layout.widthMm,
+    heightMm: layout.heightMm,
+    title: words.title,
+    marks: [...frameMarks(layout, words), ...(light ? [faint([stroke(light, LIGHT_MM, 0), stroke(light, 0, LIGHT_MM)])] : []), ...(silhouette ? [faint(silhouette.flat())] : [])],
+  };
 }
 
 /** The marks of a sheet with a banded picture. `labels` name the bands, lightest first. */

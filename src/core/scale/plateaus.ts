@@ -1,0 +1,330 @@
+/**
+ * Bands that somebody drew by hand, found as plateaus of lightness along rays: first how light they are, told by the
+ * rays that cross all of them; then, with those, where each begins on every ray (a shortest path through the plateaus,
+ * A. Viterbi, IEEE Trans. Inf. Theory 13, 1967).
+ */
+import type { Rays } from '../bands/rays';
+import type { Corner } from '../bands/shapes';
+import { luminanceToLightness } from '../colour/lab';
+import { median } from '../fitting/median';
+import { piecewiseFits } from '../fitting/piecewise';
+import { gaussianBlur } from '../raster/blur';
+import type { BoxMm } from '../sheet/paper';
+import type { Patchwork } from './patchwork';
+
+/** Places along a ray, mm. */
+const ALONG_MM = 0.75;
+const SOFT_MM = 0.5;
+
+export interface HandDrawn {
+  /** How many bands there are, and how light each is meant to be, lightest first (L*). */
+  readonly targets: readonly number[];
+  /** No band is narrower, mm. */
+  readonly leastMm: number;
+  /** 1 where something stands in front of the bands. */
+  readonly hidden: Uint8Array;
+  /** Darker than this (L*) may be something painted in front of any band; -Infinity where nothing is. */
+  readonly frontBelow: number;
+}
+
+export interface Plateaus {
+  /** Where each band ends on each ray, mm from where the ray begins; lightest band first, never falling. */
+  readonly endsMm: readonly (readonly number[])[];
+  /** How many of the bands can be told apart. */
+  readonly told: number;
+}
+
+/** Index of the place of the patchwork that holds a place of the frame. */
+function placeIn(p: Patchwork, frame: BoxMm, [x, y]: Corner): number {
+  const { columns, rows, stepXMm, stepYMm, xMm, yMm } = p.samples;
+  const c = Math.min(columns - 1, Math.max(0, Math.floor((x + frame.xMm - xMm) / stepXMm)));
+  const r = Math.min(rows - 1, Math.max(0, Math.floor((y + frame.yMm - yMm) / stepYMm)));
+  return r * columns + c;
+}
+
+export function softLightness(p: Patchwork): Float32Array {
+  const { columns, rows, stepXMm } = p.samples;
+  const filled = p.y.map((y) => (Number.isNaN(y) ? 0 : y));
+  return gaussianBlur(filled, columns, rows, SOFT_MM / stepXMm).map((y) => luminanceToLightness(y));
+}
+
+/** As bright as the brightest twentieth of what lies about it, less this, belongs to the lamp (L*). */
+const ABOUT_AS_LIGHT = 5;
+
+/** The middle of the lightest patch near a place (mean shift with a flat kernel). Returns the place itself where all is alike. */
+export function lightestNear(p: Patchwork, lightness: Float32Array, frame: BoxMm, start: Corner): Corner {
+  const { columns, rows, stepXMm, stepYMm, xMm, yMm } = p.samples;
+  const longest = Math.hypot(frame.widthMm, frame.heightMm);
+  let centre = start;
+  for (const share of [0.2, 0.14, 0.1, 0.1, 0.1]) {
+    const reach = share * longest;
+    const near: { x: number; y: number; l: number }[] = [];
+    for (let r = 0; r < rows; r += 2)
+      for (let c = 0; c < columns; c += 2) {
+        const [x, y] = [xMm + (c + 0.5) * stepXMm - frame.xMm, yMm + (r + 0.5) * stepYMm - frame.yMm];
+        if (Math.hypot(x - centre[0], y - centre[1]) < reach) near.push({ x, y, l: lightness[r * columns + c] as number });
+      }
+    if (near.length === 0) return start;
+    const sorted = near.map((n) => n.l).sort((a, b) => a - b);
+    const limit = (sorted[Math.floor(0.95 * sorted.length)] as number) - ABOUT_AS_LIGHT;
+    const light = near.filter((n) => n.l >= limit);
+    centre = [light.reduce((s, n) => s + n.x, 0) / light.length, light.reduce((s, n) => s + n.y, 0) / light.length];
+  }
+  return centre;
+}
+
+interface Ray {
+  /** L* at each place along it. */
+  readonly lightness: Float64Array;
+  /** 1 where nothing is known of the band. */
+  readonly blind: Uint8Array;
+}
+
+/** At the frame's edge paper shows where a hand wavered. */
+const RIM_MM = 1.8;
+
+/** What is dark with something lighter behind it stands in front; at the end of a ray it may be the last band. */
+function raysOver(p: Patchwork, lightness: Float32Array, frame: BoxMm, rays: Rays, { hidden, frontBelow }: HandDrawn): Ray[] {
+  return Array.from({ length: rays.count }, (_, k) => {
+    const n = Math.max(1, Math.floor((rays.lengthMm(k) - RIM_MM) / ALONG_MM));
+    const places = Array.from({ length: n }, (_, t) => placeIn(p, frame, rays.at(k, (t + 0.5) * ALONG_MM)));
+    const along = Float64Array.from(places, (i) => lightness[i] as number);
+    const blind = Uint8Array.from(places, (i) => hidden[i] as number);
+    let lightest = -Infinity;
+    for (let t = n - 1; t >= 0; t--) {
+      if ((along[t] as number) < frontBelow && lightest > frontBelow + ABOUT_AS_LIGHT) blind[t] = 1;
+      else if (blind[t] === 0) lightest = Math.max(lightest, along[t] as number);
+    }
+    return { lightness: along, blind };
+  });
+}
+
+/** One place off by more than this (L*) tells no more than by this: a line, a hair, a scratch. */
+const MOST_OFF = 15;
+/** What a place costs that something in front may hide. */
+const IN_FRONT = 9;
+/** What it costs to leave a plateau out: where the frame cuts it off on one side. */
+const LEFT_OUT = 60;
+
+interface Path {
+  /** Where each plateau ends, places along the ray: one number a plateau, never falling. */
+  readonly ends: number[];
+  /** What the plateaus leave unsaid of the ray, L*². */
+  readonly cost: number;
+}
+
+interface Ways {
+  /** Lightnesses of the plateaus in their order, L*. */
+  readonly levels: readonly number[];
+  /** On each that it enters, a way stays for so many places, unless the frame's edge cuts it short. */
+  readonly least: number;
+  readonly frontBelow: number;
+}
+
+/** What the places of a ray up to each cost on a plateau, L*². */
+function costs({ lightness, blind }: Ray, level: number, frontBelow: number): Float64Array {
+  const sum = new Float64Array(lightness.length + 1);
+  lightness.forEach((l, t) => {
+    const off = blind[t] === 1 ? 0 : Math.min(MOST_OFF, Math.abs(l - level)) ** 2;
+    sum[t + 1] = (sum[t] as number) + (l < frontBelow ? Math.min(off, IN_FRONT) : off);
+  });
+  return sum;
+}
+
+/** The way through the plateaus, in their order, that fits a ray best. */
+function pathAlong(ray: Ray, { levels, least, frontBelow }: Ways): Path {
+  const [n, m] = [ray.lightness.length, levels.length];
+  const sums = levels.map((level, k) => costs(ray, level, k < m - 1 ? frontBelow : -Infinity));
+  const table = () => levels.map(() => new Float64Array(n + 1).fill(Infinity));
+  // Of each plateau and place: the best way that leaves it there, the best that enters it there, and where those came from.
+  const [left, entered, cameAt, cameFrom] = [table(), table(), table(), table()];
+  const cheapest = new Float64Array(m).fill(Infinity);
+  const cheapestAt = new Float64Array(m);
+  for (let t = 0; t <= n; t++) {
+    for (let k = 0; k < m && t >= least; k++) {
+      const entry = (entered[k]?.[t - least] as number) - (sums[k]?.[t - least] as number);
+      if (entry < (cheapest[k] as number)) [cheapest[k], cheapestAt[k]] = [entry, t - least];
+      (left[k] as Float64Array)[t] = (sums[k]?.[t] as number) + (cheapest[k] as number);
+      (cameAt[k] as Float64Array)[t] = cheapestAt[k] as number;
+    }
+    if (t === 0) (entered[0] as Float64Array)[0] = 0;
+    for (let k = 1; k < m; k++)
+      for (let j = 0; j < k; j++) {
+        const cost = (left[j]?.[t] as number) + LEFT_OUT * (k - j - 1);
+        if (cost < (entered[k]?.[t] as number)) [(entered[k] as Float64Array)[t], (cameFrom[k] as Float64Array)[t]] = [cost, j];
+      }
+  }
+  let best = { cost: Infinity, k: 0, start: 0 };
+  for (let k = 0; k < m; k++)
+    for (let start = 0; start < n; start++) {
+      const cost = (entered[k]?.[start] as number) + (sums[k]?.[n] as number) - (sums[k]?.[start] as number);
+      if (cost < best.cost) best = { cost, k, start };
+    }
+  const ends = new Array<number>(m).fill(n);
+  for (let { k, start } = best; k > 0; ) {
+    const before = cameFrom[k]?.[start] as number;
+    ends.fill(start, before, k);
+    [k, start] = [before, cameAt[before]?.[start] as number];
+  }
+  return { ends, cost: best.cost };
+}
+
+/** Sum of squares (L*²) by which one more plateau must explain a ray better, were it seen on half of them. */
+const WORTH_A_PLATEAU = 30;
+const ON_A_SHARE = 0.5;
+/** So many rays are asked what the plateaus are; each answer is tried on every fourth ray. */
+const ASKED = 24;
+const TRIED_ON = 4;
+/** Rounds in which plateaus are told by all that lies on them. */
+const ROUNDS = 2;
+
+/** The middle of what lies on each plateau; what none lies on stays. */
+function retold(rays: readonly Ray[], ways: Ways): number[] {
+  const on: number[][] = ways.levels.map(() => []);
+  for (const ray of rays) {
+    let t = 0;
+    pathAlong(ray, ways).ends.forEach((end, k) => {
+      for (; t < end; t++) if (ray.blind[t] === 0) on[k]?.push(ray.lightness[t] as number);
+    });
+  }
+  return ways.levels.map((l, k) => ((on[k] as number[]).length > 0 ? median(on[k] as number[]) : l));
+}
+
+/**
+ * How light the plateaus are: as many as are wanted, or as can be told apart. What single rays say that cross all of
+ * them is tried on the others, and what explains the whole picture best is taken.
+ */
+function levelsOf(rays: readonly Ray[], wanted: number, least: number, frontBelow: number): number[] {
+  const fitted = rays.map(({ lightness, blind }) => {
+    const profile = lightness.filter((_, t) => blind[t] === 0);
+    return { profile, fits: piecewiseFits(profile, wanted, least) };
+  });
+  const some = rays.filter((_, i) => i % TRIED_ON === 0);
+  const told = (m: number): { levels: number[]; cost: number } => {
+    const most = fitted
+      .map(({ profile, fits }) => ({ profile, fits, gain: fits.cost(m) < Infinity ? (m === 1 ? 0 : fits.cost(m - 1)) - fits.cost(m) : -Infinity }))
+      .filter((f) => f.gain > -Infinity && (m === 1 || f.gain > WORTH_A_PLATEAU))
+      .sort((a, b) => b.gain - a.gain);
+    const asked = most.filter((_, i) => i % Math.max(1, Math.ceil(most.length / ASKED)) === 0);
+    let best: { levels: number[]; cost: number } = { levels: [], cost: Infinity };
+    for (const { profile, fits } of asked) {
+      const cuts = fits.cuts(m);
+      const levels = Array.from({ length: m }, (_, k) => median(profile.subarray(cuts[k], cuts[k + 1])));
+      const cost = some.reduce((sum, ray) => sum + pathAlong(ray, { levels, least, frontBelow }).cost, 0);
+      if (cost < best.cost) best = { levels, cost };
+    }
+    return best;
+  };
+  let here = told(wanted);
+  for (let m = wanted; m > 1; m--) {
+    const fewer = told(m - 1);
+    if (fewer.cost - here.cost >= WORTH_A_PLATEAU * ON_A_SHARE * some.length) break;
+    here = fewer;
+  }
+  let { levels } = here;
+  for (let i = 0; i < ROUNDS; i++) levels = retold(rays, { levels, least, frontBelow });
+  return levels;
+}
+
+/** Neighbouring rays on each side whose middle one is taken: what one ray alone says is a stroke. */
+const NEIGHBOURS = 2;
+
+function smoothed(ends: readonly (readonly number[])[], round: boolean): number[][] {
+  return ends.map((own, i) =>
+    own.map((_, k) => {
+      const about: number[] = [];
+      for (let d = -NEIGHBOURS; d <= NEIGHBOURS; d++) {
+        const at = round ? (i + d + ends.length) % ends.length : i + d;
+        const end = ends[at]?.[k];
+        if (end !== undefined) about.push(end);
+      }
+      return median(about);
+    }),
+  );
+}
+
+/** What it costs (L*²) when a band would be e times as wide as, or narrower than, it should be. */
+const ODD_WIDTH = 200;
+
+/** Median thickness of each plateau on the rays that cross the whole of it, in places. */
+function thicknesses(ends: readonly (readonly number[])[], rays: readonly Ray[], m: number): number[] {
+  return Array.from({ length: m }, (_, j) =>
+    Math.max(1, median(ends.flatMap((own, ray) => {
+      const [from, to] = [j === 0 ? 0 : (own[j - 1] as number), own[j] as number];
+      return to > from && (to < (rays[ray] as Ray).lightness.length || j === m - 1) ? [to - from] : [];
+    }))),
+  );
+}
+
+/** Which plateau each wanted band lies on: all are used, in order, so that lightnesses and widths are as near to what is meant as can be. */
+function plateauOfBand(levels: readonly number[], thick: readonly number[], targets: readonly number[]): number[] {
+  const [n, m] = [targets.length, levels.length];
+  const even = thick.reduce((a, b) => a + b, 0) / n;
+  const cost = (j: number, from: number, to: number) =>
+    targets.slice(from, to).reduce((sum, target) => sum + ((levels[j] as number) - target) ** 2, 0) + ODD_WIDTH * Math.log((thick[j] as number) / ((to - from) * even)) ** 2;
+  // Of the first plateaus over the first bands: what it costs, and where the last of them begins.
+  const best = Array.from({ length: m + 1 }, () => new Float64Array(n + 1).fill(Infinity));
+  const began = Array.from({ length: m + 1 }, () => new Int32Array(n + 1));
+  (best[0] as Float64Array)[0] = 0;
+  for (let j = 1; j <= m; j++)
+    for (let to = j; to <= n; to++)
+      for (let from = j - 1; from < to; from++) {
+        const all = (best[j - 1]?.[from] as number) + cost(j - 1, from, to);
+        if (all < (best[j]?.[to] as number)) [(best[j] as Float64Array)[to], (began[j] as Int32Array)[to]] = [all, from];
+      }
+  const out = new Array<number>(n);
+  for (let j = m, to = n; j > 0; j--) {
+    const from = began[j]?.[to] as number;
+    out.fill(j - 1, from, to);
+    to = from;
+  }
+  return out;
+}
+
+/** Where each band ends on a ray: bands on one plateau have equal parts of its width. */
+function bandEnds(ends: readonly number[], onPlateau: readonly number[]): number[] {
+  return onPlateau.map((plateau, k) => {
+    const first = onPlateau.indexOf(plateau);
+    const sharing = onPlateau.lastIndexOf(plateau) - first + 1;
+    const from = plateau === 0 ? 0 : (ends[plateau - 1] as number);
+    return from + ((k - first + 1) / sharing) * ((ends[plateau] as number) - from);
+  });
+}
+
+/**
+ * Finds the bands over a patchwork of the frame; `lightness` is its soft L*. Bands that can't be told apart share their
+ * plateau: each has a part of its width.
+ */
+export function findPlateaus(p: Patchwork, lightness: Float32Array, frame: BoxMm, rays: Rays, wanted: HandDrawn): Plateaus {
+  const over = raysOver(p, lightness, frame, rays, wanted);
+  const least = Math.max(2, Math.round(wanted.leastMm / ALONG_MM));
+  const levels = levelsOf(over, wanted.targets.length, least, wanted.frontBelow);
+  const ends = smoothed(over.map((ray) => pathAlong(ray, { levels, least, frontBelow: wanted.frontBelow }).ends), rays.round);
+  const onPlateau = plateauOfBand(levels, thicknesses(ends, over, levels.length), wanted.targets);
+  return { endsMm: ends.map((own) => bandEnds(own, onPlateau).map((end) => end * ALONG_MM)), told: levels.length };
+}
+
+/** Of each place of the patchwork, its band: 1 is the lightest. */
+export function bandOfPlaces(p: Patchwork, frame: BoxMm, rays: Rays, { endsMm }: Plateaus): Uint8Array {
+  const { columns, rows, stepXMm, stepYMm, xMm, yMm } = p.samples;
+  const band = new Uint8Array(columns * rows);
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const [ray, mm] = rays.of(xMm + (c + 0.5) * stepXMm - frame.xMm, yMm + (r + 0.5) * stepYMm - frame.yMm);
+      const own = endsMm[ray] as readonly number[];
+      // Along the rim nothing is told: it belongs to what lies beside it.
+      const told = Math.min(mm, rays.lengthMm(ray) - RIM_MM - ALONG_MM);
+      const k = own.findIndex((end) => told < end);
+      band[r * columns + c] = k < 0 ? own.length : k + 1;
+    }
+  return band;
+}
+
+/** Outline of a band (1 is the lightest), mm in the frame, to be filled by the even-odd rule. */
+export function outlineOf(rays: Rays, { endsMm }: Plateaus, band: number): (readonly [number, number][])[] {
+  const end = (ray: number, mm: number) => (mm < rays.lengthMm(ray) - RIM_MM - ALONG_MM ? mm : rays.lengthMm(ray));
+  const line = (k: number) => endsMm.map((own, ray): [number, number] => [...rays.at(ray, k < 0 ? 0 : end(ray, own[k] as number))]);
+  const [from, to] = [line(band - 2), line(band - 1)];
+  if (!rays.round) return [[...from, ...to.reverse()]];
+  return band === 1 ? [to] : [to, from];
+}
