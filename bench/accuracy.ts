@@ -4,6 +4,7 @@
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { MOTIFS } from '@/core/exercise/terms';
 import { CURVES, NEAR_MISSES, SPECIAL, UNUSABLE, type CameraCondition, USABLE } from '@/devices/camera-conditions';
 import { barChart, scatterChart } from './charts';
 import { LIMIT as SPEED_LIMIT, measureSpeed } from './speed';
@@ -85,6 +86,8 @@ export async function benchAccuracy(run: Run, seed: number, rounds: number, mega
   const curves = await outcomes({ way: 'sheet', cameras: CURVES, rounds: few }, 40_000);
   const hue = await outcomes({ way: 'sheet', cameras: ['other-primaries'], rounds, more: { hue: true } }, 50_000);
   const alike = await outcomes({ way: 'sheet', cameras: CURVES, rounds: few, more: { paint: ALIKE, steps: 9 } }, 90_000);
+  const drawn = (way: Way, from: number) => Promise.all(MOTIFS.map((motif, k) => outcomes({ way, cameras: USABLE, rounds: Math.ceil(few / 3), more: { drawn: motif, paint: 'fine', ...(way === 'corners' && { printer: 'nominal' }) } }, from + 1000 * k))).then((all) => all.flat());
+  const [drawnOnSheets, drawnOnBoards, drawnMarked] = [await drawn('sheet', 100_000), await drawn('brackets', 110_000), await drawn('corners', 120_000)];
   const special = await outcomes({ way: 'sheet', cameras: [...SPECIAL, ...(Object.keys(NEAR_MISSES) as CameraCondition[])], rounds: Math.ceil(few / 2) }, 60_000);
   const faults = Object.keys(UNUSABLE) as (keyof typeof UNUSABLE)[];
   const unusable = await outcomes({ way: 'sheet', cameras: faults, rounds: Math.ceil(few / 2) }, 70_000);
@@ -106,9 +109,13 @@ export async function benchAccuracy(run: Run, seed: number, rounds: number, mega
   const most = Math.max(...alike.map(apart));
   promise(`the same grey in different places under them differs by under ${LIMIT.alike}`, `${n2(most)} at the most in ${alike.length}`, most < LIMIT.alike);
   promise(`coloured sheets by other primaries: a*, b* 95 % within ${LIMIT.abOther}`, n2(quantile(abs(promised(hue)), 0.95)), quantile(abs(promised(hue)), 0.95) <= LIMIT.abOther);
+  const byHand = promised([...drawnOnSheets, ...drawnOnBoards]).map(off);
+  promise(`bands drawn by hand, on sheets and boards: 95 % within ${LIMIT.most}`, n2(quantile(byHand, 0.95)), quantile(byHand, 0.95) <= LIMIT.most);
+  const byHandMarked = promised(drawnMarked).map(off);
+  promise(`bands drawn by hand, between marked corners: 95 % within ${LIMIT.relative}`, n2(quantile(byHandMarked, 0.95)), quantile(byHandMarked, 0.95) <= LIMIT.relative);
   const pixels = sheets.flatMap((o) => (o.pixels === null ? [] : [o.pixels]));
   promise(`straightened picture against the paint: 95 % of places within ${LIMIT.pixels} in every photograph`, n2(Math.max(...pixels)), Math.max(...pixels) <= LIMIT.pixels);
-  const usable = [...calibrated, ...marked, ...bare, ...curves, ...alike, ...hue, ...special];
+  const usable = [...calibrated, ...marked, ...bare, ...curves, ...alike, ...hue, ...special, ...drawnOnSheets, ...drawnOnBoards, ...drawnMarked];
   const refused = usable.filter((o) => !o.accepted);
   promise('usable photographs refused, at most 1 in 50', `${refused.length} of ${usable.length}`, refused.length <= usable.length * LIMIT.refused);
   const named = unusable.filter((o) => !o.accepted && o.codes.includes(UNUSABLE[o.trial.camera as keyof typeof UNUSABLE]));
@@ -120,7 +127,7 @@ export async function benchAccuracy(run: Run, seed: number, rounds: number, mega
 
   const folder = path.resolve('docs/accuracy');
   mkdirSync(folder, { recursive: true });
-  const ways = { sheet: sheets, 'corner pieces': boards, 'marked corners': marked, 'marked corners, no paper': bare };
+  const ways = { sheet: sheets, 'corner pieces': boards, 'marked corners': marked, 'marked corners, no paper': bare, 'drawn bands, sheet': drawnOnSheets, 'drawn bands, corner pieces': drawnOnBoards, 'drawn bands, marked corners': drawnMarked };
   const at = (o: readonly TrialOutcome[], share: number) => quantile(promised(o).map(off), share);
   writeFileSync(path.join(folder, 'by-condition.svg'), barChart('Error of a reading, L*', USABLE, [
     { name: 'sheet, 95 %', values: USABLE.map((c) => at(sheets.filter((o) => o.trial.camera === c), 0.95)) },

@@ -1,4 +1,5 @@
 /** One trial of the bench: a sheet is printed, painted, photographed and measured. Runs in a worker thread. */
+import type { Motif } from '@/core/exercise/terms';
 import { critiqueScale } from '@/core/critique/scale-critique';
 import { defaultScale } from '@/core/exercise/scale';
 import { openSheet, type KnownCard } from '@/core/capture/open-sheet';
@@ -22,6 +23,7 @@ import { readColours } from '@/devices/reader';
 import { decodePhoto } from '@/workers/decode';
 import { loadOpenCv } from '@/workers/opencv';
 import { readQr } from '@/workers/read-qr';
+import { runDrawnTrial } from './drawn-trial';
 import { quantile } from './tally';
 import { boardPicture, jpegOf, type PaintedSheet, paintedSheet, pixelsOfPlaces } from './stage';
 
@@ -44,6 +46,8 @@ export interface Trial {
   readonly hue?: boolean;
   /** How the painting is framed; on its sheet unless said. */
   readonly way?: Way;
+  /** Bands drawn by hand instead of a scale: the picture they make. */
+  readonly drawn?: Motif;
   /** Compare the straightened picture with the painted truth, place by place. */
   readonly pixels?: boolean;
 }
@@ -155,6 +159,7 @@ function coloured(plan: PaintPlan, seed: number): PaintPlan {
 }
 
 export default async function runTrial(trial: Trial): Promise<TrialOutcome> {
+  if (trial.drawn) return runDrawnTrial({ ...trial, drawn: trial.drawn });
   if (trial.way === 'brackets' || trial.way === 'corners-bare') return runBoardTrial(trial, trial.way);
   const { steps, paper, paint, camera, printer, seed } = trial;
   const plan = typeof paint === 'string' ? planFor(paint, steps, seed) : paint;

@@ -1,5 +1,5 @@
 /** Tables of what a teacher sets up: classes and who is in them, the cupboard, paints, exercises. People are few words: a display name and a code. */
-import { boolean, index, integer, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import { boolean, index, integer, pgTable, primaryKey, real, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import type { StoredId } from '@/core/planning/quantities';
 import type { MediumId } from '@/core/exercise/media';
 import type { NumberingId } from '@/core/exercise/numbering';
@@ -26,6 +26,8 @@ export const classes = pgTable(
     currency: text('currency').notNull().default('EUR'),
     /** What is known of the class's printed cards; null: nothing, they are taken to be nominal. */
     card: knownCard('card'),
+    /** Length on paper of the line that its printed corner pieces call 100 mm; null until somebody measured it. */
+    pieceLineMm: real('piece_line_mm'),
     /** When it meets; null until the teacher says. */
     meetings: meetingRule('meetings'),
     createdAt: created(),

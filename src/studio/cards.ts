@@ -3,12 +3,14 @@ import { eq } from 'drizzle-orm';
 import { WrongCard } from '@/core/capture/card-profile';
 import { knownCardOf, storeCard } from '@/core/capture/stored-card';
 import type { Side } from '@/core/capture/carry-card';
+import type { KnownCard } from '@/core/capture/open-sheet';
 import { BadCard, formatCardCsv } from '@/core/formats/card-csv';
 import { parseCardFile } from '@/core/formats/card-file';
 import { formatCgats } from '@/core/formats/cgats';
 import { classes } from '@/data/schema';
 import { inspectPicture } from '@/workers/decode';
 import { classOf, NotFound, Refused, type Teacher } from './actor';
+import type { OwnClass } from './exercises';
 import type { House } from './house';
 
 const LIMIT_MS = 60_000;
@@ -47,6 +49,12 @@ export async function forgetCard(house: House, teacher: Teacher, classId: string
   await classOf(house, teacher, classId);
   await house.db.update(classes).set({ card: null }).where(eq(classes.id, classId));
 }
+
+/** What is known of a class's print, as a measurement takes it. */
+export const knownPrint = ({ card, pieceLineMm }: Pick<OwnClass, 'card' | 'pieceLineMm'>): { card?: KnownCard; lineMm?: number } => ({
+  ...(card && { card: knownCardOf(card) }),
+  ...(pieceLineMm !== null && { lineMm: pieceLineMm }),
+});
 
 /** The readings as a text file. Throws NotFound where the class has none. */
 export async function cardFile(house: House, teacher: Teacher, classId: string, as: 'csv' | 'cgats'): Promise<string> {

@@ -56,7 +56,7 @@ test('the same exercise can be set again', async () => {
 
 test('a class under 16 is set a toxic pigment only with a reason that is kept, and lead white never', async () => {
   const { house, teacher, classId } = studio;
-  await changeClass(house, teacher, classId, { numbering: 'white-is-one', underSixteen: true, school: false, currency: 'EUR' });
+  await changeClass(house, teacher, classId, { numbering: 'white-is-one', underSixteen: true, school: false, currency: 'EUR', pieceLineMm: null });
   const terms = defaultTerms('monochrome-painting');
   const withPaint = (paint: 'cadmium-red' | 'lead-white') => ({ ...terms, materials: { ...terms.materials, paints: [paint] } });
   await expect(setExercise(house, teacher, classId, given(withPaint('cadmium-red')))).rejects.toThrow('cadmium red');

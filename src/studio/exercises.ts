@@ -29,7 +29,7 @@ export const newExerciseSchema = z.object({
 });
 export type NewExercise = z.input<typeof newExerciseSchema>;
 
-type OwnClass = typeof classes.$inferSelect;
+export type OwnClass = typeof classes.$inferSelect;
 
 export const safetyOf = (own: OwnClass, terms: ExerciseTerms): SafetyPlan => ({ medium: terms.medium, materials: terms.materials, underSixteen: own.underSixteen });
 

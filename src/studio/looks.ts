@@ -1,6 +1,5 @@
 /** Looks in mid-work: a student's own, one an exercise at a time, never counted and shown to nobody else. */
 import { and, eq } from 'drizzle-orm';
-import { knownCardOf } from '@/core/capture/stored-card';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import { isStepped } from '@/core/exercise/terms';
 import { judgeLook } from '@/core/look/judge-look';
@@ -10,6 +9,7 @@ import { newId } from '@/data/ids';
 import { looks } from '@/data/schema';
 import { inspectPicture } from '@/workers/decode';
 import { exerciseFor, NotFound, Refused, type Student } from './actor';
+import { knownPrint } from './cards';
 import { labelsOf } from './exercises';
 import type { House } from './house';
 import { knownPaints } from './measuring';
@@ -34,7 +34,7 @@ export async function takeLook(house: House, student: Student, exerciseId: strin
   await checkRoom(house);
   const { orientation } = await inspectPicture(file);
   const expected = { exercise: exerciseId, student: student.studentId };
-  const known = { ...(await knownPaints(house, own.id, terms)), ...(own.card && { card: knownCardOf(own.card) }) };
+  const known = { ...(await knownPaints(house, own.id, terms)), ...knownPrint(own) };
   const { look, issues, picture } = await house.pool.run({ task: 'look', file, orientation: orientation ?? null, terms, target, numbering: own.numbering, expected, ...known }, { limitMs: LIMIT_MS });
   if (!look || !picture) throw new Refused(issues[0]?.say ?? 'What is painted could not be found in this picture: take it once more.');
   const before = await rowOf(house, student, exerciseId);

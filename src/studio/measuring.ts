@@ -1,7 +1,6 @@
 /** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
 import { and, eq, inArray, max, ne } from 'drizzle-orm';
 import type { StoredTarget } from '@/core/capture/stored-target';
-import { knownCardOf } from '@/core/capture/stored-card';
 import { SCALE_RESULT_VERSION, scaleResultSchema, type ScaleResult } from '@/core/scale/result';
 import { predictedSteps } from '@/core/mixing/exercise-recipe';
 import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
@@ -9,6 +8,7 @@ import { newId } from '@/data/ids';
 import { attempts, classes, critiqueItems, critiques, exercises, type AttemptState, handIns, measurements } from '@/data/schema';
 import { UnusablePicture } from '@/workers/decode';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
+import { knownPrint } from './cards';
 import type { House } from './house';
 import { figuresFor } from './palettes';
 import { keepFile } from './receive';
@@ -100,7 +100,7 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
               ...task,
               terms,
               ...(await knownPaints(house, row.class.id, terms)),
-              ...(row.class.card && { card: knownCardOf(row.class.card) }),
+              ...knownPrint(row.class),
               ...(attempt.target && { target: attempt.target }),
             },
             { signal: abort.signal, onStage: (stage) => house.live.tell(attemptId, { state: 'measuring', stage }) },

@@ -25,7 +25,8 @@ export async function createClass(house: House, teacher: Teacher, name: string, 
   return id;
 }
 
-export const classSettingsSchema = z.object({ numbering: numberingSchema, underSixteen: z.boolean(), school: z.boolean(), currency: z.string().regex(/^[A-Z]{3}$/, 'Give the currency as three capital letters, as EUR.') });
+const LINE = 'The line prints 80 to 120 mm long: measure the one on a corner piece once more.';
+export const classSettingsSchema = z.object({ numbering: numberingSchema, underSixteen: z.boolean(), school: z.boolean(), currency: z.string().regex(/^[A-Z]{3}$/, 'Give the currency as three capital letters, as EUR.'), pieceLineMm: z.number('Give the length of the line in millimetres.').min(80, LINE).max(120, LINE).nullable() });
 export type ClassSettings = z.infer<typeof classSettingsSchema>;
 
 /** How a class numbers its values, and whether its age or place forbids materials. What is set already stays as it is. */

@@ -58,9 +58,13 @@ test('two classes of one teacher can’t meet at once', async () => {
 
 test('a class’s settings are checked', async () => {
   const { house, teacher, classId } = studio;
-  await changeClass(house, teacher, classId, { numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK' });
-  expect((await classesOf(house, teacher))[0]).toMatchObject({ numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK' });
-  await expect(changeClass(house, teacher, classId, { numbering: 'percent-black', underSixteen: true, school: true, currency: 'kr' })).rejects.toThrow('three capital letters');
+  await changeClass(house, teacher, classId, { numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK', pieceLineMm: null });
+  expect((await classesOf(house, teacher))[0]).toMatchObject({ numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK', pieceLineMm: null });
+  await expect(changeClass(house, teacher, classId, { numbering: 'percent-black', underSixteen: true, school: true, currency: 'kr', pieceLineMm: null })).rejects.toThrow('three capital letters');
+  const settings = { numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK' } as const;
+  await expect(changeClass(house, teacher, classId, { ...settings, pieceLineMm: 9.9 })).rejects.toThrow('measure the one on a corner piece once more');
+  await changeClass(house, teacher, classId, { ...settings, pieceLineMm: 97.5 });
+  expect((await classesOf(house, teacher))[0]).toMatchObject({ pieceLineMm: 97.5 });
 });
 
 test('what is in the cupboard need not be bought', async () => {

@@ -9,6 +9,7 @@ interface Settings {
   readonly underSixteen: boolean;
   readonly school: boolean;
   readonly currency: string;
+  readonly pieceLineMm: number | null;
 }
 
 export function ClassSettings({ now, save }: { now: Settings; save: (settings: Settings) => Promise<{ ok: boolean; say?: string }> }) {
@@ -32,6 +33,23 @@ export function ClassSettings({ now, save }: { now: Settings; save: (settings: S
       <label>
         <span className="label">Currency of estimates</span>
         <input className="field" maxLength={3} defaultValue={settings.currency} onBlur={(e) => e.target.value !== settings.currency && put({ currency: e.target.value.toUpperCase() })} />
+      </label>
+      <label>
+        <span className="label">The 100 mm line on your corner pieces, in mm</span>
+        <input
+          className="field"
+          type="number"
+          min={80}
+          max={120}
+          step={0.1}
+          placeholder="not measured yet"
+          defaultValue={settings.pieceLineMm ?? ''}
+          onBlur={(e) => {
+            const pieceLineMm = e.target.value === '' ? null : Number(e.target.value);
+            if (pieceLineMm !== settings.pieceLineMm) put({ pieceLineMm });
+          }}
+        />
+        <span className="quiet">Measure it once with a ruler: sizes of boards hang on it.</span>
       </label>
       {trouble && (
         <p role="alert" className="trouble">

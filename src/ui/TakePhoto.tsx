@@ -39,9 +39,10 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   const [trouble, setTrouble] = useState('');
   const [framing, setFraming] = useState<Framing>('sheet');
   const [held, setHeld] = useState<{ readonly file: File; readonly issues: readonly CaptureIssue[] | null } | null>(null);
+  const [depthMm, setDepthMm] = useState(0);
   const [marks, setMarks] = useState(FIRST_MARKS);
   const check = useQuickCheck(terms, measured);
-  const mayBeFramed = terms.kind === 'scale' || terms.kind === 'monochrome-scale';
+  const mayBeFramed = terms.kind === 'scale' || terms.kind === 'monochrome-scale' || (terms.kind === 'bands' && terms.outlines === 'own');
 
   async function hand(to: string, file: File | null, meanwhile: string) {
     setTrouble('');
@@ -66,7 +67,7 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
     setHeld(null);
     if (file.size > MAX_BYTES) return setTrouble('This file is larger than 40 MB: send the photograph as the phone took it.');
     if (framing === 'marked') return setHeld({ file, issues: null });
-    if (framing === 'brackets') return sendFile(file, { kind: 'brackets', depthMm: 0 });
+    if (framing === 'brackets') return sendFile(file, { kind: 'brackets', depthMm });
     setDoing('Looking at the picture …');
     const issues = measured ? await check(file) : null;
     setDoing('');
@@ -131,6 +132,12 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
               </option>
             ))}
           </select>
+        </label>
+      )}
+      {mayBeFramed && framing === 'brackets' && (
+        <label className="mt-2 grid grid-cols-[1fr_6rem] items-center gap-2 text-15">
+          <span>Its face stands off the table by, mm (a board: 0)</span>
+          <input className="field" type="number" min={0} max={100} value={depthMm} onChange={(e) => setDepthMm(Number(e.target.value))} />
         </label>
       )}
       {practice && (

@@ -8,6 +8,14 @@ const BASIS: Record<Capture['whiteBasis'], string> = {
   ends: 'relative: the lightest and the darkest step are taken to be the ends; only what lies between them is measured.',
 };
 
-export function basisWords({ whiteBasis, paper }: Pick<Capture, 'whiteBasis' | 'paper'>): string {
-  return paper === 'none' ? `${BASIS[whiteBasis]} No paper shows along it, so the light could not be fitted: order and gaps only.` : BASIS[whiteBasis];
+/** How large a board is, and whether anybody measured its print. */
+function sizeWords(size: Capture['sizeMm']): string {
+  if (!size) return '';
+  const words = ` It is ${Math.round(size.width)} × ${Math.round(size.height)} mm`;
+  return size.assumed ? `${words} if the line on the corner pieces is 100 mm long: measure it once and enter it in the Ledger.` : `${words}.`;
+}
+
+export function basisWords({ whiteBasis, paper, sizeMm }: Pick<Capture, 'whiteBasis' | 'paper' | 'sizeMm'>): string {
+  const light = paper === 'none' ? ' No paper shows along it, so the light could not be fitted: order and gaps only.' : '';
+  return `${BASIS[whiteBasis]}${light}${sizeWords(sizeMm)}`;
 }

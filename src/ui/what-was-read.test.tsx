@@ -35,10 +35,13 @@ test('chips: how many lie right, how many belong to the middle, and where the ot
 });
 
 test('every way of knowing the white has words of its own', () => {
-  const said = (['nominal', 'measured', 'carried', 'ends'] as const).map((whiteBasis) => basisWords({ whiteBasis, paper: null }));
+  const said = (['nominal', 'measured', 'carried', 'ends'] as const).map((whiteBasis) => basisWords({ whiteBasis, paper: null, sizeMm: null }));
   expect(new Set(said).size).toBe(4);
-  expect(basisWords({ whiteBasis: 'ends', paper: 'none' })).toContain('order and gaps only');
-  expect(basisWords({ whiteBasis: 'ends', paper: 'paper' })).not.toContain('order and gaps only');
+  expect(basisWords({ whiteBasis: 'ends', paper: 'none', sizeMm: null })).toContain('order and gaps only');
+  expect(basisWords({ whiteBasis: 'ends', paper: 'paper', sizeMm: null })).not.toContain('order and gaps only');
+  const board = { width: 401.4, height: 299.8 };
+  expect(basisWords({ whiteBasis: 'nominal', paper: null, sizeMm: { ...board, assumed: false } })).toMatch(/It is 401 × 300 mm\.$/);
+  expect(basisWords({ whiteBasis: 'nominal', paper: null, sizeMm: { ...board, assumed: true } })).toContain('measure it once');
 });
 
 test('the strip stands on the greys that were wanted, the lit ones marked by a shape', () => {

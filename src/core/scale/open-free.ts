@@ -46,10 +46,10 @@ export interface Print {
 }
 
 function openedBoard(photo: Photo, depthMm: number, { card, lineMm }: Print, cv: OpenCv): OpenedFree {
-  const opened = openBoard(photo, { depthMm, ...(card && { card }) }, cv);
-  const { board } = opened;
   // Everything on the print is as much longer or shorter as its line is.
   const size = (lineMm ?? 100) / 100;
+  const opened = openBoard(photo, { depthMm: depthMm / size, ...(card && { card }) }, cv);
+  const { board } = opened;
   const base = {
     ...CALIBRATED,
     target: board ? ('brackets' as const) : null,

@@ -94,7 +94,9 @@ export function BandDial({ terms, onLamp }: { terms: TermsOf<'bands'>; onLamp: (
       <figcaption className="quiet mt-1" role={typeof drawn === 'string' ? 'alert' : undefined}>
         {typeof drawn === 'string'
           ? drawn
-          : moves
+          : terms.outlines === 'own'
+            ? `An example: the sheet has an empty frame${moves ? ' and the cross' : ''}, and they draw their own.`
+            : moves
             ? `Drag the cross. It stands ${third.distanceMm.toFixed(0)} mm from the nearest crossing of thirds.`
             : 'Each ridge stands in front of the one above it.'}
       </figcaption>

@@ -49,7 +49,7 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
       </section>
       <section className="panel">
         <h2 className="mb-3 text-18 font-semibold">The class</h2>
-        <ClassSettings now={{ numbering: group.numbering, underSixteen: group.underSixteen, school: group.school, currency: group.currency }} save={setClass.bind(null, classId)} />
+        <ClassSettings now={{ numbering: group.numbering, underSixteen: group.underSixteen, school: group.school, currency: group.currency, pieceLineMm: group.pieceLineMm }} save={setClass.bind(null, classId)} />
       </section>
       <section className="panel">
         <h2 className="mb-3 text-18 font-semibold">The printed greys</h2>

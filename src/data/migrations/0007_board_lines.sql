@@ -1,0 +1,1 @@
+ALTER TABLE "classes" ADD COLUMN "piece_line_mm" real;
