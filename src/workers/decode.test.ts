@@ -1,7 +1,7 @@
 /** What people send that is no photograph of theirs: each gets one sentence that says what to do. */
 import sharp from 'sharp';
 import { deflateSync } from 'node:zlib';
-import { decodePhoto, UnusablePicture } from './decode';
+import { decodePhoto, UnusablePicture, withPhoto } from './decode';
 
 const plain = (width = 40, height = 30) => sharp({ create: { width, height, channels: 3, background: '#888' } });
 
@@ -96,4 +96,18 @@ test('the error is known by its name: a worker pool may have been opened by anot
   expect(Object.assign(new Error('Send it once more.'), { name: 'UnusablePicture' })).toBeInstanceOf(UnusablePicture);
   expect(new UnusablePicture('Send it once more.')).toBeInstanceOf(UnusablePicture);
   for (const other of [new Error('UnusablePicture'), { name: 'UnusablePicture' }, null, 'UnusablePicture']) expect(other instanceof UnusablePicture).toBe(false);
+});
+
+test('memory of a photograph is taken for the next one, and never while it is looked at', async () => {
+  const [dark, light] = await Promise.all(['#111', '#eee'].map((background) => sharp({ create: { width: 40, height: 30, channels: 3, background } }).png().toBuffer()));
+  const spare = await withPhoto(dark!, null, async (outer) => {
+    const inner = await withPhoto(light!, null, (photo) => photo.stored.data);
+    expect([outer.stored.data[0], inner[0]]).toEqual([0x11, 0xee]);
+    return inner.buffer;
+  });
+  await withPhoto(light!, null, (next) => {
+    expect(next.stored.data.buffer).toBe(spare);
+    expect([...new Set(next.stored.data)]).toEqual([0xee]);
+  });
+  await expect(withPhoto(dark!, null, () => Promise.reject(new Error('stopped')))).rejects.toThrow('stopped');
 });

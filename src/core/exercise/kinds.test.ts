@@ -27,6 +27,18 @@ test('a scale stored before there were kinds and materials still opens', () => {
   expect(exerciseTermsSchema.parse(old)).toMatchObject({ kind: 'scale', steps: 7, materials: { thinner: 'none' } });
 });
 
+test('bands stored before they could be drawn by hand are printed ones', () => {
+  const { outlines, ...old } = defaultTerms('bands');
+  expect(outlines).toBe('printed');
+  expect(exerciseTermsSchema.parse(old)).toMatchObject({ kind: 'bands', outlines: 'printed' });
+});
+
+test('bands drawn by hand: the work says how, and nothing of lines or numbers that are not there', () => {
+  const lines = workLines({ ...defaultTerms('bands'), outlines: 'own' }, labels);
+  expect(lines.join(' ')).toContain('Draw your own rings round the small cross');
+  expect(lines.join(' ')).not.toMatch(/faint lines|each number is its band/);
+});
+
 test('what does not go together is told in words', () => {
   const said = (terms: unknown) => exerciseTermsSchema.safeParse(terms).error?.issues[0]?.message;
   expect(said({ ...defaultTerms('notan'), tones: 9 })).toBe('A notan has 2 to 4 tones.');
