@@ -26,6 +26,8 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     await page.getByLabel('Smallest brush, mm').fill('20');
     await page.getByRole('alert').filter({ hasText: 'do not fit here' }).first().waitFor();
     await page.getByLabel('Smallest brush, mm').fill('5');
+    await page.getByLabel('Outlines of the bands').selectOption('own');
+    await page.getByText('they draw their own').waitFor();
     await page.getByRole('button', { name: 'Set it' }).click();
     await page.getByRole('heading', { name: 'A lamp in the greenhouse' }).waitFor();
     await page.getByText('measured by Fair Grey').waitFor();

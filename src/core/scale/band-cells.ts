@@ -15,7 +15,7 @@ import type { TermsOf } from '../exercise/terms';
 import type { Photo } from '../raster/photo';
 import { type BoxMm } from '../sheet/paper';
 import { grown, patchwork, type Patchwork } from './patchwork';
-import { bandOfPlaces, findPlateaus, lightestNear, outlineOf, type Plateaus, softLightness } from './plateaus';
+import { bandOfPlaces, findPlateaus, lightestNear, shapeOf, type Plateaus, softLightness } from './plateaus';
 import { barePlaces, type CellReading, deviation, medianLab, STREAK_BLUR_MM, trimmedMean } from './read-cell';
 
 const STEP_MM = 0.4;
@@ -186,5 +186,5 @@ export function findDrawnIn(photo: Photo, calibration: Calibration, { frame, ter
 
 /** Their outlines, lightest first, mm on the plane, to be filled by the even-odd rule. */
 export function drawnOutlines({ rays, plateaus }: DrawnByHand, frame: BoxMm): (readonly [number, number][])[][] {
-  return (plateaus.endsMm[0] ?? []).map((_, k) => outlineOf(rays, plateaus, k + 1).map((ring) => ring.map(([x, y]): [number, number] => [x + frame.xMm, y + frame.yMm])));
+  return (plateaus.endsMm[0] ?? []).map((_, k) => shapeOf(rays, plateaus, k + 1, frame).flat().map((ring) => ring.map(([x, y]): [number, number] => [x + frame.xMm, y + frame.yMm])));
 }

@@ -1,9 +1,10 @@
 /** Hand-drawn bands on made-up frames: the photographs of them are read in the benches. */
 import { raysOf } from '../bands/rays';
+import { areaOf } from '../bands/shapes';
 import { lightnessToLuminance } from '../colour/lab';
 import { boxMm } from '../sheet/paper';
 import type { Patchwork } from './patchwork';
-import { bandOfPlaces, findPlateaus, type HandDrawn, lightestNear, outlineOf, softLightness } from './plateaus';
+import { bandOfPlaces, findPlateaus, type HandDrawn, lightestNear, shapeOf, softLightness } from './plateaus';
 
 const FRAME = boxMm(10, 20, 120, 100);
 const STEP = 0.5;
@@ -80,11 +81,11 @@ test('one flat tone is told as one plateau', () => {
   expect(found(painted(() => 60), TARGETS).plateaus.told).toBe(1);
 });
 
-test('outlines hold as much as was painted', () => {
+test('shapes hold as much as was painted, and together the whole frame, corners too', () => {
   const { rays, plateaus } = found(painted(rings([12, 28, 42, 56], TARGETS)), TARGETS);
-  const [ring] = outlineOf(rays, plateaus, 1);
-  const area = Math.abs((ring ?? []).reduce((s, [x, y], i, all) => s + x * (all[(i + 1) % all.length]?.[1] ?? 0) - y * (all[(i + 1) % all.length]?.[0] ?? 0), 0)) / 2;
+  const areas = TARGETS.map((_, k) => areaOf(shapeOf(rays, plateaus, k + 1, FRAME)));
   // A circle whose edge wavers by a tenth is half a hundredth larger.
-  expect(area / (Math.PI * 12 * 12 * 1.005)).toBeGreaterThan(0.93);
-  expect(area / (Math.PI * 12 * 12 * 1.005)).toBeLessThan(1.07);
+  expect((areas[0] ?? 0) / (Math.PI * 12 * 12 * 1.005)).toBeGreaterThan(0.93);
+  expect((areas[0] ?? 0) / (Math.PI * 12 * 12 * 1.005)).toBeLessThan(1.07);
+  expect(areas.reduce((a, b) => a + b, 0) / (FRAME.widthMm * FRAME.heightMm)).toBeCloseTo(1, 2);
 });

@@ -4,7 +4,7 @@
  * A. Viterbi, IEEE Trans. Inf. Theory 13, 1967).
  */
 import type { Rays } from '../bands/rays';
-import type { Corner } from '../bands/shapes';
+import { type Corner, inside, polygon, rectangle, type Shape, without } from '../bands/shapes';
 import { luminanceToLightness } from '../colour/lab';
 import { median } from '../fitting/median';
 import { piecewiseFits } from '../fitting/piecewise';
@@ -320,11 +320,14 @@ export function bandOfPlaces(p: Patchwork, frame: BoxMm, rays: Rays, { endsMm }:
   return band;
 }
 
-/** Outline of a band (1 is the lightest), mm in the frame, to be filled by the even-odd rule. */
-export function outlineOf(rays: Rays, { endsMm }: Plateaus, band: number): (readonly [number, number][])[] {
-  const end = (ray: number, mm: number) => (mm < rays.lengthMm(ray) - RIM_MM - ALONG_MM ? mm : rays.lengthMm(ray));
-  const line = (k: number) => endsMm.map((own, ray): [number, number] => [...rays.at(ray, k < 0 ? 0 : end(ray, own[k] as number))]);
+/** Past the frame's edge rays are followed this many times as far, so that its corners are in what is cut out. */
+const PAST_EDGE = 2;
+
+/** A band (1 is the lightest) as a shape, mm in the frame. */
+export function shapeOf(rays: Rays, { endsMm }: Plateaus, band: number, { widthMm, heightMm }: Pick<BoxMm, 'widthMm' | 'heightMm'>): Shape {
+  const end = (ray: number, mm: number) => (mm < rays.lengthMm(ray) - RIM_MM - ALONG_MM ? mm : PAST_EDGE * rays.lengthMm(ray));
+  const line = (k: number) => endsMm.map((own, ray): Corner => rays.at(ray, k < 0 ? 0 : end(ray, own[k] as number)));
   const [from, to] = [line(band - 2), line(band - 1)];
-  if (!rays.round) return [[...from, ...to.reverse()]];
-  return band === 1 ? [to] : [to, from];
+  const whole = rays.round ? (band === 1 ? polygon(to) : without(polygon(to), polygon(from))) : polygon([...from, ...to.reverse()]);
+  return inside(whole, rectangle(0, 0, widthMm, heightMm));
 }
