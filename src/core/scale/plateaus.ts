@@ -1,16 +1,16 @@
 /**
  * Bands that somebody drew by hand, found as plateaus of lightness along rays: first how light they are, told by the
- * rays that cross all of them; then, with those, where each begins on every ray (a shortest path through the plateaus,
- * A. Viterbi, IEEE Trans. Inf. Theory 13, 1967).
+ * rays that cross all of them; then, with those, where each ends on every ray.
  */
 import type { Rays } from '../bands/rays';
 import { type Corner, inside, polygon, rectangle, type Shape, without } from '../bands/shapes';
 import { luminanceToLightness } from '../colour/lab';
 import { median } from '../fitting/median';
-import { piecewiseFits } from '../fitting/piecewise';
 import { gaussianBlur } from '../raster/blur';
 import type { BoxMm } from '../sheet/paper';
 import type { Patchwork } from './patchwork';
+import { levelsOf } from './plateau-levels';
+import { pathAlong, type Ray } from './plateau-paths';
 
 /** Places along a ray, mm. */
 const ALONG_MM = 0.75;
@@ -28,7 +28,7 @@ export interface HandDrawn {
 }
 
 export interface Plateaus {
-  /** Where each band ends on each ray, mm from where the ray begins; lightest band first, never falling. */
+  /** Where each band ends on each ray, mm from where the ray begins; lightest band first, never falling, Infinity where it meets the frame's edge. */
   readonly endsMm: readonly (readonly number[])[];
   /** How many of the bands can be told apart. */
   readonly told: number;
@@ -73,13 +73,6 @@ export function lightestNear(p: Patchwork, lightness: Float32Array, frame: BoxMm
   return centre;
 }
 
-interface Ray {
-  /** L* at each place along it. */
-  readonly lightness: Float64Array;
-  /** 1 where nothing is known of the band. */
-  readonly blind: Uint8Array;
-}
-
 /** At the frame's edge paper shows where a hand wavered. */
 const RIM_MM = 1.8;
 
@@ -97,133 +90,6 @@ function raysOver(p: Patchwork, lightness: Float32Array, frame: BoxMm, rays: Ray
     }
     return { lightness: along, blind };
   });
-}
-
-/** One place off by more than this (L*) tells no more than by this: a line, a hair, a scratch. */
-const MOST_OFF = 15;
-/** What a place costs that something in front may hide. */
-const IN_FRONT = 9;
-/** What it costs to leave a plateau out: where the frame cuts it off on one side. */
-const LEFT_OUT = 60;
-
-interface Path {
-  /** Where each plateau ends, places along the ray: one number a plateau, never falling. */
-  readonly ends: number[];
-  /** What the plateaus leave unsaid of the ray, L*². */
-  readonly cost: number;
-}
-
-interface Ways {
-  /** Lightnesses of the plateaus in their order, L*. */
-  readonly levels: readonly number[];
-  /** On each that it enters, a way stays for so many places, unless the frame's edge cuts it short. */
-  readonly least: number;
-  readonly frontBelow: number;
-}
-
-/** What the places of a ray up to each cost on a plateau, L*². */
-function costs({ lightness, blind }: Ray, level: number, frontBelow: number): Float64Array {
-  const sum = new Float64Array(lightness.length + 1);
-  lightness.forEach((l, t) => {
-    const off = blind[t] === 1 ? 0 : Math.min(MOST_OFF, Math.abs(l - level)) ** 2;
-    sum[t + 1] = (sum[t] as number) + (l < frontBelow ? Math.min(off, IN_FRONT) : off);
-  });
-  return sum;
-}
-
-/** The way through the plateaus, in their order, that fits a ray best. */
-function pathAlong(ray: Ray, { levels, least, frontBelow }: Ways): Path {
-  const [n, m] = [ray.lightness.length, levels.length];
-  const sums = levels.map((level, k) => costs(ray, level, k < m - 1 ? frontBelow : -Infinity));
-  const table = () => levels.map(() => new Float64Array(n + 1).fill(Infinity));
-  // Of each plateau and place: the best way that leaves it there, the best that enters it there, and where those came from.
-  const [left, entered, cameAt, cameFrom] = [table(), table(), table(), table()];
-  const cheapest = new Float64Array(m).fill(Infinity);
-  const cheapestAt = new Float64Array(m);
-  for (let t = 0; t <= n; t++) {
-    for (let k = 0; k < m && t >= least; k++) {
-      const entry = (entered[k]?.[t - least] as number) - (sums[k]?.[t - least] as number);
-      if (entry < (cheapest[k] as number)) [cheapest[k], cheapestAt[k]] = [entry, t - least];
-      (left[k] as Float64Array)[t] = (sums[k]?.[t] as number) + (cheapest[k] as number);
-      (cameAt[k] as Float64Array)[t] = cheapestAt[k] as number;
-    }
-    if (t === 0) (entered[0] as Float64Array)[0] = 0;
-    for (let k = 1; k < m; k++)
-      for (let j = 0; j < k; j++) {
-        const cost = (left[j]?.[t] as number) + LEFT_OUT * (k - j - 1);
-        if (cost < (entered[k]?.[t] as number)) [(entered[k] as Float64Array)[t], (cameFrom[k] as Float64Array)[t]] = [cost, j];
-      }
-  }
-  let best = { cost: Infinity, k: 0, start: 0 };
-  for (let k = 0; k < m; k++)
-    for (let start = 0; start < n; start++) {
-      const cost = (entered[k]?.[start] as number) + (sums[k]?.[n] as number) - (sums[k]?.[start] as number);
-      if (cost < best.cost) best = { cost, k, start };
-    }
-  const ends = new Array<number>(m).fill(n);
-  for (let { k, start } = best; k > 0; ) {
-    const before = cameFrom[k]?.[start] as number;
-    ends.fill(start, before, k);
-    [k, start] = [before, cameAt[before]?.[start] as number];
-  }
-  return { ends, cost: best.cost };
-}
-
-/** Sum of squares (L*²) by which one more plateau must explain a ray better, were it seen on half of them. */
-const WORTH_A_PLATEAU = 30;
-const ON_A_SHARE = 0.5;
-/** So many rays are asked what the plateaus are; each answer is tried on every fourth ray. */
-const ASKED = 24;
-const TRIED_ON = 4;
-/** Rounds in which plateaus are told by all that lies on them. */
-const ROUNDS = 2;
-
-/** The middle of what lies on each plateau; what none lies on stays. */
-function retold(rays: readonly Ray[], ways: Ways): number[] {
-  const on: number[][] = ways.levels.map(() => []);
-  for (const ray of rays) {
-    let t = 0;
-    pathAlong(ray, ways).ends.forEach((end, k) => {
-      for (; t < end; t++) if (ray.blind[t] === 0) on[k]?.push(ray.lightness[t] as number);
-    });
-  }
-  return ways.levels.map((l, k) => ((on[k] as number[]).length > 0 ? median(on[k] as number[]) : l));
-}
-
-/**
- * How light the plateaus are: as many as are wanted, or as can be told apart. What single rays say that cross all of
- * them is tried on the others, and what explains the whole picture best is taken.
- */
-function levelsOf(rays: readonly Ray[], wanted: number, least: number, frontBelow: number): number[] {
-  const fitted = rays.map(({ lightness, blind }) => {
-    const profile = lightness.filter((_, t) => blind[t] === 0);
-    return { profile, fits: piecewiseFits(profile, wanted, least) };
-  });
-  const some = rays.filter((_, i) => i % TRIED_ON === 0);
-  const told = (m: number): { levels: number[]; cost: number } => {
-    const most = fitted
-      .map(({ profile, fits }) => ({ profile, fits, gain: fits.cost(m) < Infinity ? (m === 1 ? 0 : fits.cost(m - 1)) - fits.cost(m) : -Infinity }))
-      .filter((f) => f.gain > -Infinity && (m === 1 || f.gain > WORTH_A_PLATEAU))
-      .sort((a, b) => b.gain - a.gain);
-    const asked = most.filter((_, i) => i % Math.max(1, Math.ceil(most.length / ASKED)) === 0);
-    let best: { levels: number[]; cost: number } = { levels: [], cost: Infinity };
-    for (const { profile, fits } of asked) {
-      const cuts = fits.cuts(m);
-      const levels = Array.from({ length: m }, (_, k) => median(profile.subarray(cuts[k], cuts[k + 1])));
-      const cost = some.reduce((sum, ray) => sum + pathAlong(ray, { levels, least, frontBelow }).cost, 0);
-      if (cost < best.cost) best = { levels, cost };
-    }
-    return best;
-  };
-  let here = told(wanted);
-  for (let m = wanted; m > 1; m--) {
-    const fewer = told(m - 1);
-    if (fewer.cost - here.cost >= WORTH_A_PLATEAU * ON_A_SHARE * some.length) break;
-    here = fewer;
-  }
-  let { levels } = here;
-  for (let i = 0; i < ROUNDS; i++) levels = retold(rays, { levels, least, frontBelow });
-  return levels;
 }
 
 /** Neighbouring rays on each side whose middle one is taken: what one ray alone says is a stroke. */
@@ -251,7 +117,8 @@ function thicknesses(ends: readonly (readonly number[])[], rays: readonly Ray[],
   return Array.from({ length: m }, (_, j) =>
     Math.max(1, median(ends.flatMap((own, ray) => {
       const [from, to] = [j === 0 ? 0 : (own[j - 1] as number), own[j] as number];
-      return to > from && (to < (rays[ray] as Ray).lightness.length || j === m - 1) ? [to - from] : [];
+      const until = j === m - 1 ? (rays[ray] as Ray).lightness.length : to;
+      return Number.isFinite(until) && until > from ? [until - from] : [];
     }))),
   );
 }
@@ -281,13 +148,14 @@ function plateauOfBand(levels: readonly number[], thick: readonly number[], targ
   return out;
 }
 
-/** Where each band ends on a ray: bands on one plateau have equal parts of its width. */
-function bandEnds(ends: readonly number[], onPlateau: readonly number[]): number[] {
+/** Where each band ends on a ray of so many places: bands on one plateau have equal parts of its width. */
+function bandEnds(ends: readonly number[], onPlateau: readonly number[], places: number): number[] {
   return onPlateau.map((plateau, k) => {
     const first = onPlateau.indexOf(plateau);
     const sharing = onPlateau.lastIndexOf(plateau) - first + 1;
-    const from = plateau === 0 ? 0 : (ends[plateau - 1] as number);
-    return from + ((k - first + 1) / sharing) * ((ends[plateau] as number) - from);
+    const [from, to] = [plateau === 0 ? 0 : (ends[plateau - 1] as number), ends[plateau] as number];
+    const part = k - first + 1;
+    return part === sharing || from >= places ? to : from + (part / sharing) * (Math.min(to, places) - from);
   });
 }
 
@@ -301,7 +169,7 @@ export function findPlateaus(p: Patchwork, lightness: Float32Array, frame: BoxMm
   const levels = levelsOf(over, wanted.targets.length, least, wanted.frontBelow);
   const ends = smoothed(over.map((ray) => pathAlong(ray, { levels, least, frontBelow: wanted.frontBelow }).ends), rays.round);
   const onPlateau = plateauOfBand(levels, thicknesses(ends, over, levels.length), wanted.targets);
-  return { endsMm: ends.map((own) => bandEnds(own, onPlateau).map((end) => end * ALONG_MM)), told: levels.length };
+  return { endsMm: ends.map((own, ray) => bandEnds(own, onPlateau, (over[ray] as Ray).lightness.length).map((end) => end * ALONG_MM)), told: levels.length };
 }
 
 /** Of each place of the patchwork, its band: 1 is the lightest. */
@@ -312,9 +180,7 @@ export function bandOfPlaces(p: Patchwork, frame: BoxMm, rays: Rays, { endsMm }:
     for (let c = 0; c < columns; c++) {
       const [ray, mm] = rays.of(xMm + (c + 0.5) * stepXMm - frame.xMm, yMm + (r + 0.5) * stepYMm - frame.yMm);
       const own = endsMm[ray] as readonly number[];
-      // Along the rim nothing is told: it belongs to what lies beside it.
-      const told = Math.min(mm, rays.lengthMm(ray) - RIM_MM - ALONG_MM);
-      const k = own.findIndex((end) => told < end);
+      const k = own.findIndex((end) => mm < end);
       band[r * columns + c] = k < 0 ? own.length : k + 1;
     }
   return band;
@@ -325,7 +191,7 @@ const PAST_EDGE = 2;
 
 /** A band (1 is the lightest) as a shape, mm in the frame. */
 export function shapeOf(rays: Rays, { endsMm }: Plateaus, band: number, { widthMm, heightMm }: Pick<BoxMm, 'widthMm' | 'heightMm'>): Shape {
-  const end = (ray: number, mm: number) => (mm < rays.lengthMm(ray) - RIM_MM - ALONG_MM ? mm : PAST_EDGE * rays.lengthMm(ray));
+  const end = (ray: number, mm: number) => (Number.isFinite(mm) ? mm : PAST_EDGE * rays.lengthMm(ray));
   const line = (k: number) => endsMm.map((own, ray): Corner => rays.at(ray, k < 0 ? 0 : end(ray, own[k] as number)));
   const [from, to] = [line(band - 2), line(band - 1)];
   const whole = rays.round ? (band === 1 ? polygon(to) : without(polygon(to), polygon(from))) : polygon([...from, ...to.reverse()]);
