@@ -8,6 +8,7 @@ import { benchAccuracy } from './accuracy';
 import { benchPrinters } from './printers';
 import { findOn } from './finder';
 import { benchFit } from './mixing-speed';
+import { benchNotan } from './notan';
 import { benchPage } from './page';
 import { benchPainters } from './painters';
 import { benchQuick } from './quick';
@@ -48,6 +49,7 @@ if (wanted('accuracy')) kept.push(['accuracy (docs/accuracy.md)', await benchAcc
 if (wanted('printers')) await benchPrinters(trials.run, seed);
 if (wanted('finder')) kept.push(['value finder', await benchFinder(seed)]);
 await trials.close();
+if (wanted('notan')) kept.push(['notan', await benchNotan(seed, Math.ceil(rounds / 3), Number(values.megapixels))]);
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);
 if (wanted('fit')) kept.push(['fitting', benchFit(seed)]);
 if (wanted('page')) kept.push(['dragging', await benchPage()]);

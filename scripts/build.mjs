@@ -10,6 +10,7 @@ const entries = {
   bench: 'bench/main.ts',
   'bench-trial': 'bench/trial.ts',
   'bench-dab': 'bench/dab-trial.ts',
+  'bench-notan': 'bench/notan-trial.ts',
   'bench-speed': 'bench/speed-process.ts',
   'bench-decode': 'bench/decode-worker.ts',
   'e2e/run': 'e2e/run.ts',

@@ -2,6 +2,7 @@
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
+import { MOST_TONES } from '@/core/notan/thresholds';
 import { endsSchema, stepsSchema } from '@/core/exercise/scale';
 
 /** The person's mistake: `message` is the one line they see. */
@@ -53,6 +54,15 @@ export const endsOption = z
   })
   .pipe(endsSchema);
 export const dpiOption = wholeText.pipe(z.number().min(150, 'must be 150 to 600 dpi').max(600, 'must be 150 to 600 dpi'));
+
+export const tonesOption = wholeText.pipe(z.number().int().min(2, `must be 2 to ${MOST_TONES} tones`).max(MOST_TONES, `must be 2 to ${MOST_TONES} tones`));
+const THRESHOLDS = 'must be lightnesses from 0 to 100 that rise, as 35,70';
+export const thresholdsOption = z
+  .string()
+  .transform((s) => s.trim().split(/[\s,;]+/).map(Number))
+  .refine((v) => v.every((t, i) => t >= 0 && t <= 100 && (i === 0 || t > (v[i - 1] as number))), THRESHOLDS);
+const SQUINT = 'must be a percentage of the longer side, 0 to 10';
+export const squintOption = z.string().regex(/^\d+(\.\d+)?$/, SQUINT).transform(Number).pipe(z.number().max(10, SQUINT));
 
 const CORNERS = 'must be eight numbers, photo pixels x,y of the top-left, top-right, bottom-right and bottom-left corner';
 export const cornersOption = z

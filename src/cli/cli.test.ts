@@ -155,3 +155,45 @@ test.each([
   expect(said.split('\n').at(-1)).toContain(words);
   expect(existsSync(path.join(folder, 'never.pdf')) || existsSync(path.join(folder, 'never.png'))).toBe(false);
 });
+
+test('a picture is prepared in few tones, and what can’t be is told in one line', async () => {
+  const scene = (width: number, height: number, body: string) => sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="#f4f4f4"/>${body}</svg>`));
+  const cup = '<rect y="200" width="100%" height="100%" fill="#777"/><circle cx="200" cy="180" r="70" fill="#111"/>';
+  await scene(480, 320, cup).png().toFile(path.join(folder, 'cup.png'));
+  const { code, json } = fairGrey('prepare', 'cup.png', '--tones', '3', '--squint', '0.4', '--ends', '95,25', '--out', 'tones.png', '--json');
+  expect(code).toBe(0);
+  const { thresholds, tones, shapes } = json as { thresholds: number[]; tones: { index: number; lightness: number; share: number }[]; shapes: { tone: number; area: number }[] };
+  expect(thresholds).toHaveLength(2);
+  expect(tones.map((t) => [t.index, t.lightness])).toEqual([[1, 95], [2, 60], [3, 25]]);
+  expect(tones.reduce((s, t) => s + t.share, 0)).toBeCloseTo(1, 9);
+  expect(tones[2]?.share).toBeCloseTo((Math.PI * 70 * 70) / (480 * 320), 2);
+  expect(shapes[0]?.tone).toBe(1);
+  expect((await sharp(path.join(folder, 'tones.png')).metadata()).width).toBe(480);
+  expect(fairGrey('prepare', 'cup.png', '--tones', '13', '--out', 'x.png')).toMatchObject({ code: 2, said: expect.stringContaining('2 to 12 tones') as string });
+  await sharp({ create: { width: 90, height: 60, channels: 3, background: '#808080' } }).png().toFile(path.join(folder, 'flat.png'));
+  expect(fairGrey('prepare', 'flat.png', '--tones', '2', '--out', 'x.png')).toMatchObject({ code: 2, said: expect.stringContaining('only 1 tone') as string });
+  await sharp({ create: { width: 900, height: 1, channels: 3, background: '#808080' } }).png().toFile(path.join(folder, 'thin.png'));
+  expect(fairGrey('prepare', 'thin.png', '--tones', '2', '--out', 'x.png')).toMatchObject({ code: 2, said: expect.stringContaining('at least 32') as string });
+  expect(existsSync(path.join(folder, 'x.png'))).toBe(false);
+}, 60_000);
+
+test('a painting in few tones is measured against its reference, by thresholds or by a map of light and shadow', async () => {
+  const measure = (...more: string[]) => fairGrey('measure', 'notan', 'painting.png', '--reference', 'cup.png', ...more, '--json');
+  await sharp(path.join(folder, 'tones.png')).resize(960, 640, { kernel: 'nearest' }).toFile(path.join(folder, 'painting.png'));
+  const { code, json } = measure('--tones', '3');
+  expect(code).toBe(0);
+  const result = json as { capture: { target: string; mode: string; accepted: boolean }; tones: { index: number; share: number; referenceShare: number }[]; agreement: number; kappa: number; regions: unknown[]; findings: { code: string }[] };
+  expect(result.capture).toMatchObject({ target: 'scan', mode: 'relative', accepted: true });
+  expect(result.tones.map((t) => t.index)).toEqual([1, 2, 3]);
+  result.tones.forEach((t) => expect(Math.abs(t.share - t.referenceShare)).toBeLessThan(0.02));
+  expect(result.agreement).toBeGreaterThan(0.97);
+  expect([result.regions.length, result.findings[0]?.code]).toEqual([0, 'big_shapes']);
+  // A map by which the table is in the light: the painting has it darker.
+  await sharp(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="480" height="320"><rect width="100%" height="100%" fill="#fff"/><circle cx="200" cy="180" r="70" fill="#000"/></svg>')).png().toFile(path.join(folder, 'map.png'));
+  expect((measure('--tones', '2', '--map', 'map.png').json as { tones: { referenceShare: number }[] }).tones[1]?.referenceShare).toBeCloseTo((Math.PI * 70 * 70) / (480 * 320), 2);
+  expect(measure('--tones', '3', '--thresholds', '70,40')).toMatchObject({ code: 2, said: expect.stringContaining('that rise') as string });
+  expect(measure('--tones', '3', '--map', 'map.png')).toMatchObject({ code: 2, said: expect.stringContaining('--tones 2') as string });
+  await sharp({ create: { width: 480, height: 320, channels: 3, background: '#ffffff' } }).png().toFile(path.join(folder, 'all-light.png'));
+  expect(measure('--tones', '2', '--map', 'all-light.png')).toMatchObject({ code: 2, said: expect.stringContaining('no shadow') as string });
+  expect(fairGrey('measure', 'notan', 'painting.png', '--tones', '3')).toMatchObject({ code: 2, said: expect.stringContaining('--reference is needed') as string });
+}, 120_000);

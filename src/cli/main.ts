@@ -9,6 +9,7 @@ const VERBS: Record<string, () => Promise<Verb>> = {
   brackets: async () => (await import('./brackets')).brackets,
   card: async () => (await import('./card')).card,
   measure: async () => (await import('./measure')).measure,
+  prepare: async () => (await import('./prepare')).prepare,
   mix: async () => (await import('./mix')).mix,
   simulate: async () => (await import('./simulate')).simulate,
 };

@@ -3,16 +3,19 @@
  * curves by line segments", 1961, with constants in place of lines).
  */
 
-/** Sum of squared departures from the mean over [from, to), from running sums. */
-export function scatterOf(profile: Float64Array): (from: number, to: number) => number {
-  const [sum, squares] = [new Float64Array(profile.length + 1), new Float64Array(profile.length + 1)];
+/** Sum of squared departures from the mean over [from, to), from running sums; each value counts as often as `weights` says, once unless said. */
+export function scatterOf(profile: Float64Array, weights?: Float64Array): (from: number, to: number) => number {
+  const [count, sum, squares] = [0, 1, 2].map(() => new Float64Array(profile.length + 1)) as [Float64Array, Float64Array, Float64Array];
   profile.forEach((v, i) => {
-    sum[i + 1] = (sum[i] as number) + v;
-    squares[i + 1] = (squares[i] as number) + v * v;
+    const w = weights ? (weights[i] as number) : 1;
+    count[i + 1] = (count[i] as number) + w;
+    sum[i + 1] = (sum[i] as number) + w * v;
+    squares[i + 1] = (squares[i] as number) + w * v * v;
   });
   return (from, to) => {
+    const n = (count[to] as number) - (count[from] as number);
     const s = (sum[to] as number) - (sum[from] as number);
-    return (squares[to] as number) - (squares[from] as number) - (s * s) / (to - from);
+    return n === 0 ? 0 : (squares[to] as number) - (squares[from] as number) - (s * s) / n;
   };
 }
 
@@ -23,10 +26,10 @@ export interface PiecewiseFits {
   cuts(pieces: number): number[];
 }
 
-/** Fits with 1 to `most` pieces at once, each at least `least` and at most `longest` values long. */
-export function piecewiseFits(profile: Float64Array, most: number, least: number, longest = profile.length): PiecewiseFits {
+/** Fits with 1 to `most` pieces at once, each at least `least` and at most `longest` values long; values count as often as `weights` says. */
+export function piecewiseFits(profile: Float64Array, most: number, least: number, longest = profile.length, weights?: Float64Array): PiecewiseFits {
   const n = profile.length;
-  const scatter = scatterOf(profile);
+  const scatter = scatterOf(profile, weights);
   const best = Array.from({ length: most + 1 }, () => new Float64Array(n + 1).fill(Infinity));
   const from = Array.from({ length: most + 1 }, () => new Int32Array(n + 1));
   (best[0] as Float64Array)[0] = 0;

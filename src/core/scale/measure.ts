@@ -114,7 +114,7 @@ function measureStrip(photo: Photo, { terms, card, lineMm }: ScaleRequest, targe
 const SHEET_IDS: readonly number[] = Object.values(PAPERS).flatMap((p) => [...p.markerIds]);
 
 /** What is in a picture of which nothing was said. */
-function seekTarget(photo: Photo, tools: MeasureTools): Target {
+export function seekTarget(photo: Photo, tools: MeasureTools): Target {
   const ids = seekMarkers(tools.cv, photo, [...SHEET_IDS, ...BRACKET_MARKER_IDS]).map((m) => m.id);
   if (ids.some((id) => SHEET_IDS.includes(id))) return { kind: 'sheet' };
   return ids.length > 0 ? { kind: 'brackets', depthMm: 0 } : { kind: 'scan' };

@@ -1,0 +1,142 @@
+/** A painting in few tones: made up, painted, photographed and measured against what it was painted from. */
+import { flippedRegions, type FlippedRegion } from '@/core/notan/compare-tones';
+import { measureNotan } from '@/core/notan/measure-notan';
+import { sharesOf, toneShapes } from '@/core/notan/tones';
+import { defaultTerms } from '@/core/exercise/kinds';
+import type { Target } from '@/core/scale/measure';
+import { targetLightnesses } from '@/core/scale/targets';
+import { bracketPage, drawBrackets } from '@/core/sheet/brackets';
+import { exerciseLayout } from '@/core/sheet/exercise-layout';
+import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
+import { boxCorners, type BoxMm } from '@/core/sheet/paper';
+import { layBoard } from '@/devices/board';
+import { photograph } from '@/devices/camera';
+import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-conditions';
+import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
+import { print } from '@/devices/printer';
+import { chance, smoothNoise } from '@/devices/random';
+import type { Surface } from '@/devices/reflectance';
+import { sheetToPng } from '@/print/sheet-png';
+import { decodePhoto } from '@/workers/decode';
+import { loadOpenCv } from '@/workers/opencv';
+import { readQr } from '@/workers/read-qr';
+import { pixelsOfPlaces } from './stage';
+
+export interface NotanTrial {
+  readonly seed: number;
+  readonly tones: number;
+  readonly camera: CameraCondition;
+  readonly way: 'sheet' | 'brackets' | 'corners';
+  readonly megapixels: number;
+}
+
+export interface NotanOutcome {
+  readonly trial: NotanTrial;
+  readonly accepted: boolean;
+  readonly codes: readonly string[];
+  /** Of each tone: share as read less share as painted. */
+  readonly shares: readonly number[];
+  /** Agreement as read less that of what was painted. */
+  readonly agreement: number;
+  /** Flipped shapes of over a hundredth that were made, and how many of them were told; what was told, and how much of it was made. */
+  readonly flips: { readonly made: number; readonly told: number; readonly said: number; readonly right: number };
+}
+
+const GRID = { width: 1000, height: 833 } as const;
+const LEAST_FLIP = 0.01;
+
+/** A scene of big overlapping shapes in few tones: slopes, discs, boxes. */
+function scene(tones: number, seed: number): ToneMap {
+  const own = chance(seed).fork('scene');
+  const toneOf = new Uint8Array(GRID.width * GRID.height).fill(own.whole(1, tones));
+  const shapes = own.whole(4, 7);
+  for (let k = 0; k < shapes; k++) {
+    const tone = k < tones ? k + 1 : own.whole(1, tones);
+    const [cx, cy, r, squash, turn, salt] = [own.between(0.1, 0.9) * GRID.width, own.between(0.1, 0.9) * GRID.height, own.between(0.12, 0.28) * GRID.width, own.between(0.5, 1), own.between(0, Math.PI), own.whole(1, 1e9)];
+    const square = own.next() < 0.4;
+    for (let y = 0; y < GRID.height; y++)
+      for (let x = 0; x < GRID.width; x++) {
+        const [dx, dy] = [x - cx, y - cy];
+        const [u, v] = [Math.cos(turn) * dx + Math.sin(turn) * dy, (Math.cos(turn) * dy - Math.sin(turn) * dx) / squash];
+        const far = square ? Math.max(Math.abs(u), Math.abs(v)) * 1.1 : Math.hypot(u, v);
+        if (far < r * (1 + 0.15 * smoothNoise(Math.atan2(v, u) * 1.5 + 9, k, salt))) toneOf[y * GRID.width + x] = tone;
+      }
+  }
+  return { ...GRID, toneOf };
+}
+
+/** The scene with up to two of its shapes in another tone. */
+function flipped({ toneOf, width, height }: ToneMap, tones: number, seed: number): ToneMap {
+  const own = chance(seed).fork('flips');
+  const { shapes, shapeOf } = toneShapes(toneOf, width);
+  const able = shapes.flatMap((s, k) => (s.places / toneOf.length > 0.015 && s.places / toneOf.length < 0.2 ? [k] : []));
+  const chosen = new Map(able.filter(() => own.next() < 0.4).slice(0, 2).map((k) => [k, 1 + ((shapes[k]!.tone - 1 + own.whole(1, tones - 1)) % tones)]));
+  return { width, height, toneOf: toneOf.map((t, i) => chosen.get(shapeOf[i] as number) ?? t) };
+}
+
+interface Blank {
+  readonly surface: Surface;
+  readonly stage: Stage;
+  readonly frame: BoxMm;
+}
+
+async function blank({ way, seed }: NotanTrial): Promise<Blank> {
+  if (way === 'brackets') {
+    const page = bracketPage('a4');
+    const printed = await print(await sheetToPng(drawBrackets(page), 300), 'nominal', seed);
+    const own = chance(seed).fork('board size');
+    const widthMm = own.between(240, 800);
+    const heightMm = widthMm * own.between(0.7, 0.95);
+    const laid = layBoard(printed.surface, page.brackets, { widthMm, heightMm, lightness: [90], without: null, careless: 1 }, seed);
+    return { surface: laid.surface, stage: { widthMm: laid.widthMm, heightMm: laid.heightMm, cells: [] }, frame: { xMm: laid.at[0], yMm: laid.at[1], widthMm, heightMm } };
+  }
+  const terms = defaultTerms('notan');
+  const layout = exerciseLayout(terms);
+  const words = { title: 'Sample', className: 'Tidewell', name: '', labels: [], due: '', care: '', careInShort: '', exercise: null, student: null, figures: {} };
+  const frame = layout.cells[0];
+  if (!frame) throw new Error('The sheet has no frame.');
+  return { surface: (await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed)).surface, stage: layout, frame };
+}
+
+const agreementOf = (a: Uint8Array, b: Uint8Array): number => a.reduce((s, t, i) => s + (t === b[i] ? 1 : 0), 0) / a.length;
+
+const overlap = (p: FlippedRegion, q: FlippedRegion): number => {
+  const [w, h] = [Math.min(p.box.x + p.box.width, q.box.x + q.box.width) - Math.max(p.box.x, q.box.x), Math.min(p.box.y + p.box.height, q.box.y + q.box.height) - Math.max(p.box.y, q.box.y)];
+  const both = Math.max(0, w) * Math.max(0, h);
+  return both / (p.box.width * p.box.height + q.box.width * q.box.height - both);
+};
+const same = (p: FlippedRegion, q: FlippedRegion): boolean => p.drawn === q.drawn && p.wanted === q.wanted && overlap(p, q) > 0.5;
+
+export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOutcome> {
+  const { seed, tones, camera, megapixels } = trial;
+  const own = chance(seed).fork('notan trial');
+  const reference = scene(tones, seed);
+  const meant = flipped(reference, tones, seed);
+  const ends = { light: own.between(90, 95), dark: own.between(21, 30) };
+  const plan: NotanPlan = {
+    lightness: targetLightnesses(tones, ends, 'light-first', 'lightness').map((l) => l + (tones > 2 ? 2 * own.gauss() : 0)),
+    ragged: own.between(0.001, 0.005),
+    shift: { x: 0, y: 0 },
+    streaks: own.between(0, 1.5),
+    frame: null,
+  };
+  const { surface, stage, frame } = await blank(trial);
+  const { surface: finished, painted } = paintTones(surface, frame, meant, plan, seed);
+  const photo = await decodePhoto(await photograph(finished, stage, shotFor(camera, stage, seed, megapixels), seed));
+  const target: Target = trial.way === 'corners' ? { kind: 'corners', corners: pixelsOfPlaces(stage, camera, seed, megapixels, boxCorners(frame)) } : trial.way === 'brackets' ? { kind: 'brackets', depthMm: 0 } : { kind: 'sheet' };
+  const { cv } = await loadOpenCv();
+  const result = await measureNotan(photo, { reference, tones, ends, expected: { exercise: null, student: null }, target }, { cv, readQr });
+  const { accepted, issues } = result.capture;
+  const truth = sharesOf(painted.toneOf, tones);
+  // What was flipped is told by what was meant, before the hand strayed.
+  const made = flippedRegions(meant, reference, { x: 0, y: 0 }).filter((r) => r.area > LEAST_FLIP);
+  const said = result.regions.filter((r) => r.area > LEAST_FLIP);
+  return {
+    trial,
+    accepted,
+    codes: issues.map((i) => i.code),
+    shares: result.tones.map((t, k) => t.share - (truth[k] ?? 0)),
+    agreement: (result.agreement ?? Number.NaN) - agreementOf(painted.toneOf, reference.toneOf),
+    flips: { made: made.length, told: made.filter((m) => result.regions.some((r) => same(m, r))).length, said: said.length, right: said.filter((s) => flippedRegions(meant, reference, { x: 0, y: 0 }).some((m) => same(m, s))).length },
+  };
+}

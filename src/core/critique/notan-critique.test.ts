@@ -1,0 +1,62 @@
+/** What is said of a painting in few tones, from what was measured of it. */
+import { findingSchema } from './finding';
+import { critiqueNotan } from './notan-critique';
+import type { NotanResult } from '../notan/result';
+
+const ends = { light: 95, dark: 24 };
+const measured = (more: Partial<NotanResult> = {}): NotanResult => ({
+  version: 1,
+  kind: 'notan',
+  capture: { target: 'sheet', mode: 'calibrated', whiteBasis: 'nominal', accepted: true, issues: [], uncertainty: 3, colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null },
+  tones: [
+    { index: 1, share: 0.42, referenceShare: 0.4, lightness: 94, spread: 1.2 },
+    { index: 2, share: 0.58, referenceShare: 0.6, lightness: 25, spread: 1.4 },
+  ],
+  agreement: 0.96,
+  agreementTolerant: 0.98,
+  agreementAligned: 0.97,
+  kappa: 0.92,
+  shift: { x: 0, y: 0 },
+  regions: [],
+  shapes: { large: 2, middle: 3, small: 2, largest: 0.4, slivers: 0, ragged: 0.1 },
+  frame: null,
+  findings: [],
+  ...more,
+});
+const codes = (result: NotanResult) => critiqueNotan(result, ends).map((f) => f.code);
+
+test('a good one is praised for what it measured, and nothing is to be mended', () => {
+  const findings = critiqueNotan(measured(), ends);
+  expect(findings.map((f) => [f.kind, f.code])).toEqual([['works', 'big_shapes'], ['works', 'flat_tones'], ['works', 'decided']]);
+  findings.forEach((f) => expect(findingSchema.parse(f)).toEqual(f));
+});
+
+test('a flipped shape is told by place and tone, the heaviest first', () => {
+  const region = (x: number, area: number) => ({ box: { x, y: 0.1, width: 0.2, height: 0.2 }, area, drawn: 2, wanted: 1 });
+  const fixes = critiqueNotan(measured({ regions: [region(0.05, 0.02), region(0.7, 0.09)] }), ends).filter((f) => f.kind === 'fix');
+  expect(fixes.map((f) => f.where.box?.x)).toEqual([0.7, 0.05]);
+  expect(fixes[0]?.say).toBe('A shape at the top right is dark, and the reference has it light.');
+  expect(fixes[0]?.do).toContain('unless you lost that edge on purpose');
+});
+
+test('a picture that sits off is told once, with how far', () => {
+  const [finding] = critiqueNotan(measured({ shift: { x: 0.04, y: -0.02 } }), ends).filter((f) => f.kind === 'fix');
+  expect(finding?.say).toBe('The whole picture sits 4 % to the right and 2 % too high; its shapes are judged as if it did not.');
+});
+
+test('grey for black is told where white is known, and not where the ends are taken for granted', () => {
+  const grey = measured({ tones: measured().tones.map((t) => (t.index === 2 ? { ...t, lightness: 41 } : t)) });
+  expect(codes(grey)).toContain('grey_for_black');
+  expect(codes({ ...grey, capture: { ...grey.capture, mode: 'relative' } })).not.toContain('grey_for_black');
+});
+
+test('a tone that is missing, uneven paint, slivers and a share that is off are each told', () => {
+  expect(codes(measured({ tones: [...measured().tones, { index: 3, share: 0, referenceShare: 0.2, lightness: null, spread: null }] }))).toContain('missing_tone');
+  expect(codes(measured({ tones: measured().tones.map((t) => ({ ...t, spread: 7 })) }))).toContain('uneven_tone');
+  expect(codes(measured({ shapes: { ...measured().shapes!, slivers: 5 } }))).toContain('slivers');
+  expect(codes(measured({ tones: measured().tones.map((t, i) => ({ ...t, share: i === 0 ? 0.52 : 0.48 })) }))).toContain('tone_share');
+});
+
+test('of what could not be read nothing is said', () => {
+  expect(critiqueNotan(measured({ tones: [] }), ends)).toEqual([]);
+});

@@ -1,0 +1,93 @@
+/** Drafts the critique of a painting in few tones: first what works, then what to mend, heaviest first. */
+import type { Ends } from '../exercise/scale';
+import type { NotanResult } from '../notan/result';
+import type { Finding } from './finding';
+
+/** Beside outlines this much agreement is a picture whose big shapes sit right. */
+const SITS_RIGHT = 0.93;
+/** A tone whose places vary less than this (L*) is flat. */
+const FLAT = 3;
+/** A whole picture further off than this (shares of its width or height) is told. */
+const SHIFTED = 0.015;
+/** A share of a tone further off than this is told. */
+const SHARE_OFF = 0.06;
+/** An end this much (L*) short of what the paint can do is told. */
+const SHORT = 8;
+/** More slivers than this are told. */
+const FEW_SLIVERS = 2;
+const MOST_REGIONS = 7;
+
+const round2 = (v: number) => Math.round(v * 100) / 100;
+const percent = (v: number) => `${Math.round(100 * v)} %`;
+
+/** What a tone is called among so many. */
+export function toneName(tone: number, count: number): string {
+  if (tone === 1) return 'light';
+  if (tone === count) return 'dark';
+  return count === 3 ? 'the middle tone' : `tone ${tone}`;
+}
+
+/** Where in the picture a box lies, in words. */
+function place({ x, y, width, height }: NotanResult['regions'][number]['box']): string {
+  const [cx, cy] = [x + width / 2, y + height / 2];
+  const across = cx < 1 / 3 ? 'left' : cx > 2 / 3 ? 'right' : '';
+  const down = cy < 1 / 3 ? 'top' : cy > 2 / 3 ? 'bottom' : '';
+  if (!across && !down) return 'in the middle';
+  return `at the ${[down, across].filter(Boolean).join(' ')}`;
+}
+
+type Draft = Pick<Finding, 'code' | 'weight' | 'evidence' | 'say'> & { readonly do: string; readonly box?: Finding['where']['box'] };
+const fix = ({ box, ...draft }: Draft): Finding => ({ ...draft, kind: 'fix', weight: round2(draft.weight), where: { steps: [], ...(box && { box }) } });
+const works = (code: string, say: string, evidence: Finding['evidence']): Finding => ({ code, kind: 'works', weight: 0, where: { steps: [] }, evidence, say, do: null });
+
+function strengths(r: NotanResult): Finding[] {
+  const painted = r.tones.filter((t) => t.spread !== null);
+  return [
+    ...((r.agreementTolerant ?? 0) >= SITS_RIGHT ? [works('big_shapes', 'The big shapes sit where the reference has them.', { agreement: round2(r.agreementTolerant ?? 0) })] : []),
+    ...(painted.length === r.tones.length && painted.every((t) => (t.spread ?? 0) <= FLAT) ? [works('flat_tones', 'Each tone is one flat value.', { spread: painted.map((t) => round2(t.spread ?? 0)) })] : []),
+    ...(r.regions.length === 0 && (r.shapes?.slivers ?? 0) === 0 ? [works('decided', 'It is decided: no shape is left between two tones, none is too thin to read.', { slivers: 0 })] : []),
+  ];
+}
+
+function mends(r: NotanResult, ends: Ends): Finding[] {
+  const count = r.tones.length;
+  const out: Finding[] = r.regions.slice(0, MOST_REGIONS).map((region) =>
+    fix({
+      code: 'flipped_shape',
+      weight: Math.abs(region.drawn - region.wanted) * Math.sqrt(region.area),
+      box: region.box,
+      evidence: { area: round2(region.area), drawn: region.drawn, wanted: region.wanted },
+      say: `A shape ${place(region.box)} is ${toneName(region.drawn, count)}, and the reference has it ${toneName(region.wanted, count)}.`,
+      do: `Paint it ${toneName(region.wanted, count)}, unless you lost that edge on purpose.`,
+    }),
+  );
+  const missing = r.tones.filter((t) => t.lightness === null);
+  for (const t of missing) out.push(fix({ code: 'missing_tone', weight: Math.sqrt(t.referenceShare), evidence: { tone: t.index, referenceShare: round2(t.referenceShare) }, say: `Of ${count} tones one is missing: ${toneName(t.index, count)}.`, do: 'Mix it between its neighbours and put it where the reference has it.' }));
+  const { x, y } = r.shift ?? { x: 0, y: 0 };
+  if (Math.hypot(x, y) > SHIFTED) {
+    const ways = [...(Math.abs(x) > SHIFTED / 2 ? [`${percent(Math.abs(x))} to the ${x > 0 ? 'right' : 'left'}`] : []), ...(Math.abs(y) > SHIFTED / 2 ? [`${percent(Math.abs(y))} too ${y > 0 ? 'low' : 'high'}`] : [])];
+    out.push(fix({ code: 'shifted', weight: 4 * Math.hypot(x, y), evidence: { x: round2(x), y: round2(y) }, say: `The whole picture sits ${ways.join(' and ')}; its shapes are judged as if it did not.`, do: 'Next time mark the middle of each side before you draw.' }));
+  }
+  const most = r.tones.reduce((a, t) => (Math.abs(t.share - t.referenceShare) > Math.abs(a.share - a.referenceShare) ? t : a), r.tones[0]!);
+  const offBy = most.share - most.referenceShare;
+  if (r.regions.length === 0 && Math.abs(offBy) > SHARE_OFF)
+    out.push(fix({ code: 'tone_share', weight: Math.abs(offBy), evidence: { tone: most.index, share: round2(most.share), referenceShare: round2(most.referenceShare) }, say: `There is ${offBy > 0 ? 'more' : 'less'} of ${toneName(most.index, count)} than in the reference: ${percent(most.share)} for ${percent(most.referenceShare)}.`, do: 'Look along its outlines: they all lean one way.' }));
+  const dark = r.tones.at(-1)?.lightness ?? null;
+  const light = r.tones[0]?.lightness ?? null;
+  // Where nothing of known lightness is in the picture the ends are taken for granted.
+  if (r.capture.mode === 'calibrated') {
+    if (dark !== null && dark > ends.dark + SHORT) out.push(fix({ code: 'grey_for_black', weight: (dark - ends.dark) / 50, evidence: { lightness: round2(dark), target: ends.dark }, say: 'The dark is a grey: it could go further.', do: 'Paint the dark once more, with no white in it.' }));
+    if (light !== null && light < ends.light - SHORT) out.push(fix({ code: 'grey_for_white', weight: (ends.light - light) / 50, evidence: { lightness: round2(light), target: ends.light }, say: 'The light is a grey: it could go further.', do: 'Paint the light once more, with clean white and a clean brush.' }));
+  }
+  const streaky = r.tones.filter((t) => (t.spread ?? 0) > 2 * FLAT);
+  for (const t of streaky) out.push(fix({ code: 'uneven_tone', weight: ((t.spread ?? 0) / 20) * Math.sqrt(t.share), evidence: { tone: t.index, spread: round2(t.spread ?? 0) }, say: `The paint of ${toneName(t.index, count)} is uneven: it reads as several values.`, do: 'A second coat, mixed through before it goes on.' }));
+  const slivers = r.shapes?.slivers ?? 0;
+  if (slivers > FEW_SLIVERS) out.push(fix({ code: 'slivers', weight: 0.05 * slivers, evidence: { slivers }, say: `${slivers} shapes are too thin to read from across the room.`, do: 'Let each run into what lies beside it: a lost edge is no mistake.' }));
+  return out.sort((a, b) => b.weight - a.weight);
+}
+
+/** The draft: what works first, then what to mend. The same measurement always gets the same draft. */
+export function critiqueNotan(result: NotanResult, ends: Ends): Finding[] {
+  if (result.tones.length === 0) return [];
+  return [...strengths(result), ...mends(result, ends)];
+}

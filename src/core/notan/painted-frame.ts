@@ -1,0 +1,51 @@
+/** A dark frame that somebody painted round a picture, so that all its values are seen against one dark. */
+import { median } from '../fitting/median';
+import type { Raster } from '../raster/raster';
+
+/** So much of a line along the edge is dark where there is a frame. */
+const COVERED = 0.95;
+/** No darker than this (L*) above the darkest hundredth counts as frame. */
+const AS_DARK = 9;
+/** A frame is at least and at most so wide, shares of the longer side. */
+const NARROWEST = 0.012;
+const WIDEST = 0.15;
+/** Along the very edge paper may show. */
+const RIM = 0.006;
+
+export interface PaintedFrame {
+  /** The picture inside, places: left, top, and one past right and bottom. */
+  readonly inside: { readonly x0: number; readonly y0: number; readonly x1: number; readonly y1: number };
+  /** Median lightness of the frame, L*. */
+  readonly lightness: number;
+}
+
+/** The frame, or null where there is none. */
+export function paintedFrame({ width, height, data }: Raster<'lightness', 1>): PaintedFrame | null {
+  const long = Math.max(width, height);
+  const sorted = data.slice().sort();
+  const limit = (sorted[Math.floor(0.01 * sorted.length)] as number) + AS_DARK;
+  const rim = Math.round(RIM * long);
+  /** How far a dark band reaches from a side; `at` gives the place `along` the line that is `off` from it. */
+  const band = (length: number, at: (off: number, along: number) => number): number => {
+    for (let off = rim; off <= WIDEST * long; off++) {
+      let dark = 0;
+      for (let along = rim; along < length - rim; along++) if ((data[at(off, along)] as number) <= limit) dark++;
+      if (dark < COVERED * (length - 2 * rim)) return off === rim ? 0 : off;
+    }
+    return Infinity;
+  };
+  const seen = [
+    band(height, (off, y) => y * width + off),
+    band(height, (off, y) => y * width + width - 1 - off),
+    band(width, (off, x) => off * width + x),
+    band(width, (off, x) => (height - 1 - off) * width + x),
+  ];
+  const told = seen.filter(Number.isFinite);
+  if (told.length < 2 || Math.min(...seen) < NARROWEST * long) return null;
+  // Where the picture itself is dark along a side, the frame is as wide there as elsewhere.
+  const [left, right, top, bottom] = seen.map((off) => (off === Infinity ? median(told) : off)) as [number, number, number, number];
+  const inside = { x0: left + 1, y0: top + 1, x1: width - right - 1, y1: height - bottom - 1 };
+  const frame: number[] = [];
+  for (let y = rim; y < height - rim; y++) for (let x = rim; x < width - rim; x++) if (x < left - 1 || x > width - right || y < top - 1 || y > height - bottom) frame.push(data[y * width + x] as number);
+  return { inside, lightness: median(frame) };
+}

@@ -1,0 +1,32 @@
+/** The measurement of a painting in few tones as JSON: what the command line prints. */
+import { z } from 'zod';
+import { findingSchema } from '../critique/finding';
+import { captureSchema } from '../scale/result';
+
+/** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
+export const NOTAN_RESULT_VERSION = 1;
+
+const share = z.number().min(0).max(1);
+const box = z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() });
+
+export const notanResultSchema = z.object({
+  version: z.literal(NOTAN_RESULT_VERSION),
+  kind: z.literal('notan'),
+  capture: captureSchema,
+  /** Tone 1 is the lightest. `spread` is the standard deviation about its lightness, L*; both null where the painting does not have it. Empty where nothing was read. */
+  tones: z.array(z.object({ index: z.number().int(), share, referenceShare: share, lightness: z.number().nullable(), spread: z.number().nullable() })),
+  agreement: share.nullable(),
+  /** Beside outlines of the reference left out. */
+  agreementTolerant: share.nullable(),
+  /** After the best shift. */
+  agreementAligned: share.nullable(),
+  kappa: z.number().nullable(),
+  /** How far the painting sits to the right of, and below, the reference, shares of its width and height. */
+  shift: z.object({ x: z.number(), y: z.number() }).nullable(),
+  regions: z.array(z.object({ box, area: share, drawn: z.number().int(), wanted: z.number().int() })),
+  shapes: z.object({ large: z.number().int(), middle: z.number().int(), small: z.number().int(), largest: share, slivers: z.number().int(), ragged: share }).nullable(),
+  /** A dark frame that was painted round the picture and left out: its lightness, L*; null where there is none. */
+  frame: z.object({ lightness: z.number() }).nullable(),
+  findings: z.array(findingSchema),
+});
+export type NotanResult = z.infer<typeof notanResultSchema>;

@@ -1,0 +1,47 @@
+/** What is too thin to be a shape, what a calm hand would have made of outlines, and a frame that was painted round it all. */
+import { raster } from '../raster/raster';
+import { paintedFrame } from './painted-frame';
+import { shapeFacts } from './shape-facts';
+import { smoothedTones, withoutThin } from './tidy';
+
+const [W, H] = [200, 160];
+const grid = (at: (x: number, y: number) => number) => Uint8Array.from({ length: W * H }, (_, i) => at(i % W, Math.floor(i / W)));
+
+test('a thin strip between two tones goes to them, half and half', () => {
+  const clean = withoutThin(grid((x) => (x < 98 ? 1 : x < 102 ? 2 : 3)), W, H, 4);
+  expect([...new Set(clean)].sort()).toEqual([1, 3]);
+  expect(clean.filter((t) => t === 1).length / clean.length).toBeCloseTo(0.5, 2);
+});
+
+test('what is wide enough stays as it was', () => {
+  const wide = grid((x, y) => (x > 60 && x < 100 && y > 40 && y < 90 ? 2 : 1));
+  const clean = withoutThin(wide, W, H, 4);
+  // Only its corners are rounded.
+  expect(clean.reduce((n, t, i) => n + (t === wide[i] ? 0 : 1), 0)).toBeLessThan(30);
+});
+
+test('smoothing takes a ragged edge straight, and keeps every tone', () => {
+  const ragged = grid((x, y) => (x < 100 + 3 * Math.sin(y * 1.9) ? 1 : 2));
+  const calm = smoothedTones(ragged, W, H, 2, 4);
+  const edge = Array.from({ length: H - 40 }, (_, k) => calm.subarray((k + 20) * W, (k + 21) * W).indexOf(2));
+  expect(Math.max(...edge) - Math.min(...edge)).toBeLessThanOrEqual(2);
+});
+
+test('shapes are counted by size; slivers and ragged edges are told', () => {
+  const calm = shapeFacts(grid((x, y) => (Math.hypot(x - 60, y - 60) < 40 ? 1 : Math.hypot(x - 150, y - 110) < 18 ? 1 : 2)), W, H, 2);
+  expect(calm).toMatchObject({ large: 2, middle: 1, small: 0, slivers: 0 });
+  expect(calm.largest).toBeGreaterThan(0.7);
+  const nervous = shapeFacts(grid((x, y) => (x > 120 && x < 180 && y % 40 < 2 ? 1 : x < 100 + 4 * Math.sin(y * 1.3) ? 1 : 2)), W, H, 2);
+  expect(nervous.slivers).toBeGreaterThanOrEqual(3);
+  expect(nervous.ragged).toBeGreaterThan(calm.ragged + 0.2);
+});
+
+test('a dark frame on all four sides is found with its lightness; a dark side of the picture is none', () => {
+  const plane = (at: (x: number, y: number) => number) => raster('lightness', W, H, 1, Float32Array.from(grid(at)));
+  const framed = paintedFrame(plane((x, y) => (Math.min(x, y, W - 1 - x, H - 1 - y) < 8 ? 24 : x < 90 ? 90 : 26)));
+  expect(framed?.lightness).toBe(24);
+  expect(framed?.inside.x0).toBeGreaterThanOrEqual(8);
+  expect(framed?.inside.x0).toBeLessThan(11);
+  expect(paintedFrame(plane((x) => (x < 90 ? 90 : 26)))).toBeNull();
+  expect(paintedFrame(plane(() => 25))).toBeNull();
+});

@@ -1,0 +1,44 @@
+/**
+ * What a picture's lightness is to become in paint: mapped, in order, onto what the exercise's paint can reach. A
+ * photograph reaches darker than matt paint, and nothing is compared, printed or reduced before it is mapped.
+ */
+import type { Judging } from '../exercise/judging';
+import type { Ends } from '../exercise/scale';
+
+/** Which part of the reach a key leaves, as shares from dark to light. */
+const REACH: Record<Judging['key'], readonly [from: number, to: number]> = { full: [0, 1], high: [0.4, 1], middle: [0.2, 0.8], low: [0, 0.6] };
+
+export interface ValueMap {
+  /** Mapped L* of an L* of the picture. */
+  readonly of: (lightness: number) => number;
+  /** What the lightest and the darkest place become. */
+  readonly ends: Ends;
+}
+
+export interface MapRequest {
+  readonly ends: Ends;
+  readonly key: Judging['key'];
+  /** How much further from the middle values are to move, percent. */
+  readonly pushPercent: number;
+}
+
+/**
+ * The map for a picture of these L* (NaN left out): its lightest and darkest place come to lie exactly on the ends that
+ * the key leaves, and values move away from the median by the push, `L' = m + (1 + p) (L - m)`, cut off at the ends.
+ * Order is kept. A picture of one tone comes to lie in the middle.
+ */
+export function valueMap(lightness: Float32Array, { ends, key, pushPercent }: MapRequest): ValueMap {
+  const sorted = lightness.filter((l) => !Number.isNaN(l)).sort();
+  const [low, high] = [sorted[0] ?? 0, sorted[sorted.length - 1] ?? 0];
+  const [from, to] = REACH[key];
+  const range = ends.light - ends.dark;
+  const own: Ends = { dark: ends.dark + from * range, light: ends.dark + to * range };
+  if (high <= low) {
+    const middle = (own.dark + own.light) / 2;
+    return { of: () => middle, ends: own };
+  }
+  const spread = (l: number) => own.dark + ((l - low) / (high - low)) * (own.light - own.dark);
+  const middle = spread(sorted[sorted.length >> 1] ?? 0);
+  const push = 1 + pushPercent / 100;
+  return { of: (l) => Math.min(own.light, Math.max(own.dark, middle + push * (spread(l) - middle))), ends: own };
+}

@@ -1,0 +1,64 @@
+/** Measuring a painting in few tones against a reference picture, both from files on disk. */
+import type { KnownCard } from '@/core/capture/open-sheet';
+import { critiqueNotan } from '@/core/critique/notan-critique';
+import type { Ends } from '@/core/exercise/scale';
+import type { TonePlane } from '@/core/notan/compare-tones';
+import { measureNotan } from '@/core/notan/measure-notan';
+import type { NotanResult } from '@/core/notan/result';
+import { TooFewTones } from '@/core/notan/thresholds';
+import { lightnessOf, luminancePlane } from '@/core/reference/luminance-plane';
+import { NothingToPrepare, prepareTones } from '@/core/reference/prepare';
+import type { Target } from '@/core/scale/measure';
+import { UnusablePicture, withPhoto } from './decode';
+import type { Stage } from './measure-task';
+import { loadOpenCv } from './opencv';
+import { readQr } from './read-qr';
+
+export interface NotanTask {
+  readonly file: string;
+  readonly reference: string;
+  readonly tones: number;
+  readonly ends: Ends;
+  readonly target: Target;
+  /** Rising, L* of the reference; by the automatic rule unless given. */
+  readonly thresholds?: readonly number[];
+  /** A picture of light (white) and shadow (black) over the reference: two tones by what the light reaches. */
+  readonly map?: string;
+  readonly card?: KnownCard;
+}
+
+/** Half way between the two: lighter is light. */
+const LIGHT = 50;
+
+/** The reference in its tones. Throws UnusablePicture with what to do. */
+async function referenceTones({ reference, map, tones, thresholds, ends }: NotanTask): Promise<TonePlane> {
+  const plane = await withPhoto(map ?? reference, null, (photo) => luminancePlane(photo));
+  const { width, height } = plane;
+  if (map !== undefined) {
+    const own = await withPhoto(reference, null, (photo) => photo.width / photo.height);
+    if (Math.abs(width / height / own - 1) > 0.02) throw new UnusablePicture('The map of light and shadow has other proportions than the picture: draw it over the whole of it.');
+    const toneOf = Uint8Array.from(lightnessOf(plane).data, (l) => (l > LIGHT ? 1 : 2));
+    const light = toneOf.reduce((s, t) => s + (t === 1 ? 1 : 0), 0) / toneOf.length;
+    if (light === 0 || light === 1) throw new UnusablePicture(`The map has ${light === 0 ? 'no light' : 'no shadow'} in it: paint what the light reaches white, and the rest black.`);
+    return { toneOf, width, height };
+  }
+  try {
+    const { toneOf } = prepareTones(plane, { tones, squintPercent: 0, ends, ...(thresholds && { thresholds }) });
+    return { toneOf, width, height };
+  } catch (error) {
+    throw error instanceof TooFewTones || error instanceof NothingToPrepare ? new UnusablePicture(`The reference: ${error.message}`) : error;
+  }
+}
+
+/** Throws UnusablePicture when either file can't be used as a picture; BadCorners and WrongCard on what was given beside it. */
+export async function measureNotanFile(task: NotanTask, onStage?: (stage: Stage) => void): Promise<NotanResult> {
+  onStage?.('opening the picture');
+  const reference = await referenceTones(task);
+  const { cv } = await loadOpenCv();
+  const { tones, ends, target, card } = task;
+  const result = await withPhoto(task.file, null, (photo) =>
+    measureNotan(photo, { reference, tones, ends, target, expected: { exercise: null, student: null }, ...(card && { card }) }, { cv, readQr, ...(onStage && { onStage }) }),
+  );
+  // A draft from a photograph that would mislead would mislead too.
+  return { ...result, findings: result.capture.accepted ? critiqueNotan(result, ends) : [] };
+}
