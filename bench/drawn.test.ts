@@ -1,14 +1,19 @@
 /** Bands that nobody printed: drawn by hand, photographed, found and read. */
-import { runDrawnTrial, type DrawnTrial } from './drawn-trial';
+import type { Trial } from './trial';
+import { openTrials } from './trials';
 
-const trial = (more: Partial<DrawnTrial> & Pick<DrawnTrial, 'drawn' | 'seed'>): DrawnTrial => ({ steps: 7, paper: 'a4', paint: 'fine', camera: 'studio', printer: 'office', card: 'measured', way: 'sheet', megapixels: 6, ...more });
+const trials = openTrials();
+afterAll(() => trials.close());
+
+const trial = (more: Partial<Trial> & Pick<Trial, 'drawn' | 'seed'>): Trial => ({ steps: 7, paper: 'a4', paint: 'fine', camera: 'studio', printer: 'office', card: 'measured', way: 'sheet', megapixels: 6, ...more });
 
 test.each([
   ['rings on a sheet, with a post of the student’s own', trial({ drawn: 'glow', seed: 730 }), 1],
   ['ridges on a board with corner pieces', trial({ drawn: 'ranges', seed: 731, way: 'brackets', camera: 'window' }), 1],
   ['walls between marked corners', trial({ drawn: 'stairwell', seed: 732, way: 'corners', printer: 'nominal' }), 2.5],
 ])('%s are read', async (_, asked, limit) => {
-  const { accepted, codes, readings } = await runDrawnTrial(asked);
+  const [outcome] = await trials.run([asked]);
+  const { accepted, codes, readings } = outcome!;
   expect([accepted, codes.filter((c) => c !== 'outside_card')]).toEqual([true, []]);
   expect(readings).toHaveLength(7);
   readings.forEach((r) => expect(Math.abs(r.read - r.truth)).toBeLessThan(limit));

@@ -58,37 +58,41 @@ test('a picture without a sheet says why it can’t be sorted', async () => {
 const page = bracketPage('a4');
 const plan: BoardPlan = { widthMm: 420, heightMm: 300, lightness: planFor('fine', 5, SEED).lightness, without: null, careless: 1 };
 
-async function board(pieces: readonly CutPiece[], condition: CameraCondition = 'studio') {
-  const printed = await print(await sheetToPng(drawBrackets(page), 200), 'nominal', SEED);
+let printed: Awaited<ReturnType<typeof print>>;
+beforeAll(async () => {
+  printed = await print(await sheetToPng(drawBrackets(page), 200), 'nominal', SEED);
+});
+
+function board(pieces: readonly CutPiece[], condition: CameraCondition = 'studio') {
   const scene = layBoard(printed.surface, pieces, plan, SEED);
   const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
-  const shot = shotFor(condition, stage, SEED, 6);
+  const shot = shotFor(condition, stage, SEED, 5);
   const photo = uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(scene.surface, stage, shot, SEED)));
   const opened = openBoard(photo, { depthMm: 0 }, cv);
   return { opened, codes: opened.issues.map((i) => i.code), said: opened.issues.map((i) => i.say).join(' ') };
 }
 
-test('a board of four pieces opens, and its size comes out to 2 mm', async () => {
-  const { opened, codes } = await board(page.brackets);
+test('a board of four pieces opens, and its size comes out to 2 mm', () => {
+  const { opened, codes } = board(page.brackets);
   expect(codes).toEqual([]);
   expect(Math.abs((opened.board?.widthMm ?? 0) - plan.widthMm)).toBeLessThan(2);
   expect(Math.abs((opened.board?.heightMm ?? 0) - plan.heightMm)).toBeLessThan(2);
 }, 60_000);
 
-test('two pieces are too few, none is no board, and pieces in each other’s corners are told', async () => {
-  const two = await board(page.brackets.filter((b) => b.corner.startsWith('top')));
+test('two pieces are too few, none is no board, and pieces in each other’s corners are told', () => {
+  const two = board(page.brackets.filter((b) => b.corner.startsWith('top')));
   expect(two.codes).toContain('cut_off');
   expect(two.said).toContain('Only 2 of the four');
-  expect((await board([])).codes).toEqual(['no_target']);
+  expect(board([]).codes).toEqual(['no_target']);
   const [a, b, c, d] = page.brackets;
   if (!a || !b || !c || !d) throw new Error('Four pieces were expected.');
   // The pieces of the left and of the right changed places, each turned as its new corner wants it.
   const changed = [{ ...b, corner: a.corner }, { ...a, corner: b.corner }, { ...d, corner: c.corner }, { ...c, corner: d.corner }];
-  const wrong = await board(changed);
+  const wrong = board(changed);
   expect(wrong.codes).toEqual(['wrong_sheet']);
   expect(wrong.said).toContain('wrong corners');
 }, 60_000);
 
-test('a board that is too small in the picture is told', async () => {
-  expect((await board(page.brackets, 'far')).codes).not.toEqual([]);
+test('a board that is too small in the picture is told', () => {
+  expect(board(page.brackets, 'far').codes).not.toEqual([]);
 }, 60_000);

@@ -1,13 +1,25 @@
 // Installs what is missing on a fresh machine: npm packages and, for tests, Debian's Chromium and poppler.
-import { execFileSync, spawnSync } from 'node:child_process';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, statSync } from 'node:fs';
 
+const quiet = (env = {}) => ({ stdio: 'inherit', env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env } });
+
+function endUnlessGood(command, args, status, signal) {
+  if (status === 0) return;
+  console.error(`\n${command} ${args.join(' ')} ended with ${status ?? signal}.`);
+  process.exit(status ?? 1);
+}
+
 export function run(command, args, env = {}) {
-  const done = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env } });
-  if (done.status !== 0) {
-    console.error(`\n${command} ${args.join(' ')} ended with ${done.status ?? done.signal}.`);
-    process.exit(done.status ?? 1);
-  }
+  const { status, signal } = spawnSync(command, args, quiet(env));
+  endUnlessGood(command, args, status, signal);
+}
+
+/** Runs commands side by side, and ends with the first that fails once all are done. */
+export async function together(commands) {
+  const ends = await Promise.all(commands.map(([command, args]) => once(spawn(command, args, quiet()), 'exit')));
+  ends.forEach(([status, signal], i) => endUnlessGood(...commands[i], status, signal));
 }
 
 export function installPackages() {

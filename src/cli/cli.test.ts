@@ -160,7 +160,7 @@ test('a picture is prepared in few tones, and what can’t be is told in one lin
   const scene = (width: number, height: number, body: string) => sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="#f4f4f4"/>${body}</svg>`));
   const cup = '<rect y="200" width="100%" height="100%" fill="#777"/><circle cx="200" cy="180" r="70" fill="#111"/>';
   await scene(480, 320, cup).png().toFile(path.join(folder, 'cup.png'));
-  const { code, json } = fairGrey('prepare', 'cup.png', '--tones', '3', '--squint', '0.4', '--ends', '95,25', '--out', 'tones.png', '--json');
+  const { code, json } = fairGrey('prepare', 'cup.png', '--tones', '3', '--ends', '95,25', '--out', 'tones.png', '--json');
   expect(code).toBe(0);
   const { thresholds, tones, shapes } = json as { thresholds: number[]; tones: { index: number; lightness: number; share: number }[]; shapes: { tone: number; area: number }[] };
   expect(thresholds).toHaveLength(2);
@@ -168,6 +168,9 @@ test('a picture is prepared in few tones, and what can’t be is told in one lin
   expect(tones.reduce((s, t) => s + t.share, 0)).toBeCloseTo(1, 9);
   expect(tones[2]?.share).toBeCloseTo((Math.PI * 70 * 70) / (480 * 320), 2);
   expect(shapes[0]?.tone).toBe(1);
+  // Squinted at, light eats into the dark.
+  const soft = fairGrey('prepare', 'cup.png', '--tones', '3', '--squint', '1', '--out', 'soft.png', '--json').json as { tones: { share: number }[] };
+  expect(soft.tones[2]?.share).toBeLessThan(0.95 * (tones[2]?.share ?? 0));
   expect((await sharp(path.join(folder, 'tones.png')).metadata()).width).toBe(480);
   expect(fairGrey('prepare', 'cup.png', '--tones', '13', '--out', 'x.png')).toMatchObject({ code: 2, said: expect.stringContaining('2 to 12 tones') as string });
   await sharp({ create: { width: 90, height: 60, channels: 3, background: '#808080' } }).png().toFile(path.join(folder, 'flat.png'));
