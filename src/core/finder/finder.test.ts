@@ -6,7 +6,8 @@ import { chartPatches, drawFinder, finderBars } from './finder-sheet';
 const straight = CHART_CODES.map((code) => ({ code, lightness: 14 + (code / 255) ** 0.9 * 80 }));
 
 test('with ten printers the corrected bars are within 1.5 L* of their values, and the others say that they are out of reach', async () => {
-  const seed = Date.now() % 10_000;
+  // The bench takes its seeds from the clock; a test fails for the change at hand, not by luck.
+  const seed = 2606;
   for (let k = 0; k < 10; k++) {
     const { bars, corrected } = await findOn(seed + k);
     bars.forEach((bar, i) => {
