@@ -9,7 +9,6 @@ import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { boxCorners, type BoxMm } from '@/core/sheet/paper';
 import { type PaintedArea, paintAreas } from '@/devices/area-painter';
-import { layBoard } from '@/devices/board';
 import { photograph } from '@/devices/camera';
 import { shotFor, type Stage } from '@/devices/camera-conditions';
 import { drawByHand } from '@/devices/hand-drawn-bands';
@@ -17,12 +16,11 @@ import { print } from '@/devices/printer';
 import { chance } from '@/devices/random';
 import { readColours } from '@/devices/reader';
 import type { Surface } from '@/devices/reflectance';
-import { bracketPage, drawBrackets } from '@/core/sheet/brackets';
 import { sheetToPng } from '@/print/sheet-png';
 import { decodePhoto } from '@/workers/decode';
 import { loadOpenCv } from '@/workers/opencv';
 import { readQr } from '@/workers/read-qr';
-import { pixelsOfPlaces } from './stage';
+import { emptyBoard, pixelsOfPlaces } from './stage';
 import type { Trial, TrialOutcome } from './trial';
 
 export interface DrawnTrial extends Trial {
@@ -52,20 +50,9 @@ async function blankSheet(terms: TermsOf<'bands'>, { printer, seed }: Trial): Pr
 }
 
 async function blankBoard({ printer, seed }: Trial): Promise<Scene> {
-  const page = bracketPage('a4');
-  const printed = await print(await sheetToPng(drawBrackets(page), 300), printer, seed);
   const own = chance(seed).fork('board size');
-  const [widthMm, heightMm] = [own.between(250, 900), own.between(220, 700)];
-  const scene = layBoard(printed.surface, page.brackets, { widthMm, heightMm, lightness: [90], without: null, careless: 1 }, seed);
-  const [first] = page.brackets;
-  if (!first) throw new Error('The page has no corner pieces.');
-  const [bare, ...patches] = readColours(printed.surface, [{ xMm: first.xMm + 8, yMm: first.yMm + 90, widthMm: 12, heightMm: 12 }, ...page.patches], seed);
-  return {
-    surface: scene.surface,
-    stage: { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] },
-    frame: { xMm: scene.at[0], yMm: scene.at[1], widthMm, heightMm },
-    card: { paper: bare ?? null, patches: new Map(patches.map((lab, i) => [i + 1, lab])) },
-  };
+  const { readings, ...board } = await emptyBoard({ widthMm: own.between(250, 900), heightMm: own.between(220, 700) }, printer, seed);
+  return { ...board, card: readings };
 }
 
 /** What the painter means, step by step: near the targets, in order, and told apart. */

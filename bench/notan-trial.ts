@@ -5,11 +5,9 @@ import { sharesOf, toneShapes } from '@/core/notan/tones';
 import { defaultTerms } from '@/core/exercise/kinds';
 import type { Target } from '@/core/scale/measure';
 import { targetLightnesses } from '@/core/scale/targets';
-import { bracketPage, drawBrackets } from '@/core/sheet/brackets';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
 import { boxCorners, type BoxMm } from '@/core/sheet/paper';
-import { layBoard } from '@/devices/board';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-conditions';
 import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
@@ -20,7 +18,7 @@ import { sheetToPng } from '@/print/sheet-png';
 import { decodePhoto } from '@/workers/decode';
 import { loadOpenCv } from '@/workers/opencv';
 import { readQr } from '@/workers/read-qr';
-import { pixelsOfPlaces } from './stage';
+import { emptyBoard, pixelsOfPlaces } from './stage';
 
 export interface NotanTrial {
   readonly seed: number;
@@ -82,13 +80,9 @@ interface Blank {
 
 async function blank({ way, seed }: NotanTrial): Promise<Blank> {
   if (way === 'brackets') {
-    const page = bracketPage('a4');
-    const printed = await print(await sheetToPng(drawBrackets(page), 300), 'nominal', seed);
     const own = chance(seed).fork('board size');
     const widthMm = own.between(240, 800);
-    const heightMm = widthMm * own.between(0.7, 0.95);
-    const laid = layBoard(printed.surface, page.brackets, { widthMm, heightMm, lightness: [90], without: null, careless: 1 }, seed);
-    return { surface: laid.surface, stage: { widthMm: laid.widthMm, heightMm: laid.heightMm, cells: [] }, frame: { xMm: laid.at[0], yMm: laid.at[1], widthMm, heightMm } };
+    return emptyBoard({ widthMm, heightMm: widthMm * own.between(0.7, 0.95) }, 'nominal', seed);
   }
   const terms = defaultTerms('notan');
   const layout = exerciseLayout(terms);

@@ -1,5 +1,5 @@
 /** A sheet from print to photograph by the simulated devices, for benches and tests. */
-import type { PaperId } from '@/core/sheet/paper';
+import type { BoxMm, PaperId } from '@/core/sheet/paper';
 import { drawScaleSheet, type ScaleSheetWords } from '@/core/sheet/drawing';
 import { scaleLayout, type ScaleLayout } from '@/core/sheet/scale-layout';
 import { orderOfWork } from '@/core/exercise/order-of-work';
@@ -7,7 +7,7 @@ import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-cond
 import { type BoardPlan, type BoardScene, layBoard } from '@/devices/board';
 import { project } from '@/devices/optics';
 import { readColours } from '@/devices/reader';
-import { bracketPage, drawBrackets } from '@/core/sheet/brackets';
+import { type BracketPage, bracketPage, drawBrackets } from '@/core/sheet/brackets';
 import type { CardReadings } from '@/core/capture/card-profile';
 import { type FileOptions, photograph } from '@/devices/camera';
 import { paint, type PainterTruth, type PaintPlan } from '@/devices/painter';
@@ -83,18 +83,41 @@ export interface BoardPicture {
   readonly jpeg: Buffer;
 }
 
+/** The instrument reads the greys of the pieces, and a bare place of the first. */
+function readingsOfPieces(page: BracketPage, printed: Surface, seed: number): CardReadings {
+  const [first] = page.brackets;
+  if (!first) throw new Error('The page has no corner pieces.');
+  const [paper, ...patches] = readColours(printed, [{ xMm: first.xMm + 8, yMm: first.yMm + 90, widthMm: 12, heightMm: 12 }, ...page.patches], seed);
+  return { paper: paper ?? null, patches: new Map(patches.map((lab, i) => [i + 1, lab])) };
+}
+
 /** A board with corner pieces printed on a machine of its own, photographed; the pieces are read by the instrument too. */
 export async function boardPicture(plan: BoardPlan, condition: CameraCondition, seed: number, printer: PrinterCondition, megapixels = 12): Promise<BoardPicture> {
   const page = bracketPage('a4');
   const printed = await print(await sheetToPng(drawBrackets(page), 300), printer, seed);
   const scene = layBoard(printed.surface, page.brackets, plan, seed);
   const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
-  const [paper, ...patches] = readColours(printed.surface, [{ xMm: page.brackets[0]!.xMm + 8, yMm: page.brackets[0]!.yMm + 90, widthMm: 12, heightMm: 12 }, ...page.patches], seed);
   return {
     scene,
-    readings: { paper: paper ?? null, patches: new Map(patches.map((lab, i) => [i + 1, lab])) },
+    readings: readingsOfPieces(page, printed.surface, seed),
     jpeg: await photograph(scene.surface, stage, shotFor(condition, stage, seed, megapixels), seed),
   };
+}
+
+export interface EmptyBoard {
+  readonly surface: Surface;
+  readonly stage: Stage;
+  /** Where the board lies on it, mm. */
+  readonly frame: BoxMm;
+  readonly readings: CardReadings;
+}
+
+/** A board with nothing on it between its corner pieces, and what the instrument reads of them. */
+export async function emptyBoard(size: { readonly widthMm: number; readonly heightMm: number }, printer: PrinterCondition, seed: number): Promise<EmptyBoard> {
+  const page = bracketPage('a4');
+  const printed = await print(await sheetToPng(drawBrackets(page), 300), printer, seed);
+  const scene = layBoard(printed.surface, page.brackets, { ...size, lightness: [90], without: null, careless: 1 }, seed);
+  return { surface: scene.surface, stage: { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] }, frame: { xMm: scene.at[0], yMm: scene.at[1], ...size }, readings: readingsOfPieces(page, printed.surface, seed) };
 }
 
 /** Photo pixels of places of a sheet as the shot of its condition shows them. */

@@ -198,5 +198,10 @@ test('a painting in few tones is measured against its reference, by thresholds o
   expect(measure('--tones', '3', '--map', 'map.png')).toMatchObject({ code: 2, said: expect.stringContaining('--tones 2') as string });
   await sharp({ create: { width: 480, height: 320, channels: 3, background: '#ffffff' } }).png().toFile(path.join(folder, 'all-light.png'));
   expect(measure('--tones', '2', '--map', 'all-light.png')).toMatchObject({ code: 2, said: expect.stringContaining('no shadow') as string });
+  // A moon in the dark: what surrounds it is the picture, and no frame round one.
+  await sharp(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="480" height="320"><rect width="100%" height="100%" fill="#222"/><circle cx="240" cy="160" r="120" fill="#eee"/></svg>')).png().toFile(path.join(folder, 'moon.png'));
+  const moon = fairGrey('measure', 'notan', 'moon.png', '--reference', 'moon.png', '--tones', '2', '--json').json as { agreement: number; frame: unknown };
+  expect(moon.frame).toBeNull();
+  expect(moon.agreement).toBeGreaterThan(0.97);
   expect(fairGrey('measure', 'notan', 'painting.png', '--tones', '3')).toMatchObject({ code: 2, said: expect.stringContaining('--reference is needed') as string });
 }, 120_000);

@@ -19,7 +19,7 @@ import { type BoxMm, boxMm } from '../sheet/paper';
 import { pictureLayout } from '../sheet/picture-layout';
 import { flippedRegions, toneAgreement, type TonePlane } from './compare-tones';
 import { matchTones } from './match-tones';
-import { paintedFrame } from './painted-frame';
+import { darkAllRound, paintedFrame } from './painted-frame';
 import { paintedTones } from './painted-tones';
 import { NOTAN_RESULT_VERSION, type NotanResult } from './result';
 import { shapeFacts } from './shape-facts';
@@ -136,7 +136,7 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const rim = 0.004 * Math.max(found.box.widthMm, found.box.heightMm);
   const box = boxMm(found.box.xMm + rim, found.box.yMm + rim, found.box.widthMm - 2 * rim, found.box.heightMm - 2 * rim);
   const whole = lightnessPlane(photo, found.calibration, box);
-  const frame = paintedFrame(whole);
+  const frame = darkAllRound(request.reference) ? null : paintedFrame(whole);
   const inside = frame?.inside ?? { x0: 0, y0: 0, x1: whole.width, y1: whole.height };
   const [w, h] = [inside.x1 - inside.x0, inside.y1 - inside.y0];
   const picture = raster('lightness', w, h, 1, Float32Array.from({ length: w * h }, (_, i) => whole.data[(inside.y0 + Math.floor(i / w)) * whole.width + inside.x0 + (i % w)] as number));

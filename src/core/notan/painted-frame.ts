@@ -1,6 +1,7 @@
 /** A dark frame that somebody painted round a picture, so that all its values are seen against one dark. */
 import { median } from '../fitting/median';
 import type { Raster } from '../raster/raster';
+import type { TonePlane } from './compare-tones';
 
 /** So much of a line along the edge is dark where there is a frame. */
 const COVERED = 0.95;
@@ -17,6 +18,18 @@ export interface PaintedFrame {
   readonly inside: { readonly x0: number; readonly y0: number; readonly x1: number; readonly y1: number };
   /** Median lightness of the frame, L*. */
   readonly lightness: number;
+}
+
+/** Whether a reference is itself in its darkest tone almost all round: a painting of it then shows dark there, and no frame can be told from it. */
+export function darkAllRound({ toneOf, width, height }: TonePlane): boolean {
+  const darkest = toneOf.reduce((a, t) => Math.max(a, t), 0);
+  const sides = [
+    Array.from({ length: width }, (_, x) => toneOf[x]),
+    Array.from({ length: width }, (_, x) => toneOf[(height - 1) * width + x]),
+    Array.from({ length: height }, (_, y) => toneOf[y * width]),
+    Array.from({ length: height }, (_, y) => toneOf[y * width + width - 1]),
+  ];
+  return sides.every((side) => side.filter((t) => t === darkest).length > 0.5 * side.length);
 }
 
 /** The frame, or null where there is none. */

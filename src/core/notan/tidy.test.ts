@@ -1,6 +1,6 @@
 /** What is too thin to be a shape, what a calm hand would have made of outlines, and a frame that was painted round it all. */
 import { raster } from '../raster/raster';
-import { paintedFrame } from './painted-frame';
+import { darkAllRound, paintedFrame } from './painted-frame';
 import { shapeFacts } from './shape-facts';
 import { smoothedTones, withoutThin } from './tidy';
 
@@ -44,4 +44,13 @@ test('a dark frame on all four sides is found with its lightness; a dark side of
   expect(framed?.inside.x0).toBeLessThan(11);
   expect(paintedFrame(plane((x) => (x < 90 ? 90 : 26)))).toBeNull();
   expect(paintedFrame(plane(() => 25))).toBeNull();
+});
+
+test('a reference that is dark all round is told: no frame can be told from it', () => {
+  const plane = (at: (x: number, y: number) => number) => ({ toneOf: grid(at), width: W, height: H });
+  const moon = (x: number, y: number) => Math.hypot(x - 100, y - 80) < 60;
+  expect(darkAllRound(plane((x, y) => (moon(x, y) ? 1 : 2)))).toBe(true);
+  expect(darkAllRound(plane((x, y) => (moon(x, y) ? 2 : 1)))).toBe(false);
+  // One light side, and what is dark along all four is a frame.
+  expect(darkAllRound(plane((x, y) => (moon(x, y) || y < 20 ? 1 : 2)))).toBe(false);
 });
