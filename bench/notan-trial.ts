@@ -63,13 +63,14 @@ function scene(tones: number, seed: number): ToneMap {
   return { ...GRID, toneOf };
 }
 
-/** The scene with up to two of its shapes in another tone. */
+/** The scene with up to two of its shapes in another tone; no tone is lost by it, which would be another fault. */
 function flipped({ toneOf, width, height }: ToneMap, tones: number, seed: number): ToneMap {
   const own = chance(seed).fork('flips');
   const { shapes, shapeOf } = toneShapes(toneOf, width);
   const able = shapes.flatMap((s, k) => (s.places / toneOf.length > 0.015 && s.places / toneOf.length < 0.2 ? [k] : []));
   const chosen = new Map(able.filter(() => own.next() < 0.4).slice(0, 2).map((k) => [k, 1 + ((shapes[k]!.tone - 1 + own.whole(1, tones - 1)) % tones)]));
-  return { width, height, toneOf: toneOf.map((t, i) => chosen.get(shapeOf[i] as number) ?? t) };
+  const meant = toneOf.map((t, i) => chosen.get(shapeOf[i] as number) ?? t);
+  return { width, height, toneOf: Math.min(...sharesOf(meant, tones)) < LEAST_FLIP ? toneOf : meant };
 }
 
 interface Blank {
@@ -94,12 +95,16 @@ async function blank({ way, seed }: NotanTrial): Promise<Blank> {
 
 const agreementOf = (a: Uint8Array, b: Uint8Array): number => a.reduce((s, t, i) => s + (t === b[i] ? 1 : 0), 0) / a.length;
 
-const overlap = (p: FlippedRegion, q: FlippedRegion): number => {
-  const [w, h] = [Math.min(p.box.x + p.box.width, q.box.x + q.box.width) - Math.max(p.box.x, q.box.x), Math.min(p.box.y + p.box.height, q.box.y + q.box.height) - Math.max(p.box.y, q.box.y)];
-  const both = Math.max(0, w) * Math.max(0, h);
-  return both / (p.box.width * p.box.height + q.box.width * q.box.height - both);
-};
-const same = (p: FlippedRegion, q: FlippedRegion): boolean => p.drawn === q.drawn && p.wanted === q.wanted && overlap(p, q) > 0.5;
+/** Whether a region that was told lies on places that were meant so: one shape may be told in two parts where it meets another. */
+function lies(told: FlippedRegion, on: FlippedRegion, meant: ToneMap, wanted: ToneMap): boolean {
+  if (told.drawn !== on.drawn || told.wanted !== on.wanted) return false;
+  const within = ({ box }: FlippedRegion, x: number, y: number) => x >= box.x && y >= box.y && x < box.x + box.width && y < box.y + box.height;
+  const both = meant.toneOf.reduce((n, t, i) => {
+    const [x, y] = [(i % meant.width) / meant.width, Math.floor(i / meant.width) / meant.height];
+    return n + (t === told.drawn && wanted.toneOf[i] === told.wanted && within(told, x, y) && within(on, x, y) ? 1 : 0);
+  }, 0);
+  return both / meant.toneOf.length > 0.5 * Math.min(told.area, on.area);
+}
 
 export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOutcome> {
   const { seed, tones, camera, megapixels } = trial;
@@ -119,11 +124,12 @@ export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOut
   const photo = await decodePhoto(await photograph(finished, stage, shotFor(camera, stage, seed, megapixels), seed));
   const target: Target = trial.way === 'corners' ? { kind: 'corners', corners: pixelsOfPlaces(stage, camera, seed, megapixels, boxCorners(frame)) } : trial.way === 'brackets' ? { kind: 'brackets', depthMm: 0 } : { kind: 'sheet' };
   const { cv } = await loadOpenCv();
-  const result = await measureNotan(photo, { reference, tones, ends, expected: { exercise: null, student: null }, target }, { cv, readQr });
+  const { result } = await measureNotan(photo, { reference, tones, ends, expected: { exercise: null, student: null }, target }, { cv, readQr });
   const { accepted, issues } = result.capture;
   const truth = sharesOf(painted.toneOf, tones);
   // What was flipped is told by what was meant, before the hand strayed.
-  const made = flippedRegions(meant, reference, { x: 0, y: 0 }).filter((r) => r.area > LEAST_FLIP);
+  const all = flippedRegions(meant, reference, { x: 0, y: 0 });
+  const made = all.filter((r) => r.area > LEAST_FLIP);
   const said = result.regions.filter((r) => r.area > LEAST_FLIP);
   return {
     trial,
@@ -131,6 +137,6 @@ export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOut
     codes: issues.map((i) => i.code),
     shares: result.tones.map((t, k) => t.share - (truth[k] ?? 0)),
     agreement: (result.agreement ?? Number.NaN) - agreementOf(painted.toneOf, reference.toneOf),
-    flips: { made: made.length, told: made.filter((m) => result.regions.some((r) => same(m, r))).length, said: said.length, right: said.filter((s) => flippedRegions(meant, reference, { x: 0, y: 0 }).some((m) => same(m, s))).length },
+    flips: { made: made.length, told: made.filter((m) => result.regions.some((r) => lies(r, m, meant, reference))).length, said: said.length, right: said.filter((r) => all.some((m) => lies(r, m, meant, reference))).length },
   };
 }

@@ -5,10 +5,12 @@
 import { sql } from 'drizzle-orm';
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import type { Finding } from '@/core/critique/finding';
+import type { NotanResult } from '@/core/notan/result';
 import type { ScaleResult } from '@/core/scale/result';
 import { classes, exercises, students } from './class-schema';
 import { created, at } from './columns';
-import { captureTarget, exerciseTerms, lookMarks, storedLook } from './json-columns';
+import { files } from './file-schema';
+import { captureTarget, exerciseTerms, lookMarks, measuredAgainst, storedLook } from './json-columns';
 
 export const HAND_IN_STATES = ['open', 'waiting', 'again', 'passed'] as const;
 export type HandInState = (typeof HAND_IN_STATES)[number];
@@ -28,14 +30,6 @@ export const handIns = pgTable(
   },
   (t) => [uniqueIndex('hand_ins_exercise_student').on(t.exerciseId, t.studentId), index('hand_ins_student').on(t.studentId)],
 );
-
-/** Files by content: the hash is of the stored bytes, and rows that name it keep it. */
-export const files = pgTable('files', {
-  hash: text('hash').primaryKey(),
-  bytes: integer('bytes').notNull(),
-  type: text('type').notNull(),
-  createdAt: created(),
-});
 
 /** Pictures of a pile that could not be sorted: they wait to be given to a student by hand. */
 export const tray = pgTable(
@@ -148,10 +142,31 @@ export const measurements = pgTable(
       .notNull()
       .references(() => attempts.id, { onDelete: 'cascade' }),
     version: integer('version').notNull(),
-    result: jsonb('result').$type<ScaleResult>().notNull(),
+    result: jsonb('result').$type<ScaleResult | NotanResult>().notNull(),
+    /** Null of what has no reference. */
+    against: measuredAgainst('against'),
     createdAt: created(),
   },
   (t) => [uniqueIndex('measurements_attempt').on(t.attemptId)],
+);
+
+/** A flipped shape that the teacher accepted: it counts as right in this tone, for one hand-in or for everyone from then on. */
+export const readings = pgTable(
+  'readings',
+  {
+    id: text('id').primaryKey(),
+    exerciseId: text('exercise_id')
+      .notNull()
+      .references(() => exercises.id, { onDelete: 'cascade' }),
+    /** Null: for everyone from then on. */
+    handInId: text('hand_in_id').references(() => handIns.id, { onDelete: 'cascade' }),
+    maskHash: text('mask_hash')
+      .notNull()
+      .references(() => files.hash),
+    tone: integer('tone').notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('readings_exercise').on(t.exerciseId)],
 );
 
 export const critiques = pgTable('critiques', {

@@ -11,6 +11,7 @@ import { meetingRuleSchema } from '@/core/planning/meetings';
 import { loggedMixSchema } from '@/core/mixing/logged-mix';
 import { figuresSchema, storedFitSchema } from '@/core/mixing/stored-fit';
 import { PAINT_IDS } from '@/core/planning/paints';
+import { preparationSchema } from '@/core/reference/preparation';
 import { placingSchema } from '@/core/planning/timetable';
 
 /** Terms are data from outside whenever they are read: old ones get what was added since, wrong ones are told. */
@@ -33,4 +34,17 @@ export const paintList = checkedJson(z.array(z.enum(PAINT_IDS)));
 export const ownFigures = checkedJson(figuresSchema);
 export const paintFit = checkedJson(storedFitSchema);
 export const loggedMix = checkedJson(loggedMixSchema);
+export const preparation = checkedJson(preparationSchema);
+/** What a painting in few tones was measured against: enough to show it, and to judge it again. */
+export const measuredAgainst = checkedJson(
+  z.object({
+    reference: z.string(),
+    revision: z.number().int(),
+    /** File of the tones as wanted and as drawn. */
+    planes: z.string(),
+    names: z.array(z.object({ name: z.string(), emphasis: z.number() })),
+    /** Readings that counted. */
+    readings: z.array(z.string()),
+  }),
+);
 export const printerReadings = checkedJson(readingSchema.array());

@@ -49,6 +49,11 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
       else doc.lineWidth(mark.lineMm * p).stroke(grey(mark.code));
       return;
     }
+    case 'picture': {
+      const { xMm, yMm, widthMm, heightMm } = mark.box;
+      doc.image(Buffer.from(mark.png), xMm * p, yMm * p, { width: widthMm * p, height: heightMm * p });
+      return;
+    }
     case 'qr':
       for (const b of qrBoxes(mark.text, mark.box))
         doc.rect(b.xMm * p, b.yMm * p, b.widthMm * p, b.heightMm * p);

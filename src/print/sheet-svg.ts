@@ -45,6 +45,10 @@ function markSvg(mark: Mark): string {
         ? `<path fill="${grey}" fill-rule="evenodd" d="${d}"/>`
         : `<path fill="none" stroke="${grey}" stroke-width="${mark.lineMm}" d="${d}"/>`;
     }
+    case 'picture': {
+      const { xMm, yMm, widthMm, heightMm } = mark.box;
+      return `<image x="${n(xMm)}" y="${n(yMm)}" width="${n(widthMm)}" height="${n(heightMm)}" preserveAspectRatio="none" href="data:image/png;base64,${Buffer.from(mark.png).toString('base64')}"/>`;
+    }
     case 'qr':
       return `<path d="${qrBoxes(mark.text, mark.box).map(rectPath).join('')}"/>`;
     case 'text':

@@ -1,5 +1,6 @@
 /** What a worker thread runs: one task at a time, stages told through the port that came with it. */
 import type { MessagePort } from 'node:worker_threads';
+import { bringIn } from './bring-in-task';
 import { carryFile } from './carry-task';
 import { readDabFile } from './dab-task';
 import { UnusablePicture } from './decode';
@@ -8,6 +9,8 @@ import { takeLook } from './look-task';
 import { losslessPng } from './lossless';
 import { measureScaleFile } from './measure-task';
 import { nearestTask } from './nearest-task';
+import { judgeNotan, measureNotanHandIn, readingMask } from './notan-hand-in-task';
+import { referenceFile } from './reference-file-task';
 import { sortPicture } from './sort-task';
 import { makePictures } from './pictures-task';
 import type { Outcome, Task, WorkerRequest } from './protocol';
@@ -16,6 +19,16 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
   switch (task.task) {
     case 'measure-scale':
       return measureScaleFile(task, (stage) => port?.postMessage({ stage }));
+    case 'measure-notan':
+      return measureNotanHandIn(task, (stage) => port?.postMessage({ stage }));
+    case 'judge-notan':
+      return judgeNotan(task);
+    case 'reading-mask':
+      return readingMask(task);
+    case 'bring-in':
+      return bringIn(task);
+    case 'reference-file':
+      return referenceFile(task);
     case 'carry':
       return carryFile(task);
     case 'look':

@@ -56,7 +56,7 @@ export async function measureNotanFile(task: NotanTask, onStage?: (stage: Stage)
   const reference = await referenceTones(task);
   const { cv } = await loadOpenCv();
   const { tones, ends, target, card } = task;
-  const result = await withPhoto(task.file, null, (photo) =>
+  const { result } = await withPhoto(task.file, null, (photo) =>
     measureNotan(photo, { reference, tones, ends, target, expected: { exercise: null, student: null }, ...(card && { card }) }, { cv, readQr, ...(onStage && { onStage }) }),
   );
   // A draft from a photograph that would mislead would mislead too.

@@ -6,8 +6,8 @@ export const findingSchema = z.object({
   kind: z.enum(['works', 'fix']),
   /** Error beyond tolerance in steps times the square root of the area share; 0 for what works. */
   weight: z.number(),
-  /** Steps, and a part of the picture (shares of it) where it is said of one. */
-  where: z.object({ steps: z.array(z.number().int()), box: z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() }).optional() }),
+  /** Steps, and a part of the picture (shares of it) where it is said of one, by its name if it has one. */
+  where: z.object({ steps: z.array(z.number().int()), box: z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() }).optional(), shape: z.string().optional() }),
   evidence: z.record(z.string(), z.union([z.number(), z.array(z.number())])),
   say: z.string(),
   do: z.string().nullable(),

@@ -20,6 +20,7 @@ const measured = (more: Partial<NotanResult> = {}): NotanResult => ({
   regions: [],
   shapes: { large: 2, middle: 3, small: 2, largest: 0.4, slivers: 0, ragged: 0.1 },
   frame: null,
+  seams: 1,
   findings: [],
   ...more,
 });

@@ -36,8 +36,8 @@ function place({ x, y, width, height }: NotanResult['regions'][number]['box']): 
   return `at the ${[down, across].filter(Boolean).join(' ')}`;
 }
 
-type Draft = Pick<Finding, 'code' | 'weight' | 'evidence' | 'say'> & { readonly do: string; readonly box?: Finding['where']['box'] };
-const fix = ({ box, ...draft }: Draft): Finding => ({ ...draft, kind: 'fix', weight: round2(draft.weight), where: { steps: [], ...(box && { box }) } });
+type Draft = Pick<Finding, 'code' | 'weight' | 'evidence' | 'say'> & { readonly do: string; readonly box?: Finding['where']['box']; readonly shape?: string };
+const fix = ({ box, shape, ...draft }: Draft): Finding => ({ ...draft, kind: 'fix', weight: round2(draft.weight), where: { steps: [], ...(box && { box }), ...(shape !== undefined && { shape }) } });
 const works = (code: string, say: string, evidence: Finding['evidence']): Finding => ({ code, kind: 'works', weight: 0, where: { steps: [] }, evidence, say, do: null });
 
 function strengths(r: NotanResult): Finding[] {
@@ -49,15 +49,38 @@ function strengths(r: NotanResult): Finding[] {
   ];
 }
 
-function mends(r: NotanResult, ends: Ends): Finding[] {
+/** What is asked for beyond the tones themselves. */
+export interface NotanAsks {
+  /** Whether the lightest tone is to be used sparingly. */
+  readonly whiteSparing?: boolean;
+}
+
+/** More than this share beyond the reference's is not sparing. */
+const SPARING = 0.03;
+/** Where fewer seams than this lie between their neighbours it is told. */
+const MOST_SEAMS = 0.85;
+
+/** What a five-value study is looked at for besides: the white last and little of it, seams between their neighbours. */
+function studyMends(r: NotanResult, { whiteSparing }: NotanAsks): Finding[] {
+  const out: Finding[] = [];
+  const white = r.tones[0];
+  if (whiteSparing && white && white.share > white.referenceShare + SPARING)
+    out.push(fix({ code: 'white_not_sparing', weight: white.share - white.referenceShare, evidence: { share: round2(white.share), referenceShare: round2(white.referenceShare) }, say: `The lightest value takes ${percent(white.share)} of the picture, and the reference gives it ${percent(white.referenceShare)}.`, do: 'Keep it for last, and for the few places that are lightest of all.' }));
+  if (r.seams !== null && r.seams < MOST_SEAMS)
+    out.push(fix({ code: 'seams_stand_out', weight: 0.5 * (1 - r.seams), evidence: { between: round2(r.seams) }, say: `Along ${percent(1 - r.seams)} of the seams there is a line or a gap that is lighter or darker than both sides.`, do: 'Bring the two values together until they touch, then mix the one in between for the seam.' }));
+  return out;
+}
+
+function mends(r: NotanResult, ends: Ends, asks: NotanAsks): Finding[] {
   const count = r.tones.length;
   const out: Finding[] = r.regions.slice(0, MOST_REGIONS).map((region) =>
     fix({
       code: 'flipped_shape',
-      weight: Math.abs(region.drawn - region.wanted) * Math.sqrt(region.area),
+      weight: Math.abs(region.drawn - region.wanted) * Math.sqrt(region.area) * (region.emphasis ?? 1),
       box: region.box,
+      ...(region.shape !== undefined && { shape: region.shape }),
       evidence: { area: round2(region.area), drawn: region.drawn, wanted: region.wanted },
-      say: `A shape ${place(region.box)} is ${toneName(region.drawn, count)}, and the reference has it ${toneName(region.wanted, count)}.`,
+      say: `${region.shape === undefined ? `A shape ${place(region.box)}` : `“${region.shape}”`} is ${toneName(region.drawn, count)}, and the reference has it ${toneName(region.wanted, count)}.`,
       do: `Paint it ${toneName(region.wanted, count)}, unless you lost that edge on purpose.`,
     }),
   );
@@ -76,18 +99,18 @@ function mends(r: NotanResult, ends: Ends): Finding[] {
   const light = r.tones[0]?.lightness ?? null;
   // Where nothing of known lightness is in the picture the ends are taken for granted.
   if (r.capture.mode === 'calibrated') {
-    if (dark !== null && dark > ends.dark + SHORT) out.push(fix({ code: 'grey_for_black', weight: (dark - ends.dark) / 50, evidence: { lightness: round2(dark), target: ends.dark }, say: 'The dark is a grey: it could go further.', do: 'Paint the dark once more, with no white in it.' }));
+    if (dark !== null && dark > ends.dark + SHORT) out.push(fix({ code: 'grey_for_black', weight: (dark - ends.dark) / 50, evidence: { lightness: round2(dark), target: ends.dark, ...(r.frame && { frame: round2(r.frame.lightness) }) }, say: r.frame && r.frame.lightness < dark - SHORT ? 'The dark is a grey: the frame that you painted is darker.' : 'The dark is a grey: it could go further.', do: 'Paint the dark once more, with no white in it.' }));
     if (light !== null && light < ends.light - SHORT) out.push(fix({ code: 'grey_for_white', weight: (ends.light - light) / 50, evidence: { lightness: round2(light), target: ends.light }, say: 'The light is a grey: it could go further.', do: 'Paint the light once more, with clean white and a clean brush.' }));
   }
   const streaky = r.tones.filter((t) => (t.spread ?? 0) > 2 * FLAT);
   for (const t of streaky) out.push(fix({ code: 'uneven_tone', weight: ((t.spread ?? 0) / 20) * Math.sqrt(t.share), evidence: { tone: t.index, spread: round2(t.spread ?? 0) }, say: `The paint of ${toneName(t.index, count)} is uneven: it reads as several values.`, do: 'A second coat, mixed through before it goes on.' }));
   const slivers = r.shapes?.slivers ?? 0;
   if (slivers > FEW_SLIVERS) out.push(fix({ code: 'slivers', weight: 0.05 * slivers, evidence: { slivers }, say: `${slivers} shapes are too thin to read from across the room.`, do: 'Let each run into what lies beside it: a lost edge is no mistake.' }));
-  return out.sort((a, b) => b.weight - a.weight);
+  return [...out, ...studyMends(r, asks)].sort((a, b) => b.weight - a.weight);
 }
 
 /** The draft: what works first, then what to mend. The same measurement always gets the same draft. */
-export function critiqueNotan(result: NotanResult, ends: Ends): Finding[] {
+export function critiqueNotan(result: NotanResult, ends: Ends, asks: NotanAsks = {}): Finding[] {
   if (result.tones.length === 0) return [];
-  return [...strengths(result), ...mends(result, ends)];
+  return [...strengths(result), ...mends(result, ends, asks)];
 }

@@ -13,6 +13,7 @@ export const PURE_COLOUR_AT = ['middle-step', 'own-value'] as const;
 export const MOTIFS = ['glow', 'ranges', 'stairwell'] as const;
 export type Motif = (typeof MOTIFS)[number];
 export const NOTAN_SCHOOLS = ['light-and-shadow', 'threshold'] as const;
+export type NotanSchool = (typeof NOTAN_SCHOOLS)[number];
 export const MAX_STUDIES = 6;
 
 const phrase = (most: number, what: string) => z.string().trim().max(most, `${what} is too long: keep it to ${most} characters.`);

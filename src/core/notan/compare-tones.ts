@@ -97,12 +97,19 @@ export interface FlippedRegion {
 /** Smaller regions (share of the picture) are the student's choice. */
 const LEAST_AREA = 0.002;
 
+interface Flips {
+  /** Which pair of tones (drawn * 16 + wanted) each place is flipped between; 0 where it is not. */
+  readonly codes: Uint8Array;
+  readonly width: number;
+  readonly height: number;
+}
+
 /**
- * Places that were drawn in another tone than was wanted, largest first: only where the difference is wider than an outline
- * that strays, twice the outline's share of the longer side. `shift` is the painting's own, so that a picture that sits a
- * little off is not told again in every shape.
+ * Places that were drawn in another tone than was wanted: only where the difference is wider than an outline that strays,
+ * twice the outline's share of the longer side. `shift` is the painting's own, so that a picture that sits a little off is
+ * not told again in every shape.
  */
-export function flippedRegions(drawn: TonePlane, wanted: TonePlane, shift: Shift): FlippedRegion[] {
+function flips(drawn: TonePlane, wanted: TonePlane, shift: Shift): Flips {
   const { width, height } = wanted;
   // Every pair of tones is a code of its own; 0 where both agree or one is not known.
   const codes = new Uint8Array(width * height);
@@ -117,10 +124,28 @@ export function flippedRegions(drawn: TonePlane, wanted: TonePlane, shift: Shift
   const deep = squaredDistances(outlinesOf(codes, width), width, height);
   const core = codes.map((c, i) => (c > 0 && (deep[i] as number) > reach * reach ? 1 : 0));
   const fromCore = squaredDistances(core, width, height);
-  const kept = codes.map((c, i) => (c > 0 && (fromCore[i] as number) <= (reach + 1) ** 2 ? c : 0));
-  return toneShapes(kept, width).shapes.flatMap(({ tone: code, box, places }): FlippedRegion[] => {
-    const area = places / kept.length;
-    if (code === 0 || area < LEAST_AREA) return [];
-    return [{ box: { x: box.x0 / width, y: box.y0 / height, width: (box.x1 - box.x0) / width, height: (box.y1 - box.y0) / height }, area, drawn: code >> 4, wanted: code & 15 }];
+  return { width, height, codes: codes.map((c, i) => (c > 0 && (fromCore[i] as number) <= (reach + 1) ** 2 ? c : 0)) };
+}
+
+const boxOf = ({ x0, y0, x1, y1 }: { x0: number; y0: number; x1: number; y1: number }, width: number, height: number) => ({ x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height });
+
+/** Regions of flipped places, largest first; on the reference's grid. */
+export function flippedRegions(drawn: TonePlane, wanted: TonePlane, shift: Shift): FlippedRegion[] {
+  const { codes, width, height } = flips(drawn, wanted, shift);
+  return toneShapes(codes, width).shapes.flatMap(({ tone: code, box, places }): FlippedRegion[] => {
+    const area = places / codes.length;
+    return code === 0 || area < LEAST_AREA ? [] : [{ box: boxOf(box, width, height), area, drawn: code >> 4, wanted: code & 15 }];
   });
+}
+
+/** 1 on the places of one flipped region, as `flippedRegions` told it; nothing where there is no such region. */
+export function flippedPlaces(drawn: TonePlane, wanted: TonePlane, shift: Shift, region: Pick<FlippedRegion, 'box' | 'drawn' | 'wanted'>): Uint8Array {
+  const { codes, width, height } = flips(drawn, wanted, shift);
+  const { shapes, shapeOf } = toneShapes(codes, width);
+  const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
+  const k = shapes.findIndex(({ tone, box }) => {
+    const own = boxOf(box, width, height);
+    return tone === region.drawn * 16 + region.wanted && near(own.x, region.box.x) && near(own.y, region.box.y) && near(own.width, region.box.width) && near(own.height, region.box.height);
+  });
+  return Uint8Array.from(shapeOf, (s) => (k >= 0 && s === k ? 1 : 0));
 }

@@ -9,9 +9,12 @@ function* choices(count: number, of: number, from = 1): Generator<number[]> {
   for (let first = from; first <= of - count + 1; first++) for (const rest of choices(count - 1, of, first + 1)) yield [first, ...rest];
 }
 
+/** So far off in lightness (L*), a place counts as one that disagrees: a grey is rather taken for the grey than for the dark. */
+const AS_GOOD_AS_WRONG = 50;
+
 /**
  * For each painted tone, the lightest first, the tone of the exercise that it stands for: in order, so that most of the
- * picture agrees with the reference, and of ways that agree alike the one whose lightnesses are nearest to what is meant.
+ * picture agrees with the reference and each tone is about as light as the one that it stands for.
  * `drawn` and `wanted` are tones place by place, `lightness` the painted ones and `targets` the exercise's, L*.
  */
 export function matchTones(drawn: Uint8Array, wanted: Uint8Array, lightness: readonly number[], targets: readonly number[]): number[] {
@@ -22,11 +25,14 @@ export function matchTones(drawn: Uint8Array, wanted: Uint8Array, lightness: rea
     const w = wanted[i] as number;
     if (row) row[w] = (row[w] as number) + 1;
   });
-  let best = { choice: Array.from({ length: m }, (_, k) => k + 1), agree: -1, off: Infinity };
+  let best = { choice: Array.from({ length: m }, (_, k) => k + 1), right: -Infinity };
   for (const choice of choices(m, n)) {
-    const agree = choice.reduce((s, tone, k) => s + (together[k]?.[tone] ?? 0), 0);
-    const off = choice.reduce((s, tone, k) => s + Math.abs((targets[tone - 1] as number) - (lightness[k] as number)), 0);
-    if (agree > best.agree || (agree === best.agree && off < best.off)) best = { choice, agree, off };
+    const right = choice.reduce((s, tone, k) => {
+      const own = together[k] ?? new Float64Array(n + 1);
+      const off = Math.abs((targets[tone - 1] as number) - (lightness[k] as number)) / AS_GOOD_AS_WRONG;
+      return s + (own[tone] as number) - off * own.reduce((a, b) => a + b, 0);
+    }, 0);
+    if (right > best.right) best = { choice, right };
   }
   return best.choice;
 }

@@ -17,14 +17,15 @@ import { patchwork } from '../scale/patchwork';
 import type { Capture } from '../scale/result';
 import { type BoxMm, boxMm } from '../sheet/paper';
 import { pictureLayout } from '../sheet/picture-layout';
-import { flippedRegions, toneAgreement, type TonePlane } from './compare-tones';
+import type { TonePlane } from './compare-tones';
+import { judgeTones, type Names, type Reading } from './judge-tones';
 import { matchTones } from './match-tones';
 import { darkAllRound, paintedFrame } from './painted-frame';
 import { paintedTones } from './painted-tones';
 import { NOTAN_RESULT_VERSION, type NotanResult } from './result';
+import { seamsBetween } from './seams';
 import { shapeFacts } from './shape-facts';
 import { withoutThin } from './tidy';
-import { sharesOf } from './tones';
 
 /** Kinds whose sheet has one frame to paint in few tones. */
 const KINDS = ['notan', 'five-value'];
@@ -40,6 +41,15 @@ export interface NotanRequest {
   readonly target?: Target;
   readonly card?: KnownCard;
   readonly lineMm?: number;
+  /** What was accepted in place of the reference, and the names of its shapes. */
+  readonly readings?: readonly Reading[];
+  readonly named?: Names;
+}
+
+export interface NotanMeasured {
+  readonly result: NotanResult;
+  /** The painting's tones on the reference's grid; null where nothing was read. */
+  readonly drawn: TonePlane | null;
 }
 
 interface Opened {
@@ -112,7 +122,7 @@ const THIN = 0.005;
  * Throws BadCorners and WrongCard on what was given beside it; else only on programmers' errors. `findings` are drafted by
  * the critique.
  */
-export async function measureNotan(photo: Photo, request: NotanRequest, tools: MeasureTools): Promise<NotanResult> {
+export async function measureNotan(photo: Photo, request: NotanRequest, tools: MeasureTools): Promise<NotanMeasured> {
   tools.onStage?.('finding the sheet');
   const { base, issues, found } = await open(photo, request, tools);
   const nothing = (more: readonly CaptureIssue[]): NotanResult => ({
@@ -128,9 +138,11 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
     regions: [],
     shapes: null,
     frame: null,
+    seams: null,
     findings: [],
   });
-  if (!found) return nothing([]);
+  const refused = (more: readonly CaptureIssue[]): NotanMeasured => ({ result: nothing(more), drawn: null });
+  if (!found) return refused([]);
   tools.onStage?.('reading the steps');
   // The outermost rim is the frame's line, and paper where a hand wavered.
   const rim = 0.004 * Math.max(found.box.widthMm, found.box.heightMm);
@@ -143,31 +155,27 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const { tones: count, reference } = request;
   const painted = paintedTones(picture, count);
   const means = painted.tones.map((t) => t.lightness);
-  if (means.length < 2) return nothing([issue('no_target', means.length, 'Only one tone can be made out in this painting: photograph it when all its tones are painted.')]);
+  if (means.length < 2) return refused([issue('no_target', means.length, 'Only one tone can be made out in this painting: photograph it when all its tones are painted.')]);
   tools.onStage?.('comparing');
   const clean = withoutThin(painted.toneOf, w, h, Math.max(1, Math.round((THIN / 2) * Math.max(w, h))));
   const onGrid = fitted({ toneOf: clean, width: w, height: h }, reference.width, reference.height);
   const lightness = found.relative ? placedBetween(found.calibration, means, request.ends) : means;
   const stands = matchTones(onGrid, reference.toneOf, lightness, targetLightnesses(count, request.ends, 'light-first', 'lightness'));
   const drawn = { ...reference, toneOf: onGrid.map((t) => stands[t - 1] as number) };
-  const agreement = toneAgreement(drawn, reference, count);
-  const [shares, referenceShares] = [sharesOf(drawn.toneOf, count), sharesOf(reference.toneOf, count)];
-  return {
+  const { shares, referenceShares, ...judged } = judgeTones(drawn, reference, count, request.readings, request.named);
+  const result: NotanResult = {
     ...nothing([]),
+    ...judged,
     capture: { ...base, accepted: !refuses(issues), uncertainty: Math.max(...means.map(found.uncertainty)), issues },
     tones: shares.map((share, k) => {
       const own = stands.indexOf(k + 1);
       return { index: k + 1, share, referenceShare: referenceShares[k] as number, lightness: lightness[own] ?? null, spread: painted.tones[own]?.spread ?? null };
     }),
-    agreement: agreement.agreement,
-    agreementTolerant: agreement.agreementTolerant,
-    agreementAligned: agreement.agreementAligned,
-    kappa: agreement.kappa,
-    shift: { x: agreement.shift.x / reference.width, y: agreement.shift.y / reference.height },
-    regions: flippedRegions(drawn, reference, agreement.shift),
     shapes: shapeFacts(clean, w, h, means.length),
     frame: frame && { lightness: frame.lightness },
+    seams: seamsBetween(picture, clean, means),
   };
+  return { result, drawn };
 }
 
 /** Lightnesses of which only order and gaps are known, the outer ones placed at the ends. */

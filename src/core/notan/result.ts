@@ -23,10 +23,13 @@ export const notanResultSchema = z.object({
   kappa: z.number().nullable(),
   /** How far the painting sits to the right of, and below, the reference, shares of its width and height. */
   shift: z.object({ x: z.number(), y: z.number() }).nullable(),
-  regions: z.array(z.object({ box, area: share, drawn: z.number().int(), wanted: z.number().int() })),
+  /** `shape` is the name that the reference has for it, `emphasis` how much it weighs. */
+  regions: z.array(z.object({ box, area: share, drawn: z.number().int(), wanted: z.number().int(), shape: z.string().optional(), emphasis: z.number().optional() })),
   shapes: z.object({ large: z.number().int(), middle: z.number().int(), small: z.number().int(), largest: share, slivers: z.number().int(), ragged: share }).nullable(),
   /** A dark frame that was painted round the picture and left out: its lightness, L*; null where there is none. */
   frame: z.object({ lightness: z.number() }).nullable(),
+  /** Share of the seams between tones that lie between their neighbours; null where nothing was read. */
+  seams: share.nullable().default(null),
   findings: z.array(findingSchema),
 });
 export type NotanResult = z.infer<typeof notanResultSchema>;

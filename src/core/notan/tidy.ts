@@ -1,5 +1,5 @@
 /** Tones made calmer: what is thinner than can be painted goes to what lies beside it, outlines are smoothed. */
-import { gaussianBlur } from '../raster/blur';
+import { quickBlur } from '../raster/blur';
 import { squaredDistances } from '../raster/distance';
 
 /** 1 along the outlines between tones, on the place before the change. */
@@ -32,12 +32,12 @@ export function withoutThin(toneOf: Uint8Array, width: number, height: number, r
   return out;
 }
 
-/** Each place takes the tone that most of what lies about it has, by a Gaussian of `sigma` places. */
+/** Each place takes the tone that most of what lies about it has, weighed about as by a Gaussian of `sigma` places. */
 export function smoothedTones(toneOf: Uint8Array, width: number, height: number, count: number, sigma: number): Uint8Array {
   const most = new Float32Array(toneOf.length);
   const out = new Uint8Array(toneOf.length);
   for (let tone = 1; tone <= count; tone++) {
-    const about = gaussianBlur(Float32Array.from(toneOf, (t) => (t === tone ? 1 : 0)), width, height, sigma);
+    const about = quickBlur(Float32Array.from(toneOf, (t) => (t === tone ? 1 : 0)), width, height, sigma);
     about.forEach((share, i) => {
       if (share <= (most[i] as number)) return;
       most[i] = share;

@@ -9,7 +9,7 @@ export function tonesBy({ data }: Raster<'lightness', 1>, thresholds: readonly n
 /** Share of each tone, tone 1 first. */
 export function sharesOf(tones: Uint8Array, count: number): number[] {
   const places = new Float64Array(count);
-  for (const t of tones) places[t - 1] = (places[t - 1] as number) + 1;
+  for (const t of tones) if (t > 0) places[t - 1] = (places[t - 1] as number) + 1;
   return Array.from(places, (n) => n / Math.max(1, tones.length));
 }
 

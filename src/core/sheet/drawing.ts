@@ -14,6 +14,8 @@ export type Mark =
   | { readonly kind: 'outline'; readonly box: BoxMm; readonly code: number; readonly lineMm: number }
   /** Closed rings, drawn as a line, or filled by the even-odd rule. */
   | { readonly kind: 'path'; readonly rings: readonly (readonly (readonly [xMm: number, yMm: number])[])[]; readonly code: number; readonly lineMm: number | 'fill' }
+  /** A picture, PNG, stretched over its box. */
+  | { readonly kind: 'picture'; readonly box: BoxMm; readonly png: Uint8Array }
   | { readonly kind: 'qr'; readonly box: BoxMm; readonly text: string }
   | {
       readonly kind: 'text';

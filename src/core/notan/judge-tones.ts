@@ -1,0 +1,79 @@
+/** A painting's tones judged against a reference's: all that can be said without the photograph, and again when a reading is accepted. */
+import { type FlippedRegion, flippedPlaces, flippedRegions, type Shift, toneAgreement, type TonePlane } from './compare-tones';
+import type { NotanResult } from './result';
+import { sharesOf } from './tones';
+
+/** Places that may be of another tone than the reference has them: an edge lost on purpose. */
+export interface Reading {
+  /** 1 where it holds, on the reference's grid. */
+  readonly places: Uint8Array;
+  readonly tone: number;
+}
+
+/** A shape that has a name, and how much what is said of it weighs. */
+export interface NamedPlace {
+  readonly name: string;
+  readonly emphasis: number;
+}
+
+export interface Names {
+  /** Number from 1 of the named shape that each place is of; 0 for none. */
+  readonly nameOf: Uint8Array;
+  readonly names: readonly NamedPlace[];
+}
+
+/** The reference as it counts for this painting: where a reading holds and was painted so, it is what was wanted. */
+export function withReadings(drawn: TonePlane, wanted: TonePlane, { x: sx, y: sy }: Shift, readings: readonly Reading[]): TonePlane {
+  if (readings.length === 0) return wanted;
+  const { width, height } = wanted;
+  const toneOf = Uint8Array.from(wanted.toneOf);
+  for (const { places, tone } of readings)
+    for (let i = 0; i < toneOf.length; i++) {
+      if (places[i] !== 1) continue;
+      const [u, v] = [(i % width) + sx, Math.floor(i / width) + sy];
+      if (u >= 0 && v >= 0 && u < width && v < height && drawn.toneOf[v * width + u] === tone) toneOf[i] = tone;
+    }
+  return { width, height, toneOf };
+}
+
+/** The named shape that most of a region lies in, where that is at least half of it. */
+function nameFor(region: FlippedRegion, { nameOf, names }: Names, places: Uint8Array): NamedPlace | null {
+  const counts = new Float64Array(names.length + 1);
+  let all = 0;
+  places.forEach((p, i) => {
+    if (p !== 1) return;
+    all++;
+    counts[nameOf[i] as number] = (counts[nameOf[i] as number] as number) + 1;
+  });
+  let best = 0;
+  for (let k = 1; k < counts.length; k++) if ((counts[k] as number) > (counts[best] as number) || best === 0) best = k;
+  return best > 0 && (counts[best] as number) >= all / 2 ? (names[best - 1] ?? null) : null;
+}
+
+export interface Judged extends Pick<NotanResult, 'agreement' | 'agreementTolerant' | 'agreementAligned' | 'kappa' | 'shift' | 'regions'> {
+  readonly shares: readonly number[];
+  readonly referenceShares: readonly number[];
+}
+
+/** Throws RangeError where the two planes differ in size. */
+export function judgeTones(drawn: TonePlane, reference: TonePlane, count: number, readings: readonly Reading[] = [], named: Names | null = null): Judged {
+  const plain = toneAgreement(drawn, reference, count);
+  const { shift } = plain;
+  const wanted = withReadings(drawn, reference, shift, readings);
+  const agreement = readings.length === 0 ? plain : toneAgreement(drawn, wanted, count);
+  const regions = flippedRegions(drawn, wanted, shift);
+  return {
+    agreement: agreement.agreement,
+    agreementTolerant: agreement.agreementTolerant,
+    agreementAligned: agreement.agreementAligned,
+    kappa: agreement.kappa,
+    shift: { x: shift.x / reference.width, y: shift.y / reference.height },
+    regions: regions.map((region) => {
+      const own = named && nameFor(region, named, flippedPlaces(drawn, wanted, shift, region));
+      return own ? { ...region, shape: own.name, emphasis: own.emphasis } : region;
+    }),
+    // What is left open in the reference has no tone, in the painting as little.
+    shares: sharesOf(drawn.toneOf.filter((_, i) => reference.toneOf[i] !== 0), count),
+    referenceShares: sharesOf(wanted.toneOf.filter((t) => t !== 0), count),
+  };
+}

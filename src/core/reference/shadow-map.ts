@@ -1,0 +1,79 @@
+/**
+ * What the light reaches and what it does not, over a whole picture. Proposed is what is darker than a line: right where
+ * things are of themselves about as light as each other, wrong for what is dark in the light or light in the shadow. A person
+ * corrects it with a brush and shape by shape; the corrections are kept as they were made.
+ */
+import { z } from 'zod';
+import type { Raster } from '../raster/raster';
+import { otsuThresholds } from '../notan/thresholds';
+import { lightnessHistogram } from '../raster/lightness-histogram';
+
+export const SIDES = ['light', 'shadow'] as const;
+export type Side = (typeof SIDES)[number];
+
+const share = z.number().min(0).max(1);
+
+export const shadowEditSchema = z.discriminatedUnion('kind', [
+  /** A stroke of the brush. Width as a share of the longer side, places as shares of width and height: x, y, x, y … */
+  z.object({ kind: z.literal('stroke'), to: z.enum(SIDES), width: z.number().min(0.001).max(0.3), points: z.array(share).min(2).max(4000) }),
+  /** A whole shape, told by a place in it. */
+  z.object({ kind: z.literal('shape'), to: z.enum(SIDES), x: share, y: share }),
+]);
+export type ShadowEdit = z.infer<typeof shadowEditSchema>;
+
+/** The line that is proposed between light and shadow, L*: Otsu's between two tones. Throws TooFewTones on a flat picture. */
+export const proposedLine = (lightness: Raster<'lightness', 1>): number => otsuThresholds(lightnessHistogram(lightness.data), 2)[0] ?? 50;
+
+/** 1 where the light reaches, 0 elsewhere. */
+export const litAbove = ({ data }: Raster<'lightness', 1>, line: number): Uint8Array => Uint8Array.from(data, (l) => (l > line ? 1 : 0));
+
+/** Marks all places within half the width of a stroke, as a round brush does. */
+function stroke(lit: Uint8Array, width: number, height: number, edit: Extract<ShadowEdit, { kind: 'stroke' }>): void {
+  const r = (edit.width * Math.max(width, height)) / 2;
+  const value = edit.to === 'light' ? 1 : 0;
+  const at = (k: number) => [(edit.points[k] as number) * width, (edit.points[k + 1] ?? 0) * height] as const;
+  const last = edit.points.length - 2;
+  for (let k = 0; k <= Math.max(0, last - 2); k += 2) {
+    const [ax, ay] = at(k);
+    const [bx, by] = at(Math.min(last, k + 2));
+    const [dx, dy] = [bx - ax, by - ay];
+    const length2 = Math.max(1e-9, dx * dx + dy * dy);
+    for (let y = Math.max(0, Math.floor(Math.min(ay, by) - r)); y < Math.min(height, Math.ceil(Math.max(ay, by) + r)); y++)
+      for (let x = Math.max(0, Math.floor(Math.min(ax, bx) - r)); x < Math.min(width, Math.ceil(Math.max(ax, bx) + r)); x++) {
+        const [px, py] = [x + 0.5 - ax, y + 0.5 - ay];
+        const t = Math.min(1, Math.max(0, (px * dx + py * dy) / length2));
+        if ((px - t * dx) ** 2 + (py - t * dy) ** 2 <= r * r) lit[y * width + x] = value;
+      }
+  }
+}
+
+/**
+ * The map after corrections, in the order in which they were made. `shapeOf` tells which shape of the picture each place is
+ * of. The proposal is left as it is.
+ */
+export function corrected(proposal: Uint8Array, width: number, height: number, shapeOf: ArrayLike<number>, edits: readonly ShadowEdit[]): Uint8Array {
+  const lit = Uint8Array.from(proposal);
+  for (const edit of edits) {
+    if (edit.kind === 'stroke') {
+      stroke(lit, width, height, edit);
+      continue;
+    }
+    const at = Math.min(height - 1, Math.floor(edit.y * height)) * width + Math.min(width - 1, Math.floor(edit.x * width));
+    const shape = shapeOf[at];
+    const value = edit.to === 'light' ? 1 : 0;
+    for (let i = 0; i < lit.length; i++) if (shapeOf[i] === shape) lit[i] = value;
+  }
+  return lit;
+}
+
+/** A map of nothing but light, or nothing but shadow. */
+export class OneSided extends RangeError {
+  override readonly name = 'OneSided';
+}
+
+/** Throws OneSided where there is no light, or no shadow, to be told apart. */
+export function checkSides(lit: Uint8Array): void {
+  const light = lit.reduce((s, v) => s + v, 0);
+  if (light === 0 || light === lit.length)
+    throw new OneSided(light === 0 ? 'All of this picture lies in shadow by its map: brush in what the light reaches.' : 'All of this picture lies in the light by its map: brush in the shadow.');
+}

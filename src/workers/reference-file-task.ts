@@ -1,0 +1,88 @@
+/** What a prepared reference is taken out as: pictures, traced outlines, layers, sheets to print. */
+import sharp from 'sharp';
+import yazl from 'yazl';
+import { OPENRASTER_TYPE, stackXml } from '@/core/formats/openraster';
+import { codeOf, tonesToSvg } from '@/core/formats/tones-svg';
+import { sharesOf } from '@/core/notan/tones';
+import { framed } from '@/core/reference/framing';
+import { luminanceOf, softLightness } from '@/core/reference/prepared-tones';
+import { valueMap } from '@/core/reference/value-map';
+import { targetLightnesses } from '@/core/scale/targets';
+import { drawReferenceSheets, type ReferenceSheetWords } from '@/core/sheet/reference-sheets';
+import type { PaperId } from '@/core/sheet/paper';
+import { sheetsToPdf } from '@/print/sheet-pdf';
+import { withPhoto } from './decode';
+import { planeOf, type PreparedReference } from './notan-hand-in-task';
+import { maskToPng } from './planes';
+
+export const REFERENCE_FILES = ['grey', 'squinted', 'tones', 'map', 'traced', 'layers', 'sheets'] as const;
+export type ReferenceFile = (typeof REFERENCE_FILES)[number];
+
+export interface ReferenceFileTask {
+  readonly task: 'reference-file';
+  readonly what: ReferenceFile;
+  readonly reference: PreparedReference;
+  readonly words: ReferenceSheetWords;
+  readonly paper: PaperId;
+}
+
+interface Plane {
+  readonly width: number;
+  readonly height: number;
+}
+
+const greyPng = (codes: Uint8Array, { width, height }: Plane): Promise<Buffer> => sharp(codes, { raw: { width, height, channels: 1 } }).toColourspace('b-w').png().toBuffer();
+
+/** The picture in greys as paint can reach them, squinted by so many percent. */
+function mappedGrey({ picture, preparation }: PreparedReference, squint: number): Promise<Buffer> {
+  return withPhoto(picture, null, (photo) => {
+    const luminance = luminanceOf(framed(photo, preparation.corners, preparation.proportion));
+    const map = valueMap(softLightness(luminance, 0).data, preparation);
+    return greyPng(Uint8Array.from(softLightness(luminance, squint).data, (l) => codeOf(map.of(l))), luminance);
+  });
+}
+
+async function layersFile(plane: Plane & { readonly toneOf: Uint8Array }, lightness: readonly number[], labels: readonly string[], merged: Buffer): Promise<Uint8Array> {
+  const { width, height, toneOf } = plane;
+  const zip = new yazl.ZipFile();
+  // The format wants its type first, and as it is.
+  zip.addBuffer(Buffer.from(OPENRASTER_TYPE), 'mimetype', { compress: false });
+  const layers = lightness.map((_, k) => ({ name: `Tone ${labels[k] ?? k + 1}`, file: `data/tone-${k + 1}.png` }));
+  zip.addBuffer(Buffer.from(stackXml(width, height, [...layers].reverse())), 'stack.xml');
+  for (const [k, l] of lightness.entries()) {
+    const rgba = new Uint8Array(4 * width * height);
+    const code = codeOf(l);
+    toneOf.forEach((t, i) => {
+      if (t === k + 1) rgba.set([code, code, code, 255], 4 * i);
+    });
+    zip.addBuffer(await sharp(rgba, { raw: { width, height, channels: 4 } }).png().toBuffer(), `data/tone-${k + 1}.png`);
+  }
+  zip.addBuffer(merged, 'mergedimage.png');
+  zip.addBuffer(await sharp(merged).resize({ width: 256, height: 256, fit: 'inside' }).png().toBuffer(), 'Thumbnails/thumbnail.png');
+  zip.end();
+  const chunks: Buffer[] = [];
+  for await (const chunk of zip.outputStream) chunks.push(chunk as Buffer);
+  return Buffer.concat(chunks);
+}
+
+/** Throws UnusablePicture where the preparation gives nothing to take out. */
+export async function referenceFile({ what, reference, words, paper }: ReferenceFileTask): Promise<Uint8Array> {
+  const { preparation, wanted } = reference;
+  if (what === 'grey') return mappedGrey(reference, 0);
+  if (what === 'squinted') return mappedGrey(reference, Math.max(1, preparation.squint));
+  if (what === 'map') {
+    const plane = await planeOf({ ...reference, wanted: { tones: 2, school: 'light-and-shadow' } });
+    return maskToPng(plane.toneOf.map((t) => (t === 2 ? 0 : 1)), plane.width, plane.height);
+  }
+  const plane = await planeOf(reference);
+  const lightness = targetLightnesses(wanted.tones, preparation.ends, 'light-first', 'lightness');
+  if (what === 'traced') return Buffer.from(tonesToSvg(plane, lightness, words.title));
+  const codes = lightness.map(codeOf);
+  // What is left open shows the ground.
+  const tones = await greyPng(plane.toneOf.map((t) => (t === 0 ? 255 : (codes[t - 1] as number))), plane);
+  if (what === 'tones') return tones;
+  if (what === 'layers') return layersFile(plane, lightness, words.labels, tones);
+  const shares = sharesOf(plane.toneOf, wanted.tones);
+  return sheetsToPdf(drawReferenceSheets({ grey: await mappedGrey(reference, 0), squinted: await mappedGrey(reference, Math.max(1, preparation.squint)), plane, lightness, shares }, words, paper));
+}
+
