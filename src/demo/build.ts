@@ -17,6 +17,7 @@ import { addStudent, createClass, createFirstTeacher } from '@/studio/people';
 import { setMeetings } from '@/studio/timetables';
 import { receivePhoto } from '@/studio/receive';
 import { otherKinds, setOthers } from './kinds';
+import { notanHandIns, setNotans, setReferences } from './notan';
 import { learnPaints, walkToStep } from './mixing';
 import { pilePictures, setPileExercise } from './pile';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
@@ -102,6 +103,8 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
     dueAt: null,
     terms: { ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' },
   });
+  tell('six pictures are brought in, one is prepared in both schools of notan');
+  const notans = await setNotans({ house, teacher, classId }, await setReferences({ house, teacher, classId }));
   const pileId = await setPileExercise(house, teacher, classId);
   const exerciseId = await setExercise(house, teacher, classId, {
     title: 'Nine greys from white to black',
@@ -126,6 +129,8 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   }
   tell('other kinds come in: bands, one colour, chips, a board, corners marked by hand, strays');
   queue.push(...(await otherKinds({ house, teacher, classId }, others, bandsId, colourId, people)));
+  tell('a picture is painted in two tones and in three, each student by a habit of their own');
+  queue.push(...notanHandIns({ house, teacher, classId }, notans, people));
   tell('an evening’s pile of fourteen is photographed, to be dropped on the Rack');
   const pile = pilePictures(house, teacher, pileId, people);
   queue.push(...pile.shots);

@@ -27,13 +27,13 @@ import type { PracticeTask } from '@/workers/practice-task';
 const CAMERA = { condition: 'window', megapixels: 8, orientation: 1, location: false } as const;
 const LIMIT_MS = 120_000;
 
-interface World {
+export interface World {
   readonly house: House;
   readonly teacher: Teacher;
   readonly classId: string;
 }
 
-type Extra = Omit<PracticeTask, 'task' | 'sheet' | 'layout' | 'seed' | keyof typeof CAMERA> & { readonly condition?: PracticeTask['condition'] };
+export type Extra = Omit<PracticeTask, 'task' | 'sheet' | 'layout' | 'seed' | keyof typeof CAMERA> & { readonly condition?: PracticeTask['condition'] };
 
 async function photographOf({ house }: World, student: Student, exerciseId: string, seed: number, extra: Extra): Promise<string> {
   const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
@@ -45,7 +45,7 @@ async function photographOf({ house }: World, student: Student, exerciseId: stri
   return file;
 }
 
-async function handIn(world: World, student: Student, exerciseId: string, seed: number, extra: Extra, target: StoredTarget | null = null): Promise<void> {
+export async function handIn(world: World, student: Student, exerciseId: string, seed: number, extra: Extra, target: StoredTarget | null = null): Promise<void> {
   const file = await photographOf(world, student, exerciseId, seed, extra);
   try {
     const { attemptId } = await receivePhoto(world.house, student, exerciseId, file, target);

@@ -12,9 +12,9 @@ import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/sheet/exercise-sheet';
 import { drawRecipePage } from '@/core/sheet/recipe-page';
 import { newId } from '@/data/ids';
-import { attempts, classes, exercises, handIns, students } from '@/data/schema';
+import { attempts, classes, exercises, handIns, referencePictures, students } from '@/data/schema';
 import { canPrint } from '@/print/fonts';
-import { type Actor, classOf, exerciseFor, Refused, type Teacher } from './actor';
+import { type Actor, classOf, exerciseFor, NotFound, Refused, type Teacher } from './actor';
 import type { House } from './house';
 import { figuresFor } from './palettes';
 import { nameSchema, textSchema } from './words';
@@ -26,6 +26,8 @@ export const newExerciseSchema = z.object({
   terms: exerciseTermsSchema,
   /** Why materials are set that the class's age would forbid; empty for none. */
   overrideReason: textSchema.default(''),
+  /** What it is painted from; null for a set-up, or for kinds without a picture. */
+  referenceId: z.string().max(40).nullable().default(null),
 });
 export type NewExercise = z.input<typeof newExerciseSchema>;
 
@@ -48,11 +50,20 @@ function checked(own: OwnClass, given: NewExercise) {
   return { ...exercise, overrideReason: permission.kind === 'needs-reason' ? exercise.overrideReason : null };
 }
 
+/** A reference is the teacher's own. Throws NotFound otherwise. */
+async function checkReference(house: House, teacher: Teacher, referenceId: string | null): Promise<void> {
+  if (referenceId === null) return;
+  const [row] = await house.db.select({ teacherId: referencePictures.teacherId }).from(referencePictures).where(eq(referencePictures.id, referenceId));
+  if (row?.teacherId !== teacher.userId) throw new NotFound();
+}
+
 /** Sets an exercise; every student of the class gets an open hand-in when they first send something. */
 export async function setExercise(house: House, teacher: Teacher, classId: string, given: NewExercise): Promise<string> {
   const own = await classOf(house, teacher, classId);
   const id = newId();
-  await house.db.insert(exercises).values({ id, classId, ...checked(own, given) });
+  const exercise = checked(own, given);
+  await checkReference(house, teacher, exercise.referenceId);
+  await house.db.insert(exercises).values({ id, classId, ...exercise });
   return id;
 }
 
@@ -60,6 +71,7 @@ export async function setExercise(house: House, teacher: Teacher, classId: strin
 export async function reviseExercise(house: House, teacher: Teacher, exerciseId: string, given: NewExercise): Promise<void> {
   const own = await exerciseFor(house, teacher, exerciseId);
   const next = checked(own.class, given);
+  await checkReference(house, teacher, next.referenceId);
   if (next.terms.kind !== own.exercise.terms.kind) throw new Refused('A revision keeps its kind: set a new exercise instead.');
   await house.db.transaction(async (tx) => {
     const ins = tx.select({ id: handIns.id }).from(handIns).where(eq(handIns.exerciseId, exerciseId));
@@ -71,8 +83,8 @@ export async function reviseExercise(house: House, teacher: Teacher, exerciseId:
 /** Sets the same exercise once more, for the same or another class, with no date. */
 export async function duplicateExercise(house: House, teacher: Teacher, exerciseId: string, classId: string): Promise<string> {
   const { exercise } = await exerciseFor(house, teacher, exerciseId);
-  const { title, note, terms, overrideReason } = exercise;
-  return setExercise(house, teacher, classId, { title, note, terms, dueAt: null, overrideReason: overrideReason ?? '' });
+  const { title, note, terms, overrideReason, referenceId } = exercise;
+  return setExercise(house, teacher, classId, { title, note, terms, dueAt: null, overrideReason: overrideReason ?? '', referenceId });
 }
 
 export async function exercisesOfTeacher(house: House, teacher: Teacher) {

@@ -14,7 +14,7 @@ import { labelsOf } from './exercises';
 import type { House } from './house';
 import { knownPaints } from './measuring';
 import { checkRoom, keepFile } from './receive';
-import { removeUnused } from './records';
+import { removeUnused } from './unused-files';
 
 const LIMIT_MS = 60_000;
 

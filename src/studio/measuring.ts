@@ -1,16 +1,18 @@
 /** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
 import { and, eq, inArray, max, ne } from 'drizzle-orm';
 import type { StoredTarget } from '@/core/capture/stored-target';
-import { SCALE_RESULT_VERSION, scaleResultSchema, type ScaleResult } from '@/core/scale/result';
 import { predictedSteps } from '@/core/mixing/exercise-recipe';
 import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
 import { newId } from '@/data/ids';
 import { attempts, classes, critiqueItems, critiques, exercises, type AttemptState, handIns, measurements } from '@/data/schema';
 import { UnusablePicture } from '@/workers/decode';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
+import type { Stage } from '@/workers/measure-task';
 import { knownPrint } from './cards';
 import type { House } from './house';
 import { figuresFor } from './palettes';
+import { measuredResultSchema, type MeasuredResult } from './measured-result';
+import { againstReference } from './notan-hand-ins';
 import { keepFile } from './receive';
 
 async function load(house: House, attemptId: string) {
@@ -29,19 +31,26 @@ async function setState(house: House, attemptId: string, state: AttemptState, tr
   house.live.tell(attemptId, { state, stage: null });
 }
 
+/** What the workers made of a photograph. */
+interface Measured {
+  readonly result: MeasuredResult;
+  /** What it was measured against; null of what has no reference. */
+  readonly against: typeof measurements.$inferInsert.against;
+}
+
 /**
  * Keeps a result, its draft and the new state together or not at all; null is kept of kinds that are not read but
  * looked at by the teacher.
  */
-async function keepResult(house: House, handInId: string, attemptId: string, given: ScaleResult | null): Promise<AttemptState> {
-  const result = given && scaleResultSchema.parse(given);
+async function keepResult(house: House, handInId: string, attemptId: string, given: Measured | null): Promise<AttemptState> {
+  const result = given && measuredResultSchema.parse(given.result);
   const state: AttemptState = !result || result.capture.accepted ? 'measured' : 'refused';
   return house.db.transaction(async (tx) => {
     const [now] = await tx.select({ state: attempts.state }).from(attempts).where(eq(attempts.id, attemptId)).for('update');
     // Cancelled while the result was on its way: the person's word counts.
     if (now?.state !== 'measuring') return now?.state ?? 'cancelled';
     await tx.delete(measurements).where(eq(measurements.attemptId, attemptId));
-    if (result) await tx.insert(measurements).values({ id: newId(), attemptId, version: SCALE_RESULT_VERSION, result });
+    if (result) await tx.insert(measurements).values({ id: newId(), attemptId, version: result.version, result, against: given?.against ?? null });
     let number: number | null = null;
     if (state === 'measured') {
       const [last] = await tx.select({ n: max(attempts.number) }).from(attempts).where(and(eq(attempts.handInId, handInId), ne(attempts.id, attemptId)));
@@ -87,25 +96,14 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
   const terms = attempt.terms ?? exercise.terms;
   const photo = { file: house.files.path(attempt.photoHash), orientation: attempt.orientation };
   try {
-    const task = {
-      ...photo,
-      numbering: row.class.numbering,
-      expected: { exercise: exercise.id, student: row.handIn.studentId },
-    };
-    const result =
-      isStepped(terms)
-        ? await house.pool.run(
-            {
-              task: 'measure-scale',
-              ...task,
-              terms,
-              ...(await knownPaints(house, row.class.id, terms)),
-              ...knownPrint(row.class),
-              ...(attempt.target && { target: attempt.target }),
-            },
-            { signal: abort.signal, onStage: (stage) => house.live.tell(attemptId, { state: 'measuring', stage }) },
-          )
-        : null;
+    const expected = { exercise: exercise.id, student: row.handIn.studentId };
+    const how = { signal: abort.signal, onStage: (stage: Stage) => house.live.tell(attemptId, { state: 'measuring', stage }) };
+    const task = { ...photo, expected, ...knownPrint(row.class) };
+    let result: Measured | null = null;
+    if (isStepped(terms)) {
+      const paints = await knownPaints(house, row.class.id, terms);
+      result = { result: await house.pool.run({ task: 'measure-scale', ...task, numbering: row.class.numbering, terms, ...paints, ...(attempt.target && { target: attempt.target }) }, how), against: null };
+    } else result = await againstReference(house, row, terms, task, how);
     const state = await keepResult(house, row.handIn.id, attemptId, result);
     house.live.tell(attemptId, { state, stage: null });
   } catch (error) {

@@ -12,7 +12,7 @@ import { UnusablePicture } from '@/workers/decode';
 import { classOf, NotFound, Refused, type Teacher } from './actor';
 import type { House } from './house';
 import { checkRoom, keepFile, keepPhoto, recordAttempt } from './receive';
-import { removeUnused } from './records';
+import { removeUnused } from './unused-files';
 
 export type PileOutcome =
   | { readonly name: string; readonly kind: 'handed-in'; readonly student: string; readonly exercise: string }

@@ -10,7 +10,8 @@ import { decide } from './critiquing';
 import { sheetsFor } from './exercises';
 import { measureAttempt } from './measuring';
 import { addStudent, createClass, createFirstTeacher, reissueCode } from './people';
-import { deleteStudent, exportStudent, sweepFiles } from './records';
+import { deleteStudent, exportStudent } from './records';
+import { sweepFiles } from './unused-files';
 import { eachInNewStudio, type TestStudio } from './test-studio';
 import { pictureOf } from './views';
 

@@ -1,9 +1,10 @@
 /** A student's data out as a ZIP, and their deletion for good. */
-import { eq, inArray, or } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import yazl from 'yazl';
-import { attempts, critiqueItems, critiques, dabChecks, decisions, files, handIns, looks, measurements, students, tray, user } from '@/data/schema';
+import { attempts, critiqueItems, critiques, dabChecks, decisions, files, handIns, looks, measurements, readings, students, user } from '@/data/schema';
 import { studentFor, type Teacher } from './actor';
 import type { House } from './house';
+import { removeUnused } from './unused-files';
 
 async function allOf(house: House, studentId: string) {
   const ins = await house.db.select().from(handIns).where(eq(handIns.studentId, studentId));
@@ -21,11 +22,12 @@ export async function exportStudent(house: House, teacher: Teacher, studentId: s
   const ids = tries.map((t) => t.id);
   const some = ids.length > 0;
   const theirLooks = await looksOf(house, studentId);
+  const read = some ? await house.db.select().from(measurements).where(inArray(measurements.attemptId, ids)) : [];
   const record = {
     student: { name: own.student.name, number: own.student.number, class: own.class.name },
     handIns: ins,
     attempts: tries,
-    measurements: some ? await house.db.select().from(measurements).where(inArray(measurements.attemptId, ids)) : [],
+    measurements: read,
     critiques: some ? await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids)) : [],
     critiqueItems: some ? await house.db.select().from(critiqueItems).where(inArray(critiqueItems.attemptId, ids)) : [],
     dabChecks: await house.db.select().from(dabChecks).where(eq(dabChecks.studentId, studentId)),
@@ -38,6 +40,7 @@ export async function exportStudent(house: House, teacher: Teacher, studentId: s
   for (const hash of new Set(tries.map((t) => t.photoHash)))
     zip.addFile(house.files.path(hash), `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`);
   for (const l of theirLooks) zip.addFile(house.files.path(l.pictureHash), `looks/${l.pictureHash.slice(0, 16)}.jpeg`);
+  for (const { against } of read) if (against) zip.addFile(house.files.path(against.planes), `tones/${against.planes.slice(0, 16)}.png`);
   zip.end();
   return { name: `student-${own.student.number}.zip`, stream: zip.outputStream };
 }
@@ -45,35 +48,16 @@ export async function exportStudent(house: House, teacher: Teacher, studentId: s
 /** Deletes a student, all rows of theirs and the files that nobody else uses. */
 export async function deleteStudent(house: House, teacher: Teacher, studentId: string): Promise<void> {
   const own = await studentFor(house, teacher, studentId);
-  const { tries } = await allOf(house, studentId);
+  const { ins, tries } = await allOf(house, studentId);
   for (const t of tries) house.live.running.get(t.id)?.abort();
   const seen = await looksOf(house, studentId);
-  const hashes = [...new Set([...tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)), ...seen.map((l) => l.pictureHash)])];
+  const ids = tries.map((t) => t.id);
+  const accepted = await house.db.select({ hash: readings.maskHash }).from(readings).where(inArray(readings.handInId, [...ins.map((h) => h.id), '']));
+  const read = ids.length === 0 ? [] : await house.db.select({ against: measurements.against }).from(measurements).where(inArray(measurements.attemptId, ids));
+  const hashes = [...new Set([...tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)), ...seen.map((l) => l.pictureHash), ...read.flatMap((m) => (m.against ? [m.against.planes] : [])), ...accepted.map((r) => r.hash)])];
   await house.db.transaction(async (tx) => {
     await tx.delete(students).where(eq(students.id, studentId));
     await tx.delete(user).where(eq(user.id, own.student.userId));
   });
   for (const hash of hashes) await removeUnused(house, hash);
-}
-
-/** The row goes first: a file without a row is swept at the next start, a row without a file would be a broken promise. */
-export async function removeUnused(house: House, hash: string): Promise<void> {
-  const [used] = await house.db
-    .select({ id: attempts.id })
-    .from(attempts)
-    .where(or(eq(attempts.photoHash, hash), eq(attempts.previewHash, hash), eq(attempts.stripHash, hash)))
-    .limit(1);
-  const [waits] = await house.db.select({ id: tray.id }).from(tray).where(or(eq(tray.photoHash, hash), eq(tray.smallHash, hash))).limit(1);
-  const [looked] = await house.db.select({ id: looks.id }).from(looks).where(eq(looks.pictureHash, hash)).limit(1);
-  if (used || waits || looked) return;
-  await house.db.delete(files).where(eq(files.hash, hash));
-  await house.files.remove(hash);
-}
-
-/** Files that no row names, left by a process that was killed in between. */
-export async function sweepFiles(house: House): Promise<number> {
-  const known = new Set((await house.db.select({ hash: files.hash }).from(files)).map((f) => f.hash));
-  const lost = (await house.files.list()).filter((h) => !known.has(h));
-  for (const hash of lost) await house.files.remove(hash);
-  return lost.length;
 }

@@ -2,23 +2,29 @@
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { CaptureIssue } from '@/core/capture/gate';
 import type { Finding } from '@/core/critique/finding';
-import { scaleResultSchema, type ScaleResult } from '@/core/scale/result';
+import type { NotanResult } from '@/core/notan/result';
+import type { ScaleResult } from '@/core/scale/result';
 import { attempts, critiqueItems, critiques, decisions, exercises, handIns, measurements, students, type AttemptState, type HandInState, type Verdict } from '@/data/schema';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { type Actor, attemptFor, classOf, exerciseFor, handInFor, type Student, type Teacher } from './actor';
 import { currentAttempt } from './critiquing';
 import { exercisesOfStudent, exercisesOfTeacher, labelsOf, safetyOf } from './exercises';
 import type { House } from './house';
+import { measuredResultSchema } from './measured-result';
+import { standing } from './notan-hand-ins';
 import { classesOf, studentsOf } from './people';
 
-/** Stored JSON is data from outside: an unknown version is told, not guessed at. */
-export function readResult(stored: unknown): ScaleResult {
-  return scaleResultSchema.parse(stored);
+/** What was measured of an attempt: one of the two, or neither. Stored JSON is data from outside: an unknown version is told, not guessed at. */
+interface Read {
+  readonly result: ScaleResult | null;
+  readonly notan: NotanResult | null;
+  readonly against: (typeof measurements.$inferSelect)['against'];
 }
 
-async function resultOf(house: House, attemptId: string): Promise<ScaleResult | null> {
+async function readingOf(house: House, attemptId: string): Promise<Read> {
   const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, attemptId));
-  return row ? readResult(row.result) : null;
+  const measured = row ? measuredResultSchema.parse(row.result) : null;
+  return { result: measured?.kind === 'scale' ? measured : null, notan: measured?.kind === 'notan' ? measured : null, against: row?.against ?? null };
 }
 
 export interface SaidItem {
@@ -41,11 +47,13 @@ export interface AttemptView {
   /** The exercise as it stood when this was handed in; null in old rows. */
   readonly terms: ExerciseTerms | null;
   readonly result: ScaleResult | null;
+  readonly notan: NotanResult | null;
   readonly critique: { readonly word: string; readonly sentAt: Date | null; readonly items: readonly SaidItem[] } | null;
   readonly verdict: Verdict | null;
 }
 
 async function attemptView(house: House, row: typeof attempts.$inferSelect): Promise<AttemptView> {
+  const { result, notan } = await readingOf(house, row.id);
   const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, row.id));
   const items = await house.db.select().from(critiqueItems).where(eq(critiqueItems.attemptId, row.id)).orderBy(asc(critiqueItems.position));
   const [decision] = await house.db.select().from(decisions).where(and(eq(decisions.attemptId, row.id), isNull(decisions.withdrawnAt)));
@@ -59,7 +67,8 @@ async function attemptView(house: House, row: typeof attempts.$inferSelect): Pro
     hasPreview: row.previewHash !== null,
     hasStrip: row.stripHash !== null,
     terms: row.terms,
-    result: await resultOf(house, row.id),
+    result,
+    notan,
     critique: critique ? { word: critique.word, sentAt: critique.sentAt, items } : null,
     verdict: decision?.verdict ?? null,
   };
@@ -72,6 +81,7 @@ export interface RackCell {
   readonly state: HandInState;
   readonly attempt: number | null;
   readonly result: ScaleResult | null;
+  readonly notan: NotanResult | null;
   readonly refused: boolean;
   /** The attempt to show. */
   readonly attemptId: string | null;
@@ -87,9 +97,9 @@ export async function rackOf(house: House, teacher: Teacher, classId: string) {
   for (const handIn of rows) {
     const all = await house.db.select().from(attempts).where(eq(attempts.handInId, handIn.id)).orderBy(asc(attempts.createdAt));
     const current = await currentAttempt(house, handIn.id);
-    const result = current ? await resultOf(house, current.id) : null;
+    const { result, notan } = current ? await readingOf(house, current.id) : { result: null, notan: null };
     const lastRefused = all.at(-1)?.state === 'refused' && all.at(-1)?.plea === null;
-    cells.push({ handInId: handIn.id, studentId: handIn.studentId, exerciseId: handIn.exerciseId, state: handIn.state, attempt: current?.number ?? null, attemptId: current?.id ?? null, result, refused: lastRefused });
+    cells.push({ handInId: handIn.id, studentId: handIn.studentId, exerciseId: handIn.exerciseId, state: handIn.state, attempt: current?.number ?? null, attemptId: current?.id ?? null, result, notan, refused: lastRefused });
   }
   return { class: own, students: people, exercises: work, cells };
 }
@@ -108,7 +118,7 @@ export async function waitingOf(house: House, teacher: Teacher) {
   const list = [];
   for (const row of rows) {
     const current = await currentAttempt(house, row.handIn.id);
-    if (current) list.push({ ...row, attempt: current, result: await resultOf(house, current.id) });
+    if (current) list.push({ ...row, attempt: current, ...(await readingOf(house, current.id)) });
   }
   return list.sort((a, b) => a.attempt.createdAt.getTime() - b.attempt.createdAt.getTime());
 }
@@ -134,6 +144,20 @@ export async function tableOf(house: House, teacher: Teacher, handInId: string) 
     position: at + 1,
     total: siblings.length,
   };
+}
+
+/** Whether what was measured against a picture still stands; null of what was not. */
+export async function standingOf(house: House, teacher: Teacher, attemptId: string) {
+  const own = await attemptFor(house, teacher, attemptId);
+  const { against } = await readingOf(house, attemptId);
+  return against && { revision: against.revision, now: await standing(house, own.handIn.id, own.exercise, against) };
+}
+
+/** PNG of the tones of an attempt, as wanted and as drawn; null where none were read. */
+export async function planesOfAttempt(house: House, teacher: Teacher, attemptId: string): Promise<Buffer | null> {
+  await attemptFor(house, teacher, attemptId);
+  const { against } = await readingOf(house, attemptId);
+  return against && house.files.read(against.planes);
 }
 
 /** What a student may see of an attempt: the gate always, the letter once it was sent. */
@@ -164,7 +188,7 @@ function studentAttempt(v: AttemptView): StudentAttempt {
     plea: v.plea,
     createdAt: v.createdAt,
     hasPreview: v.hasPreview,
-    issues: v.result?.capture.issues ?? [],
+    issues: (v.result ?? v.notan)?.capture.issues ?? [],
     letter:
       sent && v.critique && v.verdict
         ? {

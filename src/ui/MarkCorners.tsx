@@ -1,6 +1,6 @@
 'use client';
 /** Four corners on a photograph, dragged by mouse or finger or moved by keys, with a magnifier over the one in hand. */
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 
 export interface Mark {
   readonly x: number;
@@ -8,7 +8,9 @@ export interface Mark {
 }
 
 interface Props {
-  readonly file: File;
+  /** Address of the picture. */
+  readonly source: string;
+  readonly alt: string;
   /** Fractions of the picture: top left, top right, bottom right, bottom left. */
   readonly marks: readonly Mark[];
   readonly onChange: (marks: readonly Mark[]) => void;
@@ -23,17 +25,10 @@ const MAGNIFY = 4;
 const KEYS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 const held = (v: number): number => Math.min(1, Math.max(0, v));
 
-export function MarkCorners({ file, marks, onChange }: Props) {
-  const [source, setSource] = useState('');
+export function MarkCorners({ source, alt, marks, onChange }: Props) {
   const [inHand, setInHand] = useState<number | null>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const frame = useRef<HTMLDivElement>(null);
-
-  useEffect(() => {
-    const url = URL.createObjectURL(file);
-    setSource(url);
-    return () => URL.revokeObjectURL(url);
-  }, [file]);
 
   const move = (i: number, mark: Mark) => onChange(marks.map((m, k) => (k === i ? { x: held(mark.x), y: held(mark.y) } : m)));
   const at = (e: React.PointerEvent): Mark => {
@@ -49,7 +44,7 @@ export function MarkCorners({ file, marks, onChange }: Props) {
 
   return (
     <div ref={frame} className="relative touch-none select-none">
-      {source && <img src={source} alt="The photograph to mark" className="block w-full" draggable={false} />}
+      {source && <img src={source} alt={alt} className="block w-full" draggable={false} />}
       <svg viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden className="pointer-events-none absolute inset-0 h-full w-full">
         <polygon points={marks.map((m) => `${m.x},${m.y}`).join(' ')} fill="none" stroke="#fff" strokeWidth={3} vectorEffect="non-scaling-stroke" />
         <polygon points={marks.map((m) => `${m.x},${m.y}`).join(' ')} fill="none" stroke="#111" strokeWidth={1} vectorEffect="non-scaling-stroke" />

@@ -7,6 +7,7 @@ import type { StoredTarget } from '@/core/capture/stored-target';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { FIRST_MARKS, MarkCorners } from './MarkCorners';
 import { PICTURE_TYPES, sendPhoto } from './send-photo';
+import { useFileUrl } from './use-file-url';
 import { useQuickCheck } from './use-quick-check';
 
 interface Props {
@@ -39,6 +40,7 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   const [trouble, setTrouble] = useState('');
   const [framing, setFraming] = useState<Framing>('sheet');
   const [held, setHeld] = useState<{ readonly file: File; readonly issues: readonly CaptureIssue[] | null } | null>(null);
+  const heldUrl = useFileUrl(held?.file ?? null);
   const [depthMm, setDepthMm] = useState(0);
   const [marks, setMarks] = useState(FIRST_MARKS);
   const check = useQuickCheck(terms, measured);
@@ -106,7 +108,7 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
       {held && !held.issues && (
         <div className="mb-2 grid gap-2">
           <p>Put a mark on each corner of what you painted. Arrow keys move the mark you are on, with Shift in larger steps.</p>
-          <MarkCorners file={held.file} marks={marks} onChange={setMarks} />
+          <MarkCorners source={heldUrl} alt="The photograph to mark" marks={marks} onChange={setMarks} />
           <button type="button" className="act w-full" disabled={doing !== ''} onClick={() => void sendFile(held.file, { kind: 'marked', corners: marks.map((m) => ({ ...m })) })}>
             {doing || 'Send with these corners'}
           </button>

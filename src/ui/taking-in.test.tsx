@@ -17,7 +17,7 @@ const fine = () => Promise.resolve({ ok: true });
 const terms = defaultScale('gouache', 9);
 
 test('four corners can be dragged, each named, each told where it is', () => {
-  const html = renderToStaticMarkup(<MarkCorners file={new File([], 'sheet.jpg')} marks={FIRST_MARKS} onChange={() => undefined} />);
+  const html = renderToStaticMarkup(<MarkCorners source="" alt="The photograph to mark" marks={FIRST_MARKS} onChange={() => undefined} />);
   expect([...html.matchAll(/role="slider" aria-label="([^"]+)"/g)].map((m) => m[1])).toEqual(['Top left corner', 'Top right corner', 'Bottom right corner', 'Bottom left corner']);
   expect(html).toContain('aria-valuetext="15.0 percent across, 30.0 percent down"');
   expect(count(html, /points="0\.15,0\.3 0\.85,0\.3 0\.85,0\.7 0\.15,0\.7"/g)).toBe(2);

@@ -3,7 +3,7 @@ import type { KnownCard } from '@/core/capture/open-sheet';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import { critiqueNotan, type NotanAsks } from '@/core/critique/notan-critique';
 import type { Ends } from '@/core/exercise/scale';
-import { flippedPlaces } from '@/core/notan/compare-tones';
+import { flippedShapes } from '@/core/notan/compare-tones';
 import { judgeTones, type NamedPlace, type Names, type Reading, withReadings } from '@/core/notan/judge-tones';
 import { measureNotan } from '@/core/notan/measure-notan';
 import type { NotanResult } from '@/core/notan/result';
@@ -125,6 +125,9 @@ export async function readingMask({ planes, shift, region, readings }: ReadingMa
   const { wanted, drawn } = await planesFromPng(planes);
   const { width, height } = wanted;
   const by = { x: Math.round(shift.x * width), y: Math.round(shift.y * height) };
-  const places = flippedPlaces(drawn, withReadings(drawn, wanted, by, await readingsFrom(readings)), by, region);
+  const { regions, regionOf } = flippedShapes(drawn, withReadings(drawn, wanted, by, await readingsFrom(readings)), by);
+  const { box } = region;
+  const k = regions.findIndex((r) => r.drawn === region.drawn && r.wanted === region.wanted && (['x', 'y', 'width', 'height'] as const).every((side) => Math.abs(r.box[side] - box[side]) < 1e-6));
+  const places = Uint8Array.from(regionOf, (r) => (k >= 0 && r === k + 1 ? 1 : 0));
   return places.includes(1) ? maskToPng(places, width, height) : null;
 }

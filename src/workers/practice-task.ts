@@ -5,6 +5,7 @@ import { type PaintedArea, paintAreas } from '@/devices/area-painter';
 import { type CutPiece, layBoard } from '@/devices/board';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
+import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
 import { paint, type PaintPlan } from '@/devices/painter';
 import { print } from '@/devices/printer';
 import { sheetToPng } from '@/print/sheet-png';
@@ -18,6 +19,8 @@ export interface PracticeTask {
   readonly plan: PaintPlan;
   /** Shapes filled in place of cells, for pictures. */
   readonly areas?: readonly PaintedArea[];
+  /** A picture in few tones, painted into the frame in place of the plan. */
+  readonly tones?: { readonly map: ToneMap; readonly plan: NotanPlan };
   /** The sheet is cut into corner pieces, and the plan painted in stripes on a board between them. */
   readonly board?: { readonly pieces: readonly CutPiece[]; readonly widthMm: number; readonly heightMm: number };
   readonly condition: CameraCondition;
@@ -39,6 +42,11 @@ export async function practiceShot(task: PracticeTask): Promise<Uint8Array> {
     const scene = layBoard(printed.surface, pieces, { widthMm, heightMm, lightness: task.plan.lightness, without: null, careless: 1 }, task.seed);
     const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
     return photograph(scene.surface, stage, shotFor(task.condition, stage, task.seed, task.megapixels), task.seed, file);
+  }
+  const frame = layout.cells[0];
+  if (task.tones && frame) {
+    const { surface } = paintTones(printed.surface, frame, task.tones.map, task.tones.plan, task.seed);
+    return photograph(surface, layout, shotFor(task.condition, layout, task.seed, task.megapixels), task.seed, file);
   }
   const surface = task.areas ? paintAreas(printed.surface, task.areas, task.seed) : paint(printed.surface, task.paintOn ?? layout.cells, task.plan, task.seed).surface;
   const shot = shotFor(task.condition, layout, task.seed, task.megapixels);

@@ -5,6 +5,7 @@ import { OPENRASTER_TYPE, stackXml } from '@/core/formats/openraster';
 import { codeOf, tonesToSvg } from '@/core/formats/tones-svg';
 import { sharesOf } from '@/core/notan/tones';
 import { framed } from '@/core/reference/framing';
+import type { ReferenceFile } from '@/core/reference/reference-files';
 import { luminanceOf, softLightness } from '@/core/reference/prepared-tones';
 import { valueMap } from '@/core/reference/value-map';
 import { targetLightnesses } from '@/core/scale/targets';
@@ -14,9 +15,6 @@ import { sheetsToPdf } from '@/print/sheet-pdf';
 import { withPhoto } from './decode';
 import { planeOf, type PreparedReference } from './notan-hand-in-task';
 import { maskToPng } from './planes';
-
-export const REFERENCE_FILES = ['grey', 'squinted', 'tones', 'map', 'traced', 'layers', 'sheets'] as const;
-export type ReferenceFile = (typeof REFERENCE_FILES)[number];
 
 export interface ReferenceFileTask {
   readonly task: 'reference-file';

@@ -10,6 +10,7 @@ export const dynamic = 'force-dynamic';
 const PLACES = [
   ['/', 'Today'],
   ['/plan', 'Plan'],
+  ['/references', 'References'],
   ['/palette', 'Palette'],
   ['/rack', 'Rack'],
   ['/ledger', 'Ledger'],

@@ -56,7 +56,7 @@ const coloursOnScale = scaleExerciseSchema.extend({
 const notan = z.object({
   kind: z.literal('notan'),
   ...picture,
-  tones: z.number().int().min(2, 'A notan has 2 to 4 tones.').max(4, 'A notan has 2 to 4 tones.'),
+  tones: z.number().int().min(2, 'A study in flat tones has 2 to 12 of them.').max(12, 'A study in flat tones has 2 to 12 of them.'),
   school: z.enum(NOTAN_SCHOOLS),
 });
 

@@ -127,25 +127,23 @@ function flips(drawn: TonePlane, wanted: TonePlane, shift: Shift): Flips {
   return { width, height, codes: codes.map((c, i) => (c > 0 && (fromCore[i] as number) <= (reach + 1) ** 2 ? c : 0)) };
 }
 
-const boxOf = ({ x0, y0, x1, y1 }: { x0: number; y0: number; x1: number; y1: number }, width: number, height: number) => ({ x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height });
-
-/** Regions of flipped places, largest first; on the reference's grid. */
-export function flippedRegions(drawn: TonePlane, wanted: TonePlane, shift: Shift): FlippedRegion[] {
-  const { codes, width, height } = flips(drawn, wanted, shift);
-  return toneShapes(codes, width).shapes.flatMap(({ tone: code, box, places }): FlippedRegion[] => {
-    const area = places / codes.length;
-    return code === 0 || area < LEAST_AREA ? [] : [{ box: boxOf(box, width, height), area, drawn: code >> 4, wanted: code & 15 }];
-  });
+export interface FlippedShapes {
+  readonly regions: readonly FlippedRegion[];
+  /** Number from 1 of the region that each place is of, on the reference's grid; 0 where nothing is flipped. */
+  readonly regionOf: Uint16Array;
 }
 
-/** 1 on the places of one flipped region, as `flippedRegions` told it; nothing where there is no such region. */
-export function flippedPlaces(drawn: TonePlane, wanted: TonePlane, shift: Shift, region: Pick<FlippedRegion, 'box' | 'drawn' | 'wanted'>): Uint8Array {
+/** Regions of flipped places, largest first, and where each lies. */
+export function flippedShapes(drawn: TonePlane, wanted: TonePlane, shift: Shift): FlippedShapes {
   const { codes, width, height } = flips(drawn, wanted, shift);
   const { shapes, shapeOf } = toneShapes(codes, width);
-  const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
-  const k = shapes.findIndex(({ tone, box }) => {
-    const own = boxOf(box, width, height);
-    return tone === region.drawn * 16 + region.wanted && near(own.x, region.box.x) && near(own.y, region.box.y) && near(own.width, region.box.width) && near(own.height, region.box.height);
+  const regions: FlippedRegion[] = [];
+  const number = shapes.map(({ tone: code, box, places }) => {
+    const area = places / codes.length;
+    if (code === 0 || area < LEAST_AREA) return 0;
+    return regions.push({ box: { x: box.x0 / width, y: box.y0 / height, width: (box.x1 - box.x0) / width, height: (box.y1 - box.y0) / height }, area, drawn: code >> 4, wanted: code & 15 });
   });
-  return Uint8Array.from(shapeOf, (s) => (k >= 0 && s === k ? 1 : 0));
+  return { regions, regionOf: Uint16Array.from(shapeOf, (s) => number[s] as number) };
 }
+
+export const flippedRegions = (drawn: TonePlane, wanted: TonePlane, shift: Shift): readonly FlippedRegion[] => flippedShapes(drawn, wanted, shift).regions;

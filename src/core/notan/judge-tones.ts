@@ -1,5 +1,5 @@
 /** A painting's tones judged against a reference's: all that can be said without the photograph, and again when a reading is accepted. */
-import { type FlippedRegion, flippedPlaces, flippedRegions, type Shift, toneAgreement, type TonePlane } from './compare-tones';
+import { flippedShapes, type FlippedShapes, type Shift, toneAgreement, type TonePlane } from './compare-tones';
 import type { NotanResult } from './result';
 import { sharesOf } from './tones';
 
@@ -36,18 +36,19 @@ export function withReadings(drawn: TonePlane, wanted: TonePlane, { x: sx, y: sy
   return { width, height, toneOf };
 }
 
-/** The named shape that most of a region lies in, where that is at least half of it. */
-function nameFor(region: FlippedRegion, { nameOf, names }: Names, places: Uint8Array): NamedPlace | null {
-  const counts = new Float64Array(names.length + 1);
-  let all = 0;
-  places.forEach((p, i) => {
-    if (p !== 1) return;
-    all++;
-    counts[nameOf[i] as number] = (counts[nameOf[i] as number] as number) + 1;
+/** For each region the named shape that most of it lies in, where that is at least half of it. */
+function namesFor({ regions, regionOf }: FlippedShapes, { nameOf, names }: Names): (NamedPlace | null)[] {
+  const counts = regions.map(() => new Float64Array(names.length + 1));
+  regionOf.forEach((r, i) => {
+    const own = counts[r - 1];
+    const name = nameOf[i] as number;
+    if (own) own[name] = (own[name] as number) + 1;
   });
-  let best = 0;
-  for (let k = 1; k < counts.length; k++) if ((counts[k] as number) > (counts[best] as number) || best === 0) best = k;
-  return best > 0 && (counts[best] as number) >= all / 2 ? (names[best - 1] ?? null) : null;
+  return counts.map((own) => {
+    const all = own.reduce((s, n) => s + n, 0);
+    const best = own.indexOf(Math.max(...own));
+    return best > 0 && (own[best] as number) >= all / 2 ? (names[best - 1] ?? null) : null;
+  });
 }
 
 export interface Judged extends Pick<NotanResult, 'agreement' | 'agreementTolerant' | 'agreementAligned' | 'kappa' | 'shift' | 'regions'> {
@@ -61,15 +62,16 @@ export function judgeTones(drawn: TonePlane, reference: TonePlane, count: number
   const { shift } = plain;
   const wanted = withReadings(drawn, reference, shift, readings);
   const agreement = readings.length === 0 ? plain : toneAgreement(drawn, wanted, count);
-  const regions = flippedRegions(drawn, wanted, shift);
+  const flipped = flippedShapes(drawn, wanted, shift);
+  const names = named && namesFor(flipped, named);
   return {
     agreement: agreement.agreement,
     agreementTolerant: agreement.agreementTolerant,
     agreementAligned: agreement.agreementAligned,
     kappa: agreement.kappa,
     shift: { x: shift.x / reference.width, y: shift.y / reference.height },
-    regions: regions.map((region) => {
-      const own = named && nameFor(region, named, flippedPlaces(drawn, wanted, shift, region));
+    regions: flipped.regions.map((region, k) => {
+      const own = names?.[k];
       return own ? { ...region, shape: own.name, emphasis: own.emphasis } : region;
     }),
     // What is left open in the reference has no tone, in the painting as little.

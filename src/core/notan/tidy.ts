@@ -3,8 +3,8 @@ import { quickBlur } from '../raster/blur';
 import { squaredDistances } from '../raster/distance';
 
 /** 1 along the outlines between tones, on the place before the change. */
-export function outlinesOf(toneOf: Uint8Array, width: number): Uint8Array {
-  return toneOf.map((t, i) => (((i + 1) % width !== 0 && toneOf[i + 1] !== t) || (i + width < toneOf.length && toneOf[i + width] !== t) ? 1 : 0));
+export function outlinesOf(toneOf: Uint8Array | Int32Array, width: number): Uint8Array {
+  return Uint8Array.from(toneOf, (t, i) => (((i + 1) % width !== 0 && toneOf[i + 1] !== t) || (i + width < toneOf.length && toneOf[i + width] !== t) ? 1 : 0));
 }
 
 /**

@@ -223,10 +223,9 @@ function spread(gathered: Float32Array, { width, height, thingOf, normals, depth
   return out;
 }
 
+/** Rays where light and shadow or two things meet (one is taken elsewhere), and by how much the scene's own ways over the hemisphere are multiplied. */
 export interface Fineness {
-  /** Rays where light and shadow or two things meet; one is taken elsewhere. */
   readonly atEdges: number;
-  /** Ways over the hemisphere, at every third pixel. */
   readonly ways: number;
 }
 
@@ -235,7 +234,7 @@ export function render(scene: Scene, width: number, { atEdges, ways }: Fineness)
   const ray = rays(scene, width, height);
   const seen = look(scene, ray, width, height);
   const often = restless(seen, Math.max(1, Math.round(width / 400)));
-  const around = spread(gather(scene, ray, seen, ways), seen);
+  const around = spread(gather(scene, ray, seen, Math.max(1, Math.round(scene.ways * ways))), seen);
   const { things, light, eye, exposure, haze } = scene;
   const own = chance(1).fork(scene.name);
   const codes = new Uint8Array(3 * width * height);

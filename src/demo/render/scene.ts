@@ -31,4 +31,6 @@ export interface Scene {
   /** Air that takes up what is far: colour and distance over which a third is left. */
   readonly haze?: { readonly colour: Vector; readonly over: number };
   readonly exposure: number;
+  /** Ways over the hemisphere at every third pixel; more where most of a picture lies in shadow. */
+  readonly ways: number;
 }

@@ -45,6 +45,7 @@ const bench = (): Scene => {
     at: [0.05, 1.3, 0],
     view: 33,
     exposure: 1.05,
+    ways: 6,
     light: { at: [-7, 8.5, 5.5], size: 0.55, colour: [0.98, 0.93, 0.84] },
     sky: dim(0.055),
     things: [
@@ -76,6 +77,7 @@ const jug = (): Scene => {
     at: [-0.1, 1.05, 0],
     view: 31,
     exposure: 1.1,
+    ways: 6,
     light: { at: [6.4, 6.6, 4.2], size: 0.45, colour: [0.96, 0.92, 0.85] },
     sky: dim(0.035),
     things: [
@@ -105,6 +107,7 @@ const loft = (): Scene => {
     at: [-0.05, 0.95, 0],
     view: 31,
     exposure: 1,
+    ways: 6,
     light: { at: [-6.2, 7.4, 6.4], size: 0.5, colour: [0.97, 0.94, 0.88] },
     sky: dim(0.05),
     things: [

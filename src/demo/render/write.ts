@@ -11,7 +11,7 @@ import type { Scene } from './scene';
 import { STILL_LIFES } from './still-lifes';
 
 const LONG_SIDE_PX = 1600;
-const FINENESS = { atEdges: 12, ways: 6 };
+const FINENESS = { atEdges: 12, ways: 1 };
 
 /** Which parts make up each mask. */
 const MASKS: Record<string, readonly (typeof PARTS)[number][]> = {

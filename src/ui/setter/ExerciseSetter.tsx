@@ -2,7 +2,7 @@
 /** Sets an exercise of any kind: the kinds at the left, choices beside them, the sheet that comes of it at the right. */
 import { useEffect, useState, useTransition } from 'react';
 import { inSteps } from '@/core/critique/scale-words';
-import { defaultTerms, KIND_IDS, KINDS } from '@/core/exercise/kinds';
+import { defaultTerms, isMeasured, KIND_IDS, KINDS } from '@/core/exercise/kinds';
 import { MEDIA, MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
 import { type ExerciseKind, type ExerciseTerms, isPicture, isStepped } from '@/core/exercise/terms';
 import { BandFields } from './BandFields';
@@ -20,12 +20,15 @@ export interface ExerciseForm {
   readonly due: string;
   readonly overrideReason: string;
   readonly terms: ExerciseTerms;
+  /** What it is painted from; empty for nothing that is kept here. */
+  readonly referenceId: string;
 }
 
 type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
 
 interface Props {
   readonly classes: readonly { readonly id: string; readonly name: string; readonly underSixteen: boolean; readonly school: boolean }[];
+  readonly references: readonly { readonly id: string; readonly title: string }[];
   /** What is being revised; null for a new exercise. */
   readonly revised: ExerciseForm | null;
   readonly draw: (form: ExerciseForm) => Promise<Answer<string>>;
@@ -50,9 +53,9 @@ const TITLES: Record<ExerciseKind, string> = {
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 const usual = (kind: ExerciseKind, medium: MediumId): ExerciseTerms => defaultTerms(kind, medium);
 
-export function ExerciseSetter({ classes, revised, draw, save }: Props) {
+export function ExerciseSetter({ classes, references, revised, draw, save }: Props) {
   const [form, setForm] = useState<ExerciseForm>(
-    revised ?? { classId: classes[0]?.id ?? '', title: TITLES.scale, note: '', due: '', overrideReason: '', terms: defaultTerms('scale') },
+    revised ?? { classId: classes[0]?.id ?? '', title: TITLES.scale, note: '', due: '', overrideReason: '', terms: defaultTerms('scale'), referenceId: '' },
   );
   const [picture, setPicture] = useState('');
   const [trouble, setTrouble] = useState('');
@@ -66,7 +69,7 @@ export function ExerciseSetter({ classes, revised, draw, save }: Props) {
   useEffect(() => {
     let stale = false;
     const timer = setTimeout(() => {
-      void draw({ classId, title, note: '', due: '', overrideReason: '', terms }).then((answer) => {
+      void draw({ classId, title, note: '', due: '', overrideReason: '', terms, referenceId: '' }).then((answer) => {
         if (stale) return;
         if (answer.ok) setPicture(answer.value);
         setTrouble(answer.ok ? '' : answer.say);
@@ -107,7 +110,11 @@ export function ExerciseSetter({ classes, revised, draw, save }: Props) {
         <div className="col-span-3">
           <h1 className="text-24 font-semibold leading-tight">{revised ? `Revise: ${KINDS[terms.kind].name}` : capital(KINDS[terms.kind].name)}</h1>
           <p>{KINDS[terms.kind].task}</p>
-          {!KINDS[terms.kind].measured && <p className="quiet">Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.</p>}
+          {!isMeasured(terms.kind, form.referenceId !== '') && (
+            <p className="quiet">
+              {KINDS[terms.kind].measured === 'against-a-picture' ? 'Choose a prepared picture below, and hand-ins are measured against it; without one you judge them by eye.' : 'Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.'}
+            </p>
+          )}
         </div>
         <label className="col-span-2">
           <span className="label">Title</span>
@@ -123,6 +130,7 @@ export function ExerciseSetter({ classes, revised, draw, save }: Props) {
           </>
         )}
         {terms.kind === 'colours-on-scale' && <Amount label="Chips" value={terms.chips} min={4} max={15} onChange={(chips) => set({ chips })} />}
+        {isPicture(terms) && <Choice label="Painted from" value={form.referenceId} options={[['', 'a set-up, or another picture'], ...references.map((r) => [r.id, r.title] as const)]} onChange={(referenceId: string) => put({ referenceId })} />}
         {isPicture(terms) && <PictureFields terms={terms} set={set} />}
         <label>
           <span className="label">Due</span>

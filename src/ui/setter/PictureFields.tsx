@@ -6,12 +6,14 @@ import { Amount, Choice, Lines, Tick } from './fields';
 
 type Set = (change: Partial<PictureTerms>) => void;
 
+const TONE_WORDS = ['two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+
 function OwnFields({ terms, set }: { terms: PictureTerms; set: Set }) {
   switch (terms.kind) {
     case 'notan':
       return (
         <>
-          <Choice label="Tones" value={String(terms.tones)} options={[['2', 'two'], ['3', 'three'], ['4', 'four']] as const} onChange={(v) => set({ tones: Number(v) })} />
+          <Choice label="Tones" value={String(terms.tones)} options={TONE_WORDS.map((word, i) => [String(i + 2), word] as const)} onChange={(v) => set({ tones: Number(v) })} />
           <Choice label="What is dark" value={terms.school} options={[['light-and-shadow', 'all that lies in shadow'], ['threshold', 'all darker than a line']] as const} onChange={(school) => set({ school })} />
         </>
       );

@@ -18,6 +18,7 @@ const planFormSchema = z.object({
   due: z.union([z.literal(''), z.iso.date({ error: 'Give the date as year, month, day.' })]),
   overrideReason: z.string(),
   terms: exerciseTermsSchema,
+  referenceId: z.string().max(40),
 });
 export type PlanForm = z.infer<typeof planFormSchema>;
 
@@ -25,8 +26,8 @@ export type PlanForm = z.infer<typeof planFormSchema>;
 const HAND_IN_HOUR = '20:00:00';
 
 function asked(form: PlanForm) {
-  const { classId, title, note, due, overrideReason, terms } = planFormSchema.parse(form);
-  return { classId, exercise: { title, note, dueAt: due === '' ? null : new Date(`${due}T${HAND_IN_HOUR}`), terms, overrideReason } };
+  const { classId, title, note, due, overrideReason, terms, referenceId } = planFormSchema.parse(form);
+  return { classId, exercise: { title, note, dueAt: due === '' ? null : new Date(`${due}T${HAND_IN_HOUR}`), terms, overrideReason, referenceId: referenceId || null } };
 }
 
 /** The live picture of a sheet that is not set yet. */

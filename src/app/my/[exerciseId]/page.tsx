@@ -1,4 +1,4 @@
-import { KINDS, valuesOf } from '@/core/exercise/kinds';
+import { isMeasured, KINDS, valuesOf } from '@/core/exercise/kinds';
 import { isStepped } from '@/core/exercise/terms';
 import { workLines } from '@/core/exercise/work-lines';
 import { cautionText } from '@/core/planning/cautions';
@@ -28,6 +28,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
   const look = await orNotFound(myLook(house, student, exerciseId));
   const { exercise, labels, attempts } = mine;
   const { terms } = exercise;
+  const measured = isMeasured(terms.kind, exercise.referenceId !== null);
   const newest = attempts.at(-1) ?? null;
   const letters = attempts.filter((a) => a.letter !== null);
   const underWay = newest !== null && ['received', 'queued', 'measuring'].includes(newest.state);
@@ -39,13 +40,23 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           <StateMark state={mine.state} />
         </div>
         <p className="quiet mb-3">{exercise.dueAt && `due ${sayDay(exercise.dueAt)}`}</p>
+        {exercise.referenceId !== null && (
+          <figure className="m-0 mb-3">
+            <img src={`/reference-sheet/${exercise.id}?as=tones`} alt="What it is painted from, in its tones" className="w-full" />
+            <figcaption className="mt-1">
+              <a className="underline" href={`/reference-sheet/${exercise.id}`}>
+                Its sheets to print: grey, squinted, in its tones, to trace
+              </a>
+            </figcaption>
+          </figure>
+        )}
         {newest && (
           <div className="mb-3">
-            <AttemptNow attempt={newest} measured={KINDS[terms.kind].measured} stop={stopMeasuring} again={measureAgain} anyway={sendAnyway} />
+            <AttemptNow attempt={newest} measured={measured} stop={stopMeasuring} again={measureAgain} anyway={sendAnyway} />
           </div>
         )}
         {mine.state !== 'passed' && !underWay && (
-          <HandInPhoto exerciseId={exercise.id} terms={terms} measured={KINDS[terms.kind].measured} practice={mayPractise(house, terms)} again={attempts.length > 0} />
+          <HandInPhoto exerciseId={exercise.id} terms={terms} measured={measured} practice={mayPractise(house, terms)} again={attempts.length > 0} />
         )}
       </section>
       {letters.length > 0 && (
@@ -74,7 +85,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           </div>
         </section>
       )}
-      {KINDS[terms.kind].measured && mine.state !== 'passed' && (
+      {measured && isStepped(terms) && mine.state !== 'passed' && (
         <section className="panel grid gap-3" aria-labelledby="look">
           <h2 id="look" className="text-18 font-semibold">
             A look in mid-work

@@ -1,10 +1,11 @@
 import Link from 'next/link';
 import { inSteps } from '@/core/critique/scale-words';
-import { inShort, KINDS } from '@/core/exercise/kinds';
+import { inShort, isMeasured, KINDS } from '@/core/exercise/kinds';
 import { isPicture } from '@/core/exercise/terms';
 import { cautionsFor, CAUTIONS, DEFERRAL } from '@/core/planning/cautions';
 import { exerciseFor } from '@/studio/actor';
 import { safetyOf } from '@/studio/exercises';
+import { referenceOfExercise } from '@/studio/references';
 import { shoppingFor } from '@/studio/shelf';
 import { timetableOf } from '@/studio/timetables';
 import { sayDay } from '@/ui/dates';
@@ -19,7 +20,7 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
   const { exercise, class: group } = await orNotFound(exerciseFor(house, teacher, exerciseId));
   const { terms } = exercise;
   const kind = KINDS[terms.kind];
-  const [plan, shopping] = await Promise.all([timetableOf(house, teacher, exerciseId), shoppingFor(house, teacher, exerciseId)]);
+  const [plan, shopping, reference] = await Promise.all([timetableOf(house, teacher, exerciseId), shoppingFor(house, teacher, exerciseId), referenceOfExercise(house, exercise.referenceId)]);
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel self-start">
@@ -44,7 +45,18 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
           <dt>How strict</dt>
           <dd>a step that is {inSteps(terms.toleranceSteps)} off is told</dd>
           <dt>Judged</dt>
-          <dd>{kind.measured ? 'measured by Fair Grey, decided by you' : 'by your eye; Fair Grey keeps and shows the photographs'}</dd>
+          <dd>{isMeasured(terms.kind, exercise.referenceId !== null) ? 'measured by Fair Grey, decided by you' : 'by your eye; Fair Grey keeps and shows the photographs'}</dd>
+          {reference && (
+            <>
+              <dt>Painted from</dt>
+              <dd>
+                <Link href={`/references/${reference.id}`} className="underline">
+                  {reference.title}
+                </Link>
+                , {reference.source}, {reference.licence}
+              </dd>
+            </>
+          )}
           {exercise.overrideReason && (
             <>
               <dt>Set all the same</dt>
@@ -65,6 +77,11 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
           <a className="act" href={`/sheet/${exercise.id}`}>
             Print a sheet for each student
           </a>
+          {reference && (
+            <a className="calm" href={`/reference-sheet/${exercise.id}`}>
+              Sheets of its picture
+            </a>
+          )}
           {isPicture(terms) && (
             <a className="calm" href={`/brackets?paper=${terms.paper}`}>
               Corner pieces for a board

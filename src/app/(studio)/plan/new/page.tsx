@@ -1,5 +1,6 @@
 import { redirect } from 'next/navigation';
 import { classesOf } from '@/studio/people';
+import { referencesOf } from '@/studio/references';
 import { ExerciseSetter } from '@/ui/setter/ExerciseSetter';
 import { teacherOnly } from '../../../access';
 import { drawSheet, saveNew } from '../actions';
@@ -9,5 +10,6 @@ export default async function NewExercise() {
   const groups = await classesOf(house, teacher);
   if (groups.length === 0) redirect('/ledger');
   const classes = groups.map(({ id, name, underSixteen, school }) => ({ id, name, underSixteen, school }));
-  return <ExerciseSetter classes={classes} revised={null} draw={drawSheet} save={saveNew} />;
+  const references = (await referencesOf(house, teacher)).map(({ id, title }) => ({ id, title }));
+  return <ExerciseSetter classes={classes} references={references} revised={null} draw={drawSheet} save={saveNew} />;
 }

@@ -1,4 +1,5 @@
 import { exerciseFor } from '@/studio/actor';
+import { referencesOf } from '@/studio/references';
 import { ExerciseSetter } from '@/ui/setter/ExerciseSetter';
 import { orNotFound, teacherOnly } from '../../../../access';
 import { drawSheet, saveRevision } from '../../actions';
@@ -9,10 +10,12 @@ export default async function Revise({ params }: { params: Promise<{ exerciseId:
   const { exercise, class: own } = await orNotFound(exerciseFor(house, teacher, exerciseId));
   const { id, name, underSixteen, school } = own;
   const due = exercise.dueAt ? new Intl.DateTimeFormat('sv-SE').format(exercise.dueAt) : '';
+  const references = (await referencesOf(house, teacher)).map((r) => ({ id: r.id, title: r.title }));
   return (
     <ExerciseSetter
+      references={references}
       classes={[{ id, name, underSixteen, school }]}
-      revised={{ classId: id, title: exercise.title, note: exercise.note, due, overrideReason: exercise.overrideReason ?? '', terms: exercise.terms }}
+      revised={{ classId: id, title: exercise.title, note: exercise.note, due, overrideReason: exercise.overrideReason ?? '', terms: exercise.terms, referenceId: exercise.referenceId ?? '' }}
       draw={drawSheet}
       save={saveRevision.bind(null, exerciseId)}
     />

@@ -1,0 +1,39 @@
+import Link from 'next/link';
+import { referencesOf } from '@/studio/references';
+import { BringIn } from '@/ui/references/BringIn';
+import { teacherOnly } from '../../access';
+
+export default async function References() {
+  const { house, teacher } = await teacherOnly();
+  const all = await referencesOf(house, teacher);
+  return (
+    <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
+      <section className="panel self-start">
+        <h1 className="mb-3 text-24 font-semibold">References</h1>
+        {all.length === 0 && <p>No pictures yet. Bring in one that a class is to paint from: it is then turned into greys, few tones and shapes here.</p>}
+        <ul className="grid grid-cols-2 gap-4 xl:grid-cols-3">
+          {all.map((r) => (
+            <li key={r.id}>
+              <Link href={`/references/${r.id}`} className="block rounded-sm bg-l97 p-2 hover:bg-l88">
+                <img src={`/reference/${r.id}/small`} alt="" className="aspect-[6/5] w-full bg-l80 object-contain" />
+                <span className="mt-1 block font-semibold">{r.title}</span>
+                <span className="quiet block truncate">
+                  {r.source}, {r.licence}
+                </span>
+                <span className="quiet block">
+                  {r.preparation.light.edits.length > 0 || Object.keys(r.preparation.cuts).length > 0 || r.preparation.shapes.cut ? `prepared, ${r.preparation.shapes.named.length} shapes named` : 'not prepared yet'}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="panel self-start" aria-labelledby="bring-in">
+        <h2 id="bring-in" className="mb-2 text-18 font-semibold">
+          Bring in a picture
+        </h2>
+        <BringIn />
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,70 @@
+/** What a prepared picture is taken out as: sheets to print, pictures, outlines, layers. */
+import Link from 'next/link';
+
+interface Props {
+  readonly referenceId: string;
+  readonly classes: readonly { readonly id: string; readonly name: string }[];
+  readonly uses: readonly { readonly id: string; readonly title: string; readonly className: string }[];
+  /** Whether something is changed and not kept yet. */
+  readonly unkept: boolean;
+}
+
+const FILES = [
+  ['grey', 'Grey, as paint reaches it (PNG)'],
+  ['squinted', 'Squinted (PNG)'],
+  ['tones', 'In its tones (PNG)'],
+  ['map', 'Light and shadow (PNG)'],
+  ['traced', 'Traced outlines (SVG)'],
+  ['layers', 'A layer a tone (OpenRaster)'],
+] as const;
+
+export function FilesPanel({ referenceId, classes, uses, unkept }: Props) {
+  return (
+    <div className="grid gap-3">
+      {unkept && <p className="trouble">These are made from what was kept: keep your changes first.</p>}
+      <div>
+        <h2 className="label">Sheets to print</h2>
+        <ul className="grid gap-1">
+          {classes.map((c) => (
+            <li key={c.id}>
+              <a className="calm w-full" href={`/reference-file/${referenceId}/sheets?class=${c.id}`}>
+                With the numbers of {c.name}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <h2 className="label">Files</h2>
+        <ul>
+          {FILES.map(([what, words]) => (
+            <li key={what}>
+              <a className="inline-block min-h-8 underline" href={`/reference-file/${referenceId}/${what}`} download>
+                {words}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <h2 className="label">Painted from it</h2>
+        {uses.length === 0 ? (
+          <p className="quiet">
+            No exercise yet. <Link href="/plan/new" className="underline">Set one</Link> and choose this picture.
+          </p>
+        ) : (
+          <ul>
+            {uses.map((u) => (
+              <li key={u.id}>
+                <Link href={`/plan/${u.id}`} className="underline">
+                  {u.title}
+                </Link>
+                , {u.className}
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,243 @@
+'use client';
+/** The bench on which a picture is prepared: two views of it side by side, what can be done at the right, its lightnesses below. */
+import dynamic from 'next/dynamic';
+import { useEffect, useMemo, useState, useTransition } from 'react';
+import { stepLabels } from '@/core/exercise/numbering';
+import { cutKey, type Preparation } from '@/core/reference/preparation';
+import type { NamedShape } from '@/core/reference/shape-cut';
+import { targetLightnesses } from '@/core/scale/targets';
+import type { BenchView } from '@/workers/browser/bench-protocol';
+import { MarkCorners } from '../MarkCorners';
+import { Choice, Tick } from '../setter/fields';
+import { useKeys } from '../use-keys';
+import { FactsList } from './FactsList';
+import { FilesPanel } from './FilesPanel';
+import { FramePanel } from './FramePanel';
+import { type GuideChoice, Guides } from './Guides';
+import { LightPanel } from './LightPanel';
+import type { Tool } from './ShadowBrush';
+import { ShapePanel, type ShapeTool } from './ShapePanel';
+import { ShapePointer } from './ShapePointer';
+import { ToneHistogram } from './ToneHistogram';
+import { useReferenceBench } from './use-reference-bench';
+import { ValuesPanel } from './ValuesPanel';
+
+/** The drawing surface knows no server. */
+const ShadowBrush = dynamic(() => import('./ShadowBrush'), { ssr: false });
+
+type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
+
+interface Props {
+  readonly referenceId: string;
+  readonly title: string;
+  /** Width over height of the picture as it came. */
+  readonly own: number;
+  readonly start: Preparation;
+  readonly classes: readonly { readonly id: string; readonly name: string }[];
+  readonly uses: readonly { readonly id: string; readonly title: string; readonly className: string }[];
+  readonly others: readonly { readonly id: string; readonly title: string }[];
+  readonly keep: (preparation: Preparation) => Promise<Answer<null>>;
+}
+
+const STAGES = [['frame', 'Frame'], ['values', 'Values'], ['light', 'Light and shadow'], ['shapes', 'Shapes'], ['files', 'Sheets and files']] as const;
+type Stage = (typeof STAGES)[number][0];
+const VIEWS: Record<Exclude<Stage, 'values'>, readonly [BenchView, BenchView]> = { frame: ['grey', 'colour'], light: ['colour', 'light'], shapes: ['tones', 'shapes'], files: ['mapped', 'tones'] };
+const CAPTIONS: Record<BenchView, string> = { colour: 'as it is', grey: 'grey, by lightness', 'luma-601': 'grey by 601', 'luma-709': 'grey by 709', squint: 'squinted', mapped: 'as paint reaches it', tones: 'in its tones', light: 'what the light reaches', shapes: 'its shapes' };
+const NO_GUIDES: GuideChoice = { thirds: false, halves: false, diagonals: false, contrast: false, grid: 0 };
+
+export function PrepareBench({ referenceId, title, own, start, classes, uses, others, keep }: Props) {
+  const [preparation, setPreparation] = useState(start);
+  const [kept, setKept] = useState(start);
+  const [moving, setMoving] = useState(false);
+  const [stage, setStage] = useState<Stage>('values');
+  const [slant, setSlant] = useState(0);
+  const [sides, setSides] = useState<readonly [BenchView, BenchView]>(['colour', 'tones']);
+  const [guides, setGuides] = useState(NO_GUIDES);
+  const [tool, setTool] = useState<Tool>('shadow');
+  const [brush, setBrush] = useState(0.03);
+  const [shapeTool, setShapeTool] = useState<ShapeTool>('pick');
+  const [picked, setPicked] = useState<{ shape: number; x: number; y: number } | null>(null);
+  const [beside, setBeside] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const [busy, go] = useTransition();
+  const bench = useReferenceBench(`/reference/${referenceId}/working`);
+  const { answer, show, shapeAt } = bench;
+  const [left, right] = stage === 'values' ? sides : VIEWS[stage];
+
+  useEffect(() => {
+    // What is dissolved and smoothed follows once the finger rests.
+    show({ preparation, left, right, moving, picked: picked?.shape ?? null });
+  }, [show, preparation, left, right, moving, picked]);
+
+  const unkept = preparation !== kept;
+  useEffect(() => {
+    if (!unkept) return;
+    const warn = (e: BeforeUnloadEvent) => e.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [unkept]);
+
+  const set = (change: Partial<Preparation>, whileMoving = false) => {
+    setMoving(whileMoving);
+    if (Object.keys(change).length > 0) setPreparation((p) => ({ ...p, ...change }));
+  };
+  const save = () =>
+    go(async () => {
+      const done = await keep(preparation);
+      setTrouble(done.ok ? '' : done.say);
+      if (done.ok) setKept(preparation);
+    });
+  const takeBack = () => {
+    const { light, shapes } = preparation;
+    if (stage === 'light') set({ light: { ...light, edits: light.edits.slice(0, -1) } });
+    if (stage === 'shapes') set({ shapes: { ...shapes, edits: shapes.edits.slice(0, -1) } });
+  };
+  useKeys({ b: takeBack, k: save });
+
+  const labels = useMemo(() => stepLabels('white-is-one', { steps: preparation.tones, order: 'light-first', spacing: 'lightness', ends: preparation.ends }), [preparation.tones, preparation.ends]);
+  const greys = useMemo(() => targetLightnesses(preparation.tones, preparation.ends, 'light-first', 'lightness'), [preparation.tones, preparation.ends]);
+  const [named, setNamed] = useState<ReadonlyMap<number, NamedShape>>(new Map());
+  useEffect(() => {
+    let stale = false;
+    void Promise.all(preparation.shapes.named.map(async (n) => [await shapeAt(n.at.x, n.at.y), n] as const)).then((all) => {
+      if (stale) return;
+      const first = new Map<number, NamedShape>();
+      for (const [shape, n] of all) if (!first.has(shape)) first.set(shape, n);
+      setNamed(first);
+    });
+    return () => {
+      stale = true;
+    };
+  }, [preparation.shapes, shapeAt, answer]);
+
+  const pickShape = async ({ x, y }: { x: number; y: number }) => {
+    const shape = await shapeAt(x, y);
+    if (shapeTool === 'merge' && picked) {
+      const { shapes } = preparation;
+      set({ shapes: { ...shapes, edits: [...shapes.edits, { kind: 'merge', a: { x: picked.x, y: picked.y }, b: { x, y } }] } });
+      setShapeTool('pick');
+    } else setPicked({ shape, x, y });
+  };
+  const turnShape = async (x: number, y: number) => {
+    const shape = await shapeAt(x, y);
+    const lit = answer?.shapes.find((s) => s.shape === shape)?.lit ?? false;
+    const { light } = preparation;
+    set({ light: { ...light, edits: [...light.edits, { kind: 'shape', to: lit ? 'shadow' : 'light', x, y }] } });
+  };
+  const begin = () => {
+    const { squint, dissolve, smooth, shapes } = preparation;
+    const lines = preparation.school === 'threshold' || preparation.tones > 2 ? (answer?.thresholds ?? []) : [];
+    // By light and shadow with two tones there is no line: four tones of the picture's own make shapes that can be told apart.
+    const thresholds = lines.length > 0 ? [...lines] : [25, 50, 75];
+    set({ shapes: { cut: { squint, dissolve, smooth, thresholds }, edits: [], named: shapes.named } });
+    setPicked(null);
+  };
+
+  const say = bench.trouble || answer?.trouble || trouble;
+  const proportion = answer && answer.height > 1 ? answer.width / answer.height : preparation.proportion;
+  return (
+    <div className="grid h-[calc(100vh-44px)] min-h-[640px] grid-cols-[minmax(0,1fr)_20rem]">
+      <section className="flex min-h-0 min-w-0 flex-col gap-2 p-3" aria-label="Pictures">
+        <div className="grid min-h-0 flex-1 grid-cols-2 gap-3">
+          {([['left', bench.left, left], ['right', bench.right, right]] as const).map(([side, canvas, view], k) => (
+            <figure key={side} className="m-0 flex min-h-0 flex-col items-center justify-center">
+              <div className="relative max-h-full max-w-full" style={{ aspectRatio: stage === 'frame' && k === 0 ? own : proportion, width: `min(100%, calc((100vh - ${stage === 'values' ? 330 : 150}px) * ${stage === 'frame' && k === 0 ? own : proportion}))` }}>
+                <canvas ref={canvas} className={stage === 'frame' && k === 0 ? 'hidden' : 'block h-full w-full'} role="img" aria-label={`The picture, ${CAPTIONS[view]}`} data-milliseconds={answer?.milliseconds ?? ''} />
+                {stage === 'frame' && k === 0 && <MarkCorners source={`/reference/${referenceId}/working`} alt="The picture as it came" marks={preparation.corners} onChange={(marks) => set({ corners: [...marks] as unknown as Preparation['corners'] })} />}
+                {stage === 'light' && k === 1 && (
+                  <ShadowBrush
+                    tool={tool}
+                    brush={brush}
+                    onStroke={(edit) => set({ light: { ...preparation.light, edits: [...preparation.light.edits, edit] } })}
+                    onShape={(x, y) => void turnShape(x, y)}
+                  />
+                )}
+                {stage === 'shapes' && k === 1 && (
+                  <ShapePointer
+                    lines={shapeTool === 'split'}
+                    onPress={(at) => void pickShape(at)}
+                    onLine={(from, to) => set({ shapes: { ...preparation.shapes, edits: [...preparation.shapes.edits, { kind: 'split', from, to }] } })}
+                  />
+                )}
+                {stage !== 'frame' && k === 0 && <Guides choice={{ ...guides, grid: preparation.grid }} proportion={proportion} contrast={answer?.facts?.contrast ?? null} />}
+              </div>
+              <figcaption className="mt-1 rounded-sm bg-l93 px-2 text-13">{stage === 'frame' && k === 0 ? 'the picture as it came' : CAPTIONS[view]}</figcaption>
+            </figure>
+          ))}
+        </div>
+        {stage === 'values' && answer && answer.histogram.length > 0 && (
+          <div className="rounded-sm bg-l93 p-2">
+            <ToneHistogram
+              histogram={answer.histogram}
+              thresholds={preparation.cuts[cutKey(preparation.school, preparation.tones)] ?? answer.thresholds}
+              shares={answer.shares}
+              greys={greys}
+              labels={labels}
+              onChange={(thresholds, whileMoving) => set({ cuts: { ...preparation.cuts, [cutKey(preparation.school, preparation.tones)]: [...thresholds] } }, whileMoving)}
+            />
+          </div>
+        )}
+      </section>
+      <aside className="flex min-h-0 flex-col gap-3 overflow-y-auto bg-l93 p-3" aria-label="Preparing">
+        <div>
+          <h1 className="truncate text-18 font-semibold">{title}</h1>
+          <nav aria-label="Stages of preparing" className="mt-1 flex flex-wrap gap-1">
+            {STAGES.map(([id, words]) => (
+              <button key={id} type="button" aria-pressed={stage === id} className={`min-h-8 cursor-pointer rounded-sm px-2 text-13 ${stage === id ? 'bg-l20 text-l97' : 'bg-l88 hover:bg-l80'}`} onClick={() => setStage(id)}>
+                {words}
+              </button>
+            ))}
+          </nav>
+        </div>
+        {say && (
+          <p role="alert" className="trouble">
+            {say}
+          </p>
+        )}
+        {!answer && !bench.trouble && <p role="status">Opening the picture …</p>}
+        {stage === 'frame' && <FramePanel preparation={preparation} own={own} slant={slant} onSlant={setSlant} set={set} />}
+        {stage === 'values' && <ValuesPanel preparation={preparation} left={sides[0]} right={sides[1]} onLeft={(v) => setSides([v, sides[1]])} onRight={(v) => setSides([sides[0], v])} set={set} />}
+        {stage === 'light' && <LightPanel preparation={preparation} answer={answer} tool={tool} brush={brush} names={new Map([...named].map(([k, n]) => [k, n.name]))} onTool={setTool} onBrush={setBrush} set={set} />}
+        {stage === 'shapes' && <ShapePanel preparation={preparation} answer={answer} picked={picked} named={named} tool={shapeTool} onTool={setShapeTool} onPick={setPicked} begin={begin} set={set} />}
+        {stage === 'files' && <FilesPanel referenceId={referenceId} classes={classes} uses={uses} unkept={unkept} />}
+        {stage !== 'frame' && stage !== 'files' && (
+          <details>
+            <summary className="min-h-8 cursor-pointer text-13 font-semibold">Guides, facts, and pictures beside it</summary>
+            <div className="grid grid-cols-2 gap-x-2">
+              <Tick label="Thirds" checked={guides.thirds} onChange={(thirds) => setGuides({ ...guides, thirds })} />
+              <Tick label="Halves" checked={guides.halves} onChange={(halves) => setGuides({ ...guides, halves })} />
+              <Tick label="Diagonals" checked={guides.diagonals} onChange={(diagonals) => setGuides({ ...guides, diagonals })} />
+              <Tick label="Contrast" checked={guides.contrast} onChange={(contrast) => setGuides({ ...guides, contrast })} />
+            </div>
+            <label>
+              <span className="label">Grid: {preparation.grid === 0 ? 'none' : `${preparation.grid} squares`}</span>
+              <input type="range" className="w-full accent-ink" min={0} max={24} value={preparation.grid} onChange={(e) => set({ grid: Number(e.target.value) })} />
+            </label>
+            {answer?.facts && <FactsList facts={answer.facts} lit={answer.lit} />}
+            <div className="mt-2">
+              <Choice label="Show another picture beside it" value={beside} options={[['', 'none'], ...others.map((o) => [o.id, o.title] as const)]} onChange={(id: string) => setBeside(id)} />
+              {beside && (
+                <>
+                  <img src={`/reference/${beside}/small`} alt={others.find((o) => o.id === beside)?.title ?? ''} className="mt-2 w-full" />
+                  <Tick
+                    label="Keep it as an exemplar"
+                    checked={preparation.exemplars.includes(beside)}
+                    onChange={(on) => set({ exemplars: on ? [...preparation.exemplars, beside].slice(0, 6) : preparation.exemplars.filter((e) => e !== beside) })}
+                  />
+                </>
+              )}
+              {preparation.exemplars.filter((e) => e !== beside).map((e) => (
+                <img key={e} src={`/reference/${e}/small`} alt={`Exemplar: ${others.find((o) => o.id === e)?.title ?? ''}`} className="mt-2 w-full" />
+              ))}
+            </div>
+          </details>
+        )}
+        <div className="sticky bottom-0 -mx-3 -mb-3 mt-auto bg-l93 p-3">
+          <button type="button" className="act w-full" disabled={busy || !unkept} onClick={save}>
+            {busy ? 'Keeping …' : unkept ? 'Keep it so' : 'Kept'} {unkept && !busy && <kbd className="text-l10">k</kbd>}
+          </button>
+        </div>
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+/** The shapes of a picture: one is picked, named, weighed, tied to its object, merged with another or split by a line. */
+import type { Preparation } from '@/core/reference/preparation';
+import { MATERIALS_SEEN, type NamedShape, PARTS_OF_LIGHT, STANDING } from '@/core/reference/shape-cut';
+import type { BenchAnswer } from '@/workers/browser/bench-protocol';
+import { Amount, Choice } from '../setter/fields';
+
+export type ShapeTool = 'pick' | 'merge' | 'split';
+
+interface Props {
+  readonly preparation: Preparation;
+  readonly answer: BenchAnswer | null;
+  readonly picked: { readonly shape: number; readonly x: number; readonly y: number } | null;
+  readonly named: ReadonlyMap<number, NamedShape>;
+  readonly tool: ShapeTool;
+  readonly onTool: (tool: ShapeTool) => void;
+  readonly onPick: (place: { readonly shape: number; readonly x: number; readonly y: number }) => void;
+  readonly begin: () => void;
+  readonly set: (change: Partial<Preparation>) => void;
+}
+
+const PART_WORDS = { lit: 'its lit side', shadow: 'its shadow side', 'cast-shadow': 'the shadow it casts' } as const;
+const STANDING_WORDS = { painted: 'painted', 'left-open': 'left open: the ground stands', 'left-out': 'left out for now' } as const;
+const TOOLS: readonly (readonly [ShapeTool, string])[] = [['pick', 'Pick'], ['merge', 'Merge with'], ['split', 'Split']];
+const HINTS: Record<ShapeTool, string> = { pick: 'Press a shape on the right to name it.', merge: 'Press the shape that belongs to the picked one.', split: 'Draw a line across a shape: it is cut along it.' };
+
+export function ShapePanel({ preparation, answer, picked, named, tool, onTool, onPick, begin, set }: Props) {
+  const { shapes } = preparation;
+  if (!shapes.cut)
+    return (
+      <div className="grid gap-3">
+        <p>Cut the picture into shapes as its tones stand now. They stay as they are when the tones are changed later, so that a name given once serves in every critique.</p>
+        <button type="button" className="act" onClick={begin}>
+          Cut it into shapes
+        </button>
+      </div>
+    );
+  const put = (change: Partial<Preparation['shapes']>) => set({ shapes: { ...shapes, ...change } });
+  const own = picked ? (named.get(picked.shape) ?? null) : null;
+  const describe = (change: Partial<NamedShape>) => {
+    if (!picked) return;
+    const { x, y } = picked;
+    const before: NamedShape = own ?? { at: { x, y }, name: 'a shape', emphasis: 1, part: null, material: 'matt', blocked: 0, standing: 'painted', steps: null };
+    const next = { ...before, ...change };
+    put({ named: own ? shapes.named.map((n) => (n === own ? next : n)) : [...shapes.named, next] });
+  };
+  const sorted = [...named].sort((a, b) => a[1].name.localeCompare(b[1].name));
+  const listed = answer?.shapes.filter((s) => !named.has(s.shape)).slice(0, 6) ?? [];
+  return (
+    <div className="grid gap-2">
+      <div role="group" aria-label="What a press on the right picture does" className="grid grid-cols-3 gap-1">
+        {TOOLS.map(([id, words]) => (
+          <button key={id} type="button" aria-pressed={tool === id} disabled={id === 'merge' && !picked} className={`min-h-10 cursor-pointer rounded-sm border border-l37 px-2 disabled:cursor-default disabled:text-l37 ${tool === id ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`} onClick={() => onTool(id)}>
+            {words}
+          </button>
+        ))}
+      </div>
+      <p className="quiet">{HINTS[tool]}</p>
+      <button type="button" className="calm" disabled={shapes.edits.length === 0} onClick={() => put({ edits: shapes.edits.slice(0, -1) })}>
+        Take back <kbd>b</kbd>
+      </button>
+      {picked && (
+        <fieldset className="grid gap-2 rounded-sm bg-l97 p-2">
+          <legend className="sr-only">The picked shape</legend>
+          <label>
+            <span className="label">Name, an object first: can &gt; lit side</span>
+            <input className="field" key={own?.name ?? `new ${picked.shape}`} defaultValue={own?.name ?? ''} maxLength={80} onBlur={(e) => e.target.value.trim() !== '' && describe({ name: e.target.value.trim() })} />
+          </label>
+          <label>
+            <span className="label">What is said of it weighs: {(own?.emphasis ?? 1).toFixed(1)} times</span>
+            <input type="range" className="w-full accent-ink" min={0.5} max={3} step={0.1} value={own?.emphasis ?? 1} onChange={(e) => describe({ emphasis: Number(e.target.value) })} />
+          </label>
+          <div className="grid grid-cols-2 gap-2">
+            <Choice label="It is" value={(own?.part ?? '') as string} options={[['', 'not told'] as const, ...PARTS_OF_LIGHT.map((p) => [p as string, PART_WORDS[p]] as const)]} onChange={(v) => describe({ part: PARTS_OF_LIGHT.find((p) => p === v) ?? null })} />
+            <Choice label="Material" value={own?.material ?? 'matt'} options={MATERIALS_SEEN.map((m) => [m, m] as const)} onChange={(material) => describe({ material })} />
+            <Choice label="It is to be" value={own?.standing ?? 'painted'} options={STANDING.map((s) => [s, STANDING_WORDS[s]] as const)} onChange={(standing) => describe({ standing })} />
+            {preparation.light.count > 1 && <Amount label="Lights kept off it" value={own?.blocked ?? 0} min={0} max={preparation.light.count} onChange={(blocked) => describe({ blocked: Math.min(4, Math.max(0, Math.round(blocked))) })} />}
+            <Amount label="Steps from (0: any)" value={own?.steps?.from ?? 0} min={0} max={15} onChange={(from) => describe({ steps: from < 1 ? null : { from, to: Math.max(from, own?.steps?.to ?? from) } })} />
+            {own?.steps && <Amount label="to" value={own.steps.to} min={own.steps.from} max={15} onChange={(to) => describe({ steps: { from: own.steps?.from ?? 1, to: Math.max(own.steps?.from ?? 1, to) } })} />}
+          </div>
+          {own && (
+            <button type="button" className="calm" onClick={() => put({ named: shapes.named.filter((n) => n !== own) })}>
+              Forget this name
+            </button>
+          )}
+        </fieldset>
+      )}
+      <ul className="text-13" aria-label="Shapes">
+        {sorted.map(([shape, n]) => (
+          <li key={shape}>
+            <button type="button" aria-pressed={picked?.shape === shape} className="min-h-7 w-full cursor-pointer text-left aria-pressed:font-semibold" style={{ paddingLeft: `${0.75 * (n.name.split('>').length - 1)}rem` }} onClick={() => onPick({ shape, ...n.at })}>
+              {n.name}
+            </button>
+          </li>
+        ))}
+        {listed.map((s) => (
+          <li key={s.shape}>
+            <button type="button" aria-pressed={picked?.shape === s.shape} className="min-h-7 w-full cursor-pointer text-left text-l27 aria-pressed:font-semibold" onClick={() => onPick({ shape: s.shape, ...s.at })}>
+              no name yet, {Math.max(1, Math.round(100 * s.share))} % of the picture
+            </button>
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="calm" onClick={begin}>
+        Cut it anew, as its tones stand now
+      </button>
+    </div>
+  );
+}

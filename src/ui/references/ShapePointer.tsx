@@ -1,0 +1,50 @@
+'use client';
+/** Presses and lines on the picture of shapes. */
+import { useRef, useState } from 'react';
+
+interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+interface Props {
+  readonly lines: boolean;
+  readonly onPress: (at: Place) => void;
+  readonly onLine: (from: Place, to: Place) => void;
+}
+
+export function ShapePointer({ lines, onPress, onLine }: Props) {
+  const [line, setLine] = useState<{ from: Place; to: Place } | null>(null);
+  const box = useRef<HTMLDivElement>(null);
+  const at = (e: React.PointerEvent): Place => {
+    const r = box.current?.getBoundingClientRect();
+    const held = (v: number) => Math.min(1, Math.max(0, v));
+    return r ? { x: held((e.clientX - r.left) / r.width), y: held((e.clientY - r.top) / r.height) } : { x: 0, y: 0 };
+  };
+  return (
+    <div
+      ref={box}
+      data-shapes
+      className="absolute inset-0 cursor-pointer touch-none"
+      onPointerDown={(e) => {
+        if (!lines) return onPress(at(e));
+        e.currentTarget.setPointerCapture(e.pointerId);
+        setLine({ from: at(e), to: at(e) });
+      }}
+      onPointerMove={(e) => line && setLine({ ...line, to: at(e) })}
+      onPointerUp={(e) => {
+        if (!line) return;
+        setLine(null);
+        const to = at(e);
+        if (Math.hypot(to.x - line.from.x, to.y - line.from.y) > 0.01) onLine(line.from, to);
+      }}
+      onPointerCancel={() => setLine(null)}
+    >
+      {line && (
+        <svg viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden className="h-full w-full">
+          <line x1={line.from.x} y1={line.from.y} x2={line.to.x} y2={line.to.y} stroke="#f6f6f6" strokeWidth={5} vectorEffect="non-scaling-stroke" />
+          <line x1={line.from.x} y1={line.from.y} x2={line.to.x} y2={line.to.y} stroke="#1b1b1b" strokeWidth={2} vectorEffect="non-scaling-stroke" />
+        </svg>
+      )}
+    </div>
+  );
+}

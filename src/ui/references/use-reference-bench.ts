@@ -1,0 +1,77 @@
+'use client';
+/** The worker on which a picture is prepared: it is asked for the newest state only, so that a finger is followed and never queued. */
+import { type Remote, wrap } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { BenchAnswer, BenchRequest, ReferenceBench } from '@/workers/browser/bench-protocol';
+
+export interface Bench {
+  readonly answer: BenchAnswer | null;
+  /** Why nothing can be shown; empty where it can. */
+  readonly trouble: string;
+  readonly show: (request: BenchRequest) => void;
+  readonly shapeAt: (x: number, y: number) => Promise<number>;
+  readonly left: React.RefObject<HTMLCanvasElement | null>;
+  readonly right: React.RefObject<HTMLCanvasElement | null>;
+}
+
+const FAILED = 'The picture could not be opened here. Nothing was lost; load the page once more.';
+
+export function useReferenceBench(picture: string): Bench {
+  const left = useRef<HTMLCanvasElement>(null);
+  const right = useRef<HTMLCanvasElement>(null);
+  const remote = useRef<Remote<ReferenceBench> | null>(null);
+  const asked = useRef<BenchRequest | null>(null);
+  const busy = useRef(true);
+  const [answer, setAnswer] = useState<BenchAnswer | null>(null);
+  const [trouble, setTrouble] = useState('');
+
+  const next = useCallback(async () => {
+    const own = remote.current;
+    while (own && asked.current) {
+      const request = asked.current;
+      asked.current = null;
+      setAnswer(await own.show(request));
+    }
+    busy.current = false;
+  }, []);
+
+  useEffect(() => {
+    if (!left.current || !right.current) return;
+    const worker = new Worker('/workers/reference-bench.js');
+    const own = wrap<ReferenceBench>(worker);
+    const canvases = [left.current.transferControlToOffscreen(), right.current.transferControlToOffscreen()] as const;
+    let gone = false;
+    void (async () => {
+      try {
+        const bytes = await fetch(picture);
+        if (!bytes.ok) throw new Error(FAILED);
+        const blob = await bytes.blob();
+        if (gone) return;
+        // Both canvases go over to the worker for good.
+        const { transfer } = await import('comlink');
+        await own.open(blob, transfer(canvases[0], [canvases[0]]), transfer(canvases[1], [canvases[1]]));
+        remote.current = own;
+        await next();
+      } catch {
+        if (!gone) setTrouble(FAILED);
+      }
+    })();
+    return () => {
+      gone = true;
+      remote.current = null;
+      worker.terminate();
+    };
+  }, [picture, next]);
+
+  const show = useCallback(
+    (request: BenchRequest) => {
+      asked.current = request;
+      if (busy.current) return;
+      busy.current = true;
+      next().catch(() => setTrouble(FAILED));
+    },
+    [next],
+  );
+  const shapeAt = useCallback((x: number, y: number) => remote.current?.shapeAt(x, y) ?? Promise.resolve(-1), []);
+  return { answer, trouble, show, shapeAt, left, right };
+}
