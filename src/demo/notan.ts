@@ -44,10 +44,11 @@ export async function setReferences(world: World): Promise<string> {
       cut: { squint: 0.6, dissolve: 0.004, smooth: 0.4, thresholds: [36, 52, 64] },
       edits: [],
       named: [
-        shape(0.47, 0.6, 'can > lit side', 'lit', 1.5),
         shape(0.6, 0.62, 'can > shadow side', 'shadow', 1.5),
-        shape(0.7, 0.1, 'wall', null),
-        shape(0.36, 0.72, 'fallen pot > inside', 'shadow'),
+        shape(0.39, 0.76, 'fallen pot > inside', 'shadow'),
+        shape(0.23, 0.6, 'large pot > shadow side', 'shadow'),
+        shape(0.05, 0.33, 'plant', null, 0.8),
+        shape(0.6, 0.12, 'wall and bench', 'lit'),
       ],
     },
   });

@@ -4,11 +4,12 @@ import type { StoredTarget } from '@/core/capture/stored-target';
 import { predictedSteps } from '@/core/mixing/exercise-recipe';
 import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
 import { newId } from '@/data/ids';
-import { attempts, classes, critiqueItems, critiques, exercises, type AttemptState, handIns, measurements } from '@/data/schema';
+import { attempts, classes, critiques, exercises, type AttemptState, handIns, measurements } from '@/data/schema';
 import { UnusablePicture } from '@/workers/decode';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
 import type { Stage } from '@/workers/measure-task';
 import { knownPrint } from './cards';
+import { redraft } from './drafts';
 import type { House } from './house';
 import { figuresFor } from './palettes';
 import { measuredResultSchema, type MeasuredResult } from './measured-result';
@@ -46,7 +47,7 @@ async function keepResult(house: House, handInId: string, attemptId: string, giv
   const result = given && measuredResultSchema.parse(given.result);
   const state: AttemptState = !result || result.capture.accepted ? 'measured' : 'refused';
   return house.db.transaction(async (tx) => {
-    const [now] = await tx.select({ state: attempts.state }).from(attempts).where(eq(attempts.id, attemptId)).for('update');
+    const [now] = await tx.select({ state: attempts.state, number: attempts.number }).from(attempts).where(eq(attempts.id, attemptId)).for('update');
     // Cancelled while the result was on its way: the person's word counts.
     if (now?.state !== 'measuring') return now?.state ?? 'cancelled';
     await tx.delete(measurements).where(eq(measurements.attemptId, attemptId));
@@ -54,13 +55,12 @@ async function keepResult(house: House, handInId: string, attemptId: string, giv
     let number: number | null = null;
     if (state === 'measured') {
       const [last] = await tx.select({ n: max(attempts.number) }).from(attempts).where(and(eq(attempts.handInId, handInId), ne(attempts.id, attemptId)));
-      number = (last?.n ?? 0) + 1;
+      // Measured anew, a try keeps its number.
+      number = now.number ?? (last?.n ?? 0) + 1;
       await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, handInId));
     }
     await tx.insert(critiques).values({ attemptId }).onConflictDoNothing();
-    await tx.delete(critiqueItems).where(eq(critiqueItems.attemptId, attemptId));
-    if (result && result.findings.length > 0)
-      await tx.insert(critiqueItems).values(result.findings.map((original, i) => ({ attemptId, position: i + 1, original })));
+    await redraft(tx, attemptId, result?.findings ?? []);
     await tx.update(attempts).set({ state, number, trouble: null, changedAt: new Date() }).where(eq(attempts.id, attemptId));
     return state;
   });

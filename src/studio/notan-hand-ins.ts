@@ -4,9 +4,10 @@ import type { NotanAsks } from '@/core/critique/notan-critique';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import type { NotanResult } from '@/core/notan/result';
 import { newId } from '@/data/ids';
-import { attempts, type classes, critiqueItems, critiques, exercises, handIns, measurements, readings } from '@/data/schema';
+import { attempts, type classes, critiques, exercises, handIns, measurements, readings } from '@/data/schema';
 import type { NotanHandInTask, ReadingFile } from '@/workers/notan-hand-in-task';
 import { attemptFor, exerciseFor, NotFound, Refused, type Teacher } from './actor';
+import { redraft } from './drafts';
 import type { House } from './house';
 import { measuredResultSchema } from './measured-result';
 import { keepFile } from './receive';
@@ -59,9 +60,6 @@ async function measuredNotan(house: House, attemptId: string) {
   return { id: row.id, against: row.against, result };
 }
 
-/** Words of a draft that were edited or dropped go with the finding that says the same of the same place. */
-const sameSaid = (a: NotanResult['findings'][number], b: NotanResult['findings'][number]) => a.code === b.code && JSON.stringify(a.where) === JSON.stringify(b.where);
-
 /** Judges what was measured by the readings that count now. Throws Refused where the critique was sent. */
 export async function judgeAgain(house: House, teacher: Teacher, attemptId: string): Promise<void> {
   const own = await attemptFor(house, teacher, attemptId);
@@ -72,16 +70,8 @@ export async function judgeAgain(house: House, teacher: Teacher, attemptId: stri
   const terms = own.attempt.terms ?? own.exercise.terms;
   const next = await house.pool.run({ task: 'judge-notan', planes: house.files.path(against.planes), result, names: against.names, ends: terms.ends, asks: asksOf(terms), readings: filesOf(house, counted) });
   await house.db.transaction(async (tx) => {
-    const before = await tx.select().from(critiqueItems).where(eq(critiqueItems.attemptId, attemptId));
     await tx.update(measurements).set({ result: next, against: { ...against, readings: counted.map((r) => r.id) } }).where(eq(measurements.id, id));
-    await tx.delete(critiqueItems).where(eq(critiqueItems.attemptId, attemptId));
-    if (next.findings.length > 0)
-      await tx.insert(critiqueItems).values(
-        next.findings.map((original, i) => {
-          const kept = before.find((b) => sameSaid(b.original, original));
-          return { attemptId, position: i + 1, original, say: kept?.say ?? null, action: kept?.action ?? null, dropped: kept?.dropped ?? false };
-        }),
-      );
+    await redraft(tx, attemptId, next.findings);
   });
 }
 
@@ -100,6 +90,17 @@ export async function acceptReading(house: House, teacher: Teacher, attemptId: s
   const maskHash = await keepFile(house, mask, 'image/png');
   await house.db.insert(readings).values({ id: newId(), exerciseId: own.exercise.id, handInId: scope === 'this' ? own.handIn.id : null, maskHash, tone: flipped.drawn });
   await judgeAgain(house, teacher, attemptId);
+}
+
+/** Measures a photograph once more, against the picture as it is prepared now. Throws Refused where the critique was sent. */
+export async function measureAnew(house: House, teacher: Teacher, attemptId: string): Promise<void> {
+  const { attempt } = await attemptFor(house, teacher, attemptId);
+  const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, attemptId));
+  if (critique?.sentAt) throw new Refused('This critique was sent and stands as it is. Withdraw the decision to measure it again.');
+  if (attempt.state !== 'measured') throw new Refused('This picture is not one that was measured.');
+  await house.db.update(attempts).set({ state: 'queued', changedAt: new Date() }).where(eq(attempts.id, attemptId));
+  await house.queue.send({ attemptId });
+  house.live.tell(attemptId, { state: 'queued', stage: null });
 }
 
 /** Takes the readings of an exercise back that were accepted for everyone. */

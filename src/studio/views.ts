@@ -5,6 +5,7 @@ import type { Finding } from '@/core/critique/finding';
 import type { NotanResult } from '@/core/notan/result';
 import type { ScaleResult } from '@/core/scale/result';
 import { attempts, critiqueItems, critiques, decisions, exercises, handIns, measurements, students, type AttemptState, type HandInState, type Verdict } from '@/data/schema';
+import { valuesOf } from '@/core/exercise/kinds';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { type Actor, attemptFor, classOf, exerciseFor, handInFor, type Student, type Teacher } from './actor';
 import { currentAttempt } from './critiquing';
@@ -150,14 +151,15 @@ export async function tableOf(house: House, teacher: Teacher, handInId: string) 
 export async function standingOf(house: House, teacher: Teacher, attemptId: string) {
   const own = await attemptFor(house, teacher, attemptId);
   const { against } = await readingOf(house, attemptId);
-  return against && { revision: against.revision, now: await standing(house, own.handIn.id, own.exercise, against) };
+  return against && standing(house, own.handIn.id, own.exercise, against);
 }
 
-/** PNG of the tones of an attempt, as wanted and as drawn; null where none were read. */
-export async function planesOfAttempt(house: House, teacher: Teacher, attemptId: string): Promise<Buffer | null> {
-  await attemptFor(house, teacher, attemptId);
+/** PNG of an attempt's tones, as wanted or as drawn, in the exercise's greys; null where none were read. */
+export async function tonesOfAttempt(house: House, teacher: Teacher, attemptId: string, which: 'wanted' | 'drawn'): Promise<Uint8Array | null> {
+  const own = await attemptFor(house, teacher, attemptId);
   const { against } = await readingOf(house, attemptId);
-  return against && house.files.read(against.planes);
+  const greys = valuesOf(own.attempt.terms ?? own.exercise.terms);
+  return against && house.pool.run({ task: 'tones-picture', planes: house.files.path(against.planes), which, greys });
 }
 
 /** What a student may see of an attempt: the gate always, the letter once it was sent. */

@@ -11,8 +11,11 @@ import { GapLadder } from './GapLadder';
 import { HoldButton, useHold } from './HoldButton';
 import { ChipList } from './ChipList';
 import { KeyList } from './KeyList';
-import { basisWords } from './basis-words';
 import { LeastWork } from './LeastWork';
+import { NotanFacts } from './NotanFacts';
+import { NotanPictures } from './NotanPictures';
+import { ReadingChoice } from './ReadingChoice';
+import { ScaleFacts } from './ScaleFacts';
 import { StateMark } from './StateMark';
 import { StripCompare } from './StripCompare';
 import { useKeys } from './use-keys';
@@ -35,6 +38,8 @@ interface Props {
   readonly attempts: readonly { readonly id: string; readonly number: number | null; readonly state: AttemptState }[];
   readonly shown: AttemptView | null;
   readonly isCurrent: boolean;
+  /** Whether what was measured against a reference still stands. */
+  readonly standing: 'as-it-is' | 'other-reference' | 'other-readings';
   readonly previous: string | null;
   readonly next: string | null;
   readonly place: string;
@@ -44,9 +49,19 @@ interface Props {
     giveVerdict(attemptId: string, verdict: string): Promise<Answer>;
     withdrawVerdict(attemptId: string): Promise<Answer>;
     measureOnceMore(attemptId: string): Promise<Answer>;
+    acceptAsReading(attemptId: string, region: number, scope: string): Promise<Answer>;
+    judgeOnceMore(attemptId: string): Promise<Answer>;
+    measureAgainstNow(attemptId: string): Promise<Answer>;
   };
 }
 
+const NOTAN_KEYS = [
+  ['hold t', 'the painting in its tones'],
+  ['hold r', 'the reference and the painting in each other’s place'],
+  ['hold m', 'the reference half over the painting'],
+  ['a', 'accept the flipped shape as a reading, for this one'],
+  ['f', 'accept it for everyone'],
+] as const;
 const KEYS = [
   ['→', 'next hand-in'],
   ['←', 'the one before'],
@@ -68,6 +83,9 @@ export function CritiqueTable(props: Props) {
   const [editing, setEditing] = useState<number | null>(null);
   const squint = useHold();
   const original = useHold();
+  const tones = useHold();
+  const swap = useHold();
+  const over = useHold();
   const [help, setHelp] = useState(false);
   const [all, setAll] = useState(false);
   const [trouble, setTrouble] = useState('');
@@ -75,12 +93,16 @@ export function CritiqueTable(props: Props) {
 
   const result = shown?.result ?? null;
   const read = result !== null && result.capture.accepted && result.steps.length > 0;
+  const notan = shown?.notan?.capture.accepted && shown.notan.tones.length > 0 ? shown.notan : null;
+  const refused = [result, shown?.notan].find((r) => r && !r.capture.accepted) ?? null;
   const items = shown?.critique?.items ?? [];
   const works = items.filter((i) => i.original.kind === 'works');
   const fixes = items.filter((i) => i.original.kind === 'fix');
   const headlines = all ? fixes : fixes.slice(0, HEADLINES);
   const visible = [...works, ...headlines];
   const pick = visible[chosen];
+  const sameBox = (a: { x: number; y: number }, b: { x: number; y: number }) => Math.abs(a.x - b.x) + Math.abs(a.y - b.y) < 1e-6;
+  const region = notan && pick?.original.where.box ? notan.regions.findIndex((r) => pick.original.where.box && sameBox(r.box, pick.original.where.box)) : -1;
   const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
   const lit = pick?.original.where.steps ?? [];
   const numberUp = (shown?.number ?? 0) > 0 ? `Try ${shown?.number}` : 'Photograph';
@@ -95,8 +117,12 @@ export function CritiqueTable(props: Props) {
   const verdict = (v: string) => shown && !frozen && run(() => actions.giveVerdict(shown.id, v));
   const change = (position: number, c: Parameters<Props['actions']['changeItem']>[2]) => shown && run(() => actions.changeItem(shown.id, position, c));
 
+  const accept = (scope: 'this' | 'everyone') => shown && region >= 0 && !frozen && run(() => actions.acceptAsReading(shown.id, region, scope));
+
   useKeys(
     {
+      a: () => accept('this'),
+      f: () => accept('everyone'),
       ArrowRight: () => go(props.next),
       ArrowLeft: () => go(props.previous),
       ArrowDown: () => setChosen((c) => Math.min(visible.length - 1, c + 1)),
@@ -108,7 +134,7 @@ export function CritiqueTable(props: Props) {
       w: () => shown?.verdict && run(() => actions.withdrawVerdict(shown.id)),
       '?': () => setHelp(true),
     },
-    { s: squint.hold, o: original.hold },
+    { s: squint.hold, o: original.hold, ...(notan && { t: tones.hold, r: swap.hold, m: over.hold }) },
   );
 
   return (
@@ -116,6 +142,24 @@ export function CritiqueTable(props: Props) {
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
         {original.on && shown?.hasPreview ? (
           <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="h-full w-full object-contain" />
+        ) : notan && shown ? (
+          <NotanPictures
+            attemptId={shown.id}
+            hasStrip={shown.hasStrip}
+            result={notan}
+            greys={props.targets}
+            labels={labels}
+            squint={squint.on}
+            swap={swap.on}
+            over={over.on}
+            tones={tones.on}
+            lit={region >= 0 ? region : null}
+            onPick={(k) => {
+              const box = notan.regions[k]?.box;
+              const at = visible.findIndex((i) => box && i.original.where.box && sameBox(i.original.where.box, box));
+              if (at >= 0) setChosen(at);
+            }}
+          />
         ) : read ? (
           <>
             <div className="px-4 pt-3">
@@ -142,7 +186,7 @@ export function CritiqueTable(props: Props) {
           <div className="m-4 grid flex-1 place-items-center">
             {shown?.hasPreview && (
               <img
-                src={`/picture/${shown.id}/${shown.hasStrip && !result ? 'strip' : 'preview'}`}
+                src={`/picture/${shown.id}/${shown.hasStrip && !result && !shown.notan ? 'strip' : 'preview'}`}
                 alt={shown.hasStrip && !result ? 'What was painted, straightened, in true greys' : 'The photograph as it came'}
                 className="max-h-[80vh] max-w-full"
               />
@@ -162,7 +206,14 @@ export function CritiqueTable(props: Props) {
           <span className="truncate">{props.title}</span>
           <StateMark state={props.state} />
         </p>
-        {read && shown?.hasPreview && (
+        {notan && (
+          <div className="grid grid-cols-3 gap-1">
+            <HoldButton label="Tones" keyName="t" hold={tones} />
+            <HoldButton label="Swap" keyName="r" hold={swap} />
+            <HoldButton label="Over" keyName="m" hold={over} />
+          </div>
+        )}
+        {(read || notan) && shown?.hasPreview && (
           <div className="flex gap-2">
             <HoldButton label="Squint" keyName="s" hold={squint} />
             <HoldButton label="Photograph" keyName="o" hold={original} />
@@ -178,13 +229,18 @@ export function CritiqueTable(props: Props) {
           </nav>
         )}
         {shown?.plea && <blockquote className="border-l-4 border-l50 pl-2 font-letter">“{shown.plea}”</blockquote>}
-        {result && !result.capture.accepted && (
+        {refused && (
           <div className="trouble">
             <p className="font-semibold">The picture was refused</p>
-            {result.capture.issues.map((i) => (
+            {refused.capture.issues.map((i) => (
               <p key={i.code + (i.box ? String(i.box.x) : '')}>{i.say}</p>
             ))}
           </div>
+        )}
+        {(shown?.state === 'queued' || shown?.state === 'measuring') && (
+          <p role="status" className="trouble">
+            It is being measured; load the page again in a moment.
+          </p>
         )}
         {shown?.state === 'failed' && (
           <div className="trouble">
@@ -237,34 +293,19 @@ export function CritiqueTable(props: Props) {
             {trouble}
           </p>
         )}
-        {read && (
-          <details className="text-13">
-            <summary className="cursor-pointer">The readings as a table</summary>
-            <table className="mt-1 w-full text-right">
-              <thead>
-                <tr>
-                  <th className="text-left">Step</th>
-                  <th>L*</th>
-                  <th>wanted</th>
-                  <th>± L*</th>
-                </tr>
-              </thead>
-              <tbody>
-                {result.steps.map((s, i) => (
-                  <tr key={s.index}>
-                    <td className="text-left">{labels[i]}</td>
-                    <td>{s.lightness.toFixed(1)}</td>
-                    <td>{s.target.toFixed(1)}</td>
-                    <td>{s.uncertainty.toFixed(1)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            <p className="quiet mt-1">
-              {numberUp}: {basisWords(result.capture)}
-            </p>
-          </details>
+        {shown && notan && (
+          <ReadingChoice
+            able={region >= 0}
+            standing={props.standing}
+            frozen={frozen}
+            busy={busy}
+            accept={accept}
+            judge={() => run(() => actions.judgeOnceMore(shown.id))}
+            measure={() => run(() => actions.measureAgainstNow(shown.id))}
+          />
         )}
+        {read && <ScaleFacts result={result} labels={labels} numberUp={numberUp} />}
+        {notan && <NotanFacts result={notan} labels={labels} numberUp={numberUp} />}
         <div className="sticky bottom-0 -mx-3 -mb-3 mt-auto flex gap-2 bg-l93 p-3">
           {shown?.verdict && isCurrent ? (
             <button type="button" className="calm w-full" disabled={busy} onClick={() => run(() => actions.withdrawVerdict(shown.id))}>
@@ -285,7 +326,7 @@ export function CritiqueTable(props: Props) {
           )}
         </div>
       </aside>
-      <KeyList keys={KEYS} open={help} onOpenChange={setHelp} />
+      <KeyList keys={notan ? [...KEYS.slice(0, -1), ...NOTAN_KEYS, ...KEYS.slice(-1)] : KEYS} open={help} onOpenChange={setHelp} />
     </div>
   );
 }

@@ -9,7 +9,7 @@ import { takeLook } from './look-task';
 import { losslessPng } from './lossless';
 import { measureScaleFile } from './measure-task';
 import { nearestTask } from './nearest-task';
-import { judgeNotan, measureNotanHandIn, readingMask } from './notan-hand-in-task';
+import { judgeNotan, measureNotanHandIn, readingMask, tonesPicture } from './notan-hand-in-task';
 import { referenceFile } from './reference-file-task';
 import { sortPicture } from './sort-task';
 import { makePictures } from './pictures-task';
@@ -25,6 +25,8 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return judgeNotan(task);
     case 'reading-mask':
       return readingMask(task);
+    case 'tones-picture':
+      return tonesPicture(task);
     case 'bring-in':
       return bringIn(task);
     case 'reference-file':

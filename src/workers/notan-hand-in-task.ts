@@ -8,6 +8,7 @@ import { judgeTones, type NamedPlace, type Names, type Reading, withReadings } f
 import { measureNotan } from '@/core/notan/measure-notan';
 import type { NotanResult } from '@/core/notan/result';
 import { TooFewTones } from '@/core/notan/thresholds';
+import { codeOf } from '@/core/formats/tones-svg';
 import { framed } from '@/core/reference/framing';
 import type { Preparation } from '@/core/reference/preparation';
 import { NothingToPrepare } from '@/core/reference/prepare';
@@ -17,7 +18,7 @@ import type { Target } from '@/core/scale/measure';
 import { UnusablePicture, withPhoto } from './decode';
 import type { Stage } from './measure-task';
 import { loadOpenCv } from './opencv';
-import { maskFromPng, maskToPng, planesFromPng, planesToPng } from './planes';
+import { greyPng, maskFromPng, maskToPng, planesFromPng, planesToPng } from './planes';
 import { readQr } from './read-qr';
 
 export interface PreparedReference {
@@ -130,4 +131,19 @@ export async function readingMask({ planes, shift, region, readings }: ReadingMa
   const k = regions.findIndex((r) => r.drawn === region.drawn && r.wanted === region.wanted && (['x', 'y', 'width', 'height'] as const).every((side) => Math.abs(r.box[side] - box[side]) < 1e-6));
   const places = Uint8Array.from(regionOf, (r) => (k >= 0 && r === k + 1 ? 1 : 0));
   return places.includes(1) ? maskToPng(places, width, height) : null;
+}
+
+export interface TonesPictureTask {
+  readonly task: 'tones-picture';
+  readonly planes: string;
+  readonly which: 'wanted' | 'drawn';
+  /** Of each tone, L*, the lightest first. */
+  readonly greys: readonly number[];
+}
+
+/** PNG of one of the two planes, to look at. */
+export async function tonesPicture({ planes, which, greys }: TonesPictureTask): Promise<Uint8Array> {
+  const plane = (await planesFromPng(planes))[which];
+  const codes = greys.map(codeOf);
+  return greyPng(plane.toneOf.map((t) => (t === 0 ? 255 : (codes[t - 1] as number))), plane);
 }

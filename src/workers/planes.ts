@@ -35,3 +35,7 @@ export async function maskFromPng(file: string): Promise<Uint8Array> {
   const { data, info } = await sharp(file).raw().toBuffer({ resolveWithObject: true });
   return Uint8Array.from({ length: info.width * info.height }, (_, i) => ((data[info.channels * i] as number) > 127 ? 1 : 0));
 }
+
+/** Grey codes as PNG. */
+export const greyPng = (codes: Uint8Array, { width, height }: { readonly width: number; readonly height: number }): Promise<Buffer> =>
+  sharp(codes, { raw: { width, height, channels: 1 } }).toColourspace('b-w').png().toBuffer();

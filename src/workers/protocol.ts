@@ -13,14 +13,14 @@ import type { LookTaken, LookTask } from './look-task';
 import type { LosslessTask } from './lossless';
 import type { MeasureScaleTask, Stage } from './measure-task';
 import type { Nearest, NearestTask } from './nearest-task';
-import type { JudgeNotanTask, NotanHandIn, NotanHandInTask, ReadingMaskTask } from './notan-hand-in-task';
+import type { JudgeNotanTask, NotanHandIn, NotanHandInTask, ReadingMaskTask, TonesPictureTask } from './notan-hand-in-task';
 import type { ReferenceFileTask } from './reference-file-task';
 import type { SortedPicture, SortTask } from './sort-task';
 import type { Pictures, PicturesTask } from './pictures-task';
 import type { PracticeReadingTask } from './practice-reading';
 import type { PracticeTask } from './practice-task';
 
-export type Task = BringInTask | NotanHandInTask | JudgeNotanTask | ReadingMaskTask | ReferenceFileTask | CarryTask | LookTask | LosslessTask | SortTask | MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
+export type Task = BringInTask | NotanHandInTask | JudgeNotanTask | ReadingMaskTask | TonesPictureTask | ReferenceFileTask | CarryTask | LookTask | LosslessTask | SortTask | MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
 
 export interface Answers {
   'bring-in': BroughtIn;
@@ -28,6 +28,7 @@ export interface Answers {
   'judge-notan': NotanResult;
   'reading-mask': Uint8Array | null;
   'reference-file': Uint8Array;
+  'tones-picture': Uint8Array;
   carry: CardReadings;
   look: LookTaken;
   lossless: Uint8Array;

@@ -3,6 +3,7 @@ import sharp from 'sharp';
 import yazl from 'yazl';
 import { OPENRASTER_TYPE, stackXml } from '@/core/formats/openraster';
 import { codeOf, tonesToSvg } from '@/core/formats/tones-svg';
+import type { TonePlane } from '@/core/notan/compare-tones';
 import { sharesOf } from '@/core/notan/tones';
 import { framed } from '@/core/reference/framing';
 import type { ReferenceFile } from '@/core/reference/reference-files';
@@ -14,7 +15,7 @@ import type { PaperId } from '@/core/sheet/paper';
 import { sheetsToPdf } from '@/print/sheet-pdf';
 import { withPhoto } from './decode';
 import { planeOf, type PreparedReference } from './notan-hand-in-task';
-import { maskToPng } from './planes';
+import { greyPng, maskToPng } from './planes';
 
 export interface ReferenceFileTask {
   readonly task: 'reference-file';
@@ -23,13 +24,6 @@ export interface ReferenceFileTask {
   readonly words: ReferenceSheetWords;
   readonly paper: PaperId;
 }
-
-interface Plane {
-  readonly width: number;
-  readonly height: number;
-}
-
-const greyPng = (codes: Uint8Array, { width, height }: Plane): Promise<Buffer> => sharp(codes, { raw: { width, height, channels: 1 } }).toColourspace('b-w').png().toBuffer();
 
 /** The picture in greys as paint can reach them, squinted by so many percent. */
 function mappedGrey({ picture, preparation }: PreparedReference, squint: number): Promise<Buffer> {
@@ -40,7 +34,7 @@ function mappedGrey({ picture, preparation }: PreparedReference, squint: number)
   });
 }
 
-async function layersFile(plane: Plane & { readonly toneOf: Uint8Array }, lightness: readonly number[], labels: readonly string[], merged: Buffer): Promise<Uint8Array> {
+async function layersFile(plane: TonePlane, lightness: readonly number[], labels: readonly string[], merged: Buffer): Promise<Uint8Array> {
   const { width, height, toneOf } = plane;
   const zip = new yazl.ZipFile();
   // The format wants its type first, and as it is.

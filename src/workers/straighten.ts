@@ -45,13 +45,17 @@ export function paintedBox(layout: SheetLayout): BoxMm {
   return boxMm(left, top, right - left, bottom - top);
 }
 
+/** What is laid beside its reference place by place is cut out along its frame, with no margin. */
+const isCompared = (terms: ExerciseTerms): boolean => terms.kind === 'notan' || terms.kind === 'five-value';
+
 async function ofSheet(photo: Photo, terms: ExerciseTerms): Promise<Straight | null> {
   const { cv } = await loadOpenCv();
   const located = locateSheet(cv, photo);
   if (located.kind !== 'located') return null;
   const layout = exerciseLayout({ ...terms, paper: located.frame.paper });
+  const [frame] = layout.cells;
   const { calibration } = calibrate(photo, sheetCard(located.plane, layout), nominalProfile(layout));
-  return calibration && { photo, calibration, box: paintedBox(layout), stepMm: SHEET_STEP_MM, gain: 1, greyOnly: false, layout };
+  return calibration && { photo, calibration, box: isCompared(terms) && frame ? frame : paintedBox(layout), stepMm: SHEET_STEP_MM, gain: 1, greyOnly: false, layout };
 }
 
 async function ofTarget(photo: Photo, target: StoredTarget): Promise<Straight | null> {

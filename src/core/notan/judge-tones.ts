@@ -1,4 +1,5 @@
 /** A painting's tones judged against a reference's: all that can be said without the photograph, and again when a reading is accepted. */
+import { contours } from 'd3-contour';
 import { flippedShapes, type FlippedShapes, type Shift, toneAgreement, type TonePlane } from './compare-tones';
 import type { NotanResult } from './result';
 import { sharesOf } from './tones';
@@ -51,6 +52,25 @@ function namesFor({ regions, regionOf }: FlippedShapes, { nameOf, names }: Names
   });
 }
 
+/** An outline is drawn with no more than so many corners: it is there to be seen. */
+const MOST_CORNERS = 160;
+const thousandths = (v: number) => Math.round(v * 1000) / 1000;
+
+/** Rings round a region, shares of the picture. Traced in its own box: most are small. */
+function outlineOf({ regions, regionOf }: FlippedShapes, k: number, { width, height }: TonePlane): [number, number][][] {
+  const { box } = regions[k] as FlippedShapes['regions'][number];
+  const [x0, y0] = [Math.round(box.x * width), Math.round(box.y * height)];
+  const [w, h] = [Math.round(box.width * width), Math.round(box.height * height)];
+  const inside = Array.from({ length: w * h }, (_, i) => (regionOf[(y0 + Math.floor(i / w)) * width + x0 + (i % w)] === k + 1 ? 1 : 0));
+  const [shape] = contours().size([w, h]).smooth(false).thresholds([0.5])(inside);
+  return (shape?.coordinates ?? []).flatMap((polygon) =>
+    polygon.map((ring) => {
+      const every = Math.ceil(ring.length / MOST_CORNERS);
+      return ring.filter((_, i) => i % every === 0).map(([x, y]) => [thousandths((x0 + (x as number)) / width), thousandths((y0 + (y as number)) / height)] as [number, number]);
+    }),
+  );
+}
+
 export interface Judged extends Pick<NotanResult, 'agreement' | 'agreementTolerant' | 'agreementAligned' | 'kappa' | 'shift' | 'regions'> {
   readonly shares: readonly number[];
   readonly referenceShares: readonly number[];
@@ -72,7 +92,7 @@ export function judgeTones(drawn: TonePlane, reference: TonePlane, count: number
     shift: { x: shift.x / reference.width, y: shift.y / reference.height },
     regions: flipped.regions.map((region, k) => {
       const own = names?.[k];
-      return own ? { ...region, shape: own.name, emphasis: own.emphasis } : region;
+      return { ...region, outline: outlineOf(flipped, k, reference), ...(own && { shape: own.name, emphasis: own.emphasis }) };
     }),
     // What is left open in the reference has no tone, in the painting as little.
     shares: sharesOf(drawn.toneOf.filter((_, i) => reference.toneOf[i] !== 0), count),

@@ -155,6 +155,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
                 {stage === 'shapes' && k === 1 && (
                   <ShapePointer
                     lines={shapeTool === 'split'}
+                    names={preparation.shapes.named}
                     onPress={(at) => void pickShape(at)}
                     onLine={(from, to) => set({ shapes: { ...preparation.shapes, edits: [...preparation.shapes.edits, { kind: 'split', from, to }] } })}
                   />
@@ -167,7 +168,9 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
         </div>
         {stage === 'values' && answer && answer.histogram.length > 0 && (
           <div className="rounded-sm bg-l93 p-2">
+            {preparation.school === 'light-and-shadow' && <p className="mb-1 text-13">{preparation.tones === 2 ? 'By light and shadow two tones need no line: their map is made under “Light and shadow”.' : 'The shadow is the darkest tone, by its map; these lines part the light.'}</p>}
             <ToneHistogram
+              inLight={preparation.school === 'light-and-shadow'}
               histogram={answer.histogram}
               thresholds={preparation.cuts[cutKey(preparation.school, preparation.tones)] ?? answer.thresholds}
               shares={answer.shares}
@@ -232,7 +235,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
             </div>
           </details>
         )}
-        <div className="sticky bottom-0 -mx-3 -mb-3 mt-auto bg-l93 p-3">
+        <div className="sticky -bottom-3 -mx-3 -mb-3 mt-auto bg-l93 p-3">
           <button type="button" className="act w-full" disabled={busy || !unkept} onClick={save}>
             {busy ? 'Keeping …' : unkept ? 'Keep it so' : 'Kept'} {unkept && !busy && <kbd className="text-l10">k</kbd>}
           </button>

@@ -11,6 +11,8 @@ interface Props {
   readonly shares: readonly number[];
   readonly greys: readonly number[];
   readonly labels: readonly string[];
+  /** Whether the lines part the light alone, and the darkest tone is told otherwise. */
+  readonly inLight: boolean;
   /** `moving` while a finger is down. */
   readonly onChange: (thresholds: readonly number[], moving: boolean) => void;
 }
@@ -20,7 +22,7 @@ const [WIDE, HIGH] = [1000, 100];
 const APART = 0.5;
 const STEP = { fine: 0.5, coarse: 4 } as const;
 
-export function ToneHistogram({ histogram, thresholds, shares, greys, labels, onChange }: Props) {
+export function ToneHistogram({ histogram, thresholds, shares, greys, labels, inLight, onChange }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const held = useRef<number | null>(null);
   /** A line can't cross its neighbours: it stops beside them. */
@@ -34,13 +36,15 @@ export function ToneHistogram({ histogram, thresholds, shares, greys, labels, on
     return r ? (100 * (e.clientX - r.left)) / r.width : 0;
   };
   const edges = [0, ...thresholds, 100];
+  /** Tone of each stretch, from the dark end. */
+  const toneFrom = (k: number) => greys.length - 1 - k - (inLight ? 1 : 0);
   return (
     <div className="select-none" role="group" aria-label="Lines between tones, on the picture’s own lightnesses">
       <div ref={box} className="relative h-24 touch-none bg-l97">
         <svg viewBox={`0 0 ${WIDE} ${HIGH}`} preserveAspectRatio="none" className="absolute inset-0 h-full w-full" aria-hidden>
           {edges.slice(1).map((to, k) => {
             const from = edges[k] as number;
-            return <rect key={k} x={10 * from} width={10 * (to - from)} y={HIGH - 14} height={14} fill={cssGrey(greys[greys.length - 1 - k] ?? 50)} />;
+            return <rect key={k} x={10 * from} width={10 * (to - from)} y={HIGH - 14} height={14} fill={cssGrey(greys[toneFrom(k)] ?? 50)} />;
           })}
           <path d={`M0 ${HIGH - 14}${histogram.map((n, i) => `L${((i + 0.5) * WIDE) / histogram.length} ${(HIGH - 14) * (1 - Math.sqrt(n))}`).join('')}L${WIDE} ${HIGH - 14}Z`} fill="#575757" />
         </svg>
@@ -49,7 +53,7 @@ export function ToneHistogram({ histogram, thresholds, shares, greys, labels, on
             key={k}
             type="button"
             role="slider"
-            aria-label={`Line between ${labels[labels.length - 1 - k] ?? ''} and ${labels[labels.length - 2 - k] ?? ''}`}
+            aria-label={`Line between ${labels[toneFrom(k)] ?? ''} and ${labels[toneFrom(k + 1)] ?? ''}`}
             aria-valuemin={0}
             aria-valuemax={100}
             aria-valuenow={Math.round(t)}

@@ -84,7 +84,7 @@ function draw(own: BenchState, { preparation: p, moving, picked }: BenchRequest,
   const { data } = own.plain(p);
   const table = tableOf((l) => Math.round(90 + 0.6 * codeOf(l)));
   const edges = outlinesOf(shapeOf, width);
-  for (let i = 0; i < out.length; i++) out[i] = (edges[i] === 1 ? GREY[20] : shapeOf[i] === picked ? GREY[Math.min(255, 2 * codeOf(data[i] as number) + 60)] : table[fine(data[i] as number)]) as number;
+  for (let i = 0; i < out.length; i++) out[i] = (edges[i] === 1 || edges[i - 1] === 1 || edges[i - width] === 1 ? GREY[20] : shapeOf[i] === picked ? GREY[Math.min(255, 2 * codeOf(data[i] as number) + 60)] : table[fine(data[i] as number)]) as number;
 }
 
 /** Shapes smaller than this share are in no list. */

@@ -3,6 +3,7 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { VERDICTS } from '@/data/schema';
 import { decide, editItem, setWord, withdraw } from '@/studio/critiquing';
+import { acceptReading, judgeAgain, measureAnew, READING_SCOPES, takeReadingsBack } from '@/studio/notan-hand-ins';
 import { tryAgain } from '@/studio/receive';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
@@ -33,4 +34,17 @@ export async function withdrawVerdict(attemptId: string): Promise<Outcome> {
 }
 export async function measureOnceMore(attemptId: string): Promise<Outcome> {
   return act(({ house, teacher }) => tryAgain(house, teacher, attemptId));
+}
+
+export async function acceptAsReading(attemptId: string, region: number, scope: string): Promise<Outcome> {
+  return act(({ house, teacher }) => acceptReading(house, teacher, attemptId, z.number().int().min(0).parse(region), z.enum(READING_SCOPES).parse(scope)));
+}
+export async function judgeOnceMore(attemptId: string): Promise<Outcome> {
+  return act(({ house, teacher }) => judgeAgain(house, teacher, attemptId));
+}
+export async function measureAgainstNow(attemptId: string): Promise<Outcome> {
+  return act(({ house, teacher }) => measureAnew(house, teacher, attemptId));
+}
+export async function forgetReadings(exerciseId: string): Promise<Outcome> {
+  return act(({ house, teacher }) => takeReadingsBack(house, teacher, exerciseId));
 }

@@ -93,7 +93,7 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
                           {cell.result && cell.result.steps.length > 0 && !cell.refused ? (
                             <Strip cells={stripCells(cell.result, labelsOf(e.terms, rack.class.numbering))} width={300} height={28} />
                           ) : cell.attemptId && !cell.result ? (
-                            <img src={`/picture/${cell.attemptId}/preview`} alt="" className="h-11 w-full object-cover" />
+                            <img src={`/picture/${cell.attemptId}/${cell.notan ? 'strip' : 'preview'}`} alt="" className={cell.notan ? 'h-14 w-full object-contain object-left' : 'h-11 w-full object-cover'} />
                           ) : (
                             <span className="h-11" />
                           )}

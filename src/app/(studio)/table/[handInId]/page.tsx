@@ -1,11 +1,13 @@
 import { valuesOf } from '@/core/exercise/kinds';
+import { stepLabels } from '@/core/exercise/numbering';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { labelsOf } from '@/studio/exercises';
+import { wantedBy } from '@/studio/references';
 import { repaintWords } from '@/studio/repainting';
-import { tableOf } from '@/studio/views';
+import { standingOf, tableOf } from '@/studio/views';
 import { CritiqueTable } from '@/ui/CritiqueTable';
 import { orNotFound, teacherOnly } from '../../../access';
-import { changeItem, changeWord, giveVerdict, measureOnceMore, withdrawVerdict } from '../actions';
+import { acceptAsReading, changeItem, changeWord, giveVerdict, judgeOnceMore, measureAgainstNow, measureOnceMore, withdrawVerdict } from '../actions';
 
 interface Props {
   readonly params: Promise<{ handInId: string }>;
@@ -16,15 +18,16 @@ export default async function Table({ params, searchParams }: Props) {
   const { house, teacher } = await teacherOnly();
   const { handInId } = await params;
   const table = await orNotFound(tableOf(house, teacher, handInId));
-  const wanted = (await searchParams).attempt;
-  const shown = table.attempts.find((a) => a.id === wanted) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
+  const asked = (await searchParams).attempt;
+  const shown = table.attempts.find((a) => a.id === asked) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
   const terms = shown?.terms ?? table.exercise.terms;
   const { cells } = exerciseLayout(terms);
   const tall = terms.kind === 'bands' || shown?.result?.capture.target === 'brackets';
   const perRow = tall ? valuesOf(terms).length : cells.filter((c) => c.yMm === cells[0]?.yMm).length;
   // As on the straightened strip: cells 2 mm apart in a margin of 2 mm.
   const gapPercent = 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
-  const labels = labelsOf(terms, table.class.numbering);
+  const wanted = wantedBy(terms);
+  const labels = wanted ? stepLabels(table.class.numbering, { steps: wanted.tones, order: 'light-first', spacing: 'lightness', ends: terms.ends }) : labelsOf(terms, table.class.numbering);
   return (
     <CritiqueTable
       key={shown?.id ?? 'none'}
@@ -44,7 +47,8 @@ export default async function Table({ params, searchParams }: Props) {
       previous={table.previous}
       next={table.next}
       place={`${table.position} of ${table.total}`}
-      actions={{ changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore }}
+      standing={shown?.notan ? ((await standingOf(house, teacher, shown.id)) ?? 'as-it-is') : 'as-it-is'}
+      actions={{ changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, acceptAsReading, judgeOnceMore, measureAgainstNow }}
     />
   );
 }

@@ -1,0 +1,53 @@
+'use client';
+/** Accepts a flipped shape as a reading, and says when something was measured before one was. */
+
+interface Props {
+  /** The flipped shape that is picked can be accepted. */
+  readonly able: boolean;
+  readonly standing: 'as-it-is' | 'other-reference' | 'other-readings';
+  readonly frozen: boolean;
+  readonly busy: boolean;
+  readonly accept: (scope: 'this' | 'everyone') => void;
+  readonly judge: () => void;
+  readonly measure: () => void;
+}
+
+export function ReadingChoice({ able, standing, frozen, busy, accept, judge, measure }: Props) {
+  return (
+    <>
+      {standing === 'other-readings' && (
+        <div className="trouble" role="status">
+          <p>Measured before: another reading of a shape was accepted since.</p>
+          {!frozen && (
+            <button type="button" className="calm mt-2" disabled={busy} onClick={judge}>
+              Judge it by what counts now
+            </button>
+          )}
+        </div>
+      )}
+      {standing === 'other-reference' && (
+        <div className="trouble" role="status">
+          <p>Measured before: the reference was prepared anew since.</p>
+          {!frozen && (
+            <button type="button" className="calm mt-2" disabled={busy} onClick={measure}>
+              Measure it against what stands now
+            </button>
+          )}
+        </div>
+      )}
+      {able && !frozen && (
+        <div className="rounded-sm bg-l97 p-2">
+          <p className="text-13">Was this edge lost on purpose? Accept it as a reading, and it counts as right.</p>
+          <div className="mt-1 grid grid-cols-2 gap-2">
+            <button type="button" className="calm px-2" disabled={busy} onClick={() => accept('this')}>
+              For this one <kbd>a</kbd>
+            </button>
+            <button type="button" className="calm px-2" disabled={busy} onClick={() => accept('everyone')}>
+              For everyone <kbd>f</kbd>
+            </button>
+          </div>
+        </div>
+      )}
+    </>
+  );
+}
