@@ -11,6 +11,7 @@ import { benchFit } from './mixing-speed';
 import { benchNotan } from './notan';
 import { benchPage } from './page';
 import { benchPainters } from './painters';
+import { benchReferencePage } from './reference-page';
 import { benchQuick } from './quick';
 import { benchSpeed } from './speed';
 import { row } from './tally';
@@ -53,6 +54,7 @@ if (wanted('notan')) kept.push(['notan', await benchNotan(seed, Math.ceil(rounds
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);
 if (wanted('fit')) kept.push(['fitting', benchFit(seed)]);
 if (wanted('page')) kept.push(['dragging', await benchPage()]);
+if (wanted('references')) kept.push(['preparing a reference', await benchReferencePage()]);
 if (wanted('quick')) kept.push(['look before sending', await benchQuick(seed)]);
 if (wanted('speed')) kept.push(['speed and memory', await benchSpeed(seed)]);
 

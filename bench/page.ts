@@ -30,7 +30,7 @@ export async function benchPage(): Promise<boolean> {
     await time('lamp of a glow', await middleOf(page, 'slider', /Lamp/), { x: 90, y: 60 });
     await page.goto(`${BASE}/plan/new`);
     await page.getByRole('button', { name: 'monochrome painting' }).click();
-    await page.getByRole('combobox', { name: /^Paint/ }).selectOption('oil');
+    await page.getByRole('combobox', { name: /^Paint(?!ed)/ }).selectOption('oil');
     await page.getByRole('combobox', { name: /^Way/ }).selectOption('staged');
     await page.getByRole('button', { name: 'Set it' }).click();
     await page.getByRole('heading', { name: 'Timetable' }).waitFor();

@@ -1,8 +1,16 @@
 /** Photographs to hand in. */
 import sharp from 'sharp';
-import type { CameraCondition } from '@/devices/camera-conditions';
 import { planFor } from '@/devices/paint-conditions';
 import { paint } from '@/devices/painter';
+import { defaultTerms } from '@/core/exercise/kinds';
+import { toneShapes } from '@/core/notan/tones';
+import { exerciseLayout } from '@/core/sheet/exercise-layout';
+import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
+import { photograph } from '@/devices/camera';
+import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
+import { paintTones } from '@/devices/notan-painter';
+import { print } from '@/devices/printer';
+import { sheetToPng } from '@/print/sheet-png';
 import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
 /** A plain picture: kinds that are judged by eye take any. */
@@ -34,4 +42,23 @@ export async function pilePhotograph(ids: { exercise: string | null; student: st
 export async function dabPhotograph(exercise: string, dab: number, lightness: number): Promise<Buffer> {
   const sheet = await sheetWithDabs(9, 'a4', new Map([[dab, lightness]]), 77 + lightness, { exercise, student: null });
   return jpegOf(sheet, 'studio', 77, 12, { orientation: 6, location: true });
+}
+
+/** A painting in two tones from a picture of them, one of its middling shapes left in the light. */
+export async function notanPhotograph(exercise: string, tones: Buffer, seed: number): Promise<Buffer> {
+  const { data, info } = await sharp(tones).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
+  const { width, height } = info;
+  const wanted = Uint8Array.from(data, (v) => (v > 128 ? 1 : 2));
+  const { shapes, shapeOf } = toneShapes(wanted, width);
+  const lost = shapes.findIndex((s) => s.tone === 2 && s.places / wanted.length > 0.015 && s.places / wanted.length < 0.2);
+  const map = { width, height, toneOf: wanted.map((t, i) => (shapeOf[i] === lost ? 1 : t)) };
+  const terms = defaultTerms('notan');
+  const layout = exerciseLayout(terms);
+  const words = { title: 'Sample', className: 'Tidewell', name: '', labels: [], due: '', care: '', careInShort: '', exercise, student: null, figures: {} };
+  const printed = await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed);
+  const [frame] = layout.cells;
+  if (!frame) throw new Error('The sheet has no frame.');
+  const plan = { lightness: [93, 26], ragged: 0.002, shift: { x: 0, y: 0 }, streaks: 0.5, frame: null };
+  const { surface } = paintTones(printed.surface, frame, map, plan, seed);
+  return photograph(surface, layout, shotFor('window', layout, seed, 8), seed);
 }

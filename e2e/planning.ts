@@ -73,7 +73,7 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
   await check('a staged oil painting: its impossible timetable is told and mended', async () => {
     await page.goto(`${BASE}/plan/new`);
     await page.getByRole('button', { name: 'monochrome painting' }).click();
-    await page.getByRole('combobox', { name: /^Paint/ }).selectOption('oil');
+    await page.getByRole('combobox', { name: /^Paint(?!ed)/ }).selectOption('oil');
     await page.getByRole('combobox', { name: /^Way/ }).selectOption('staged');
     await page.getByRole('button', { name: 'Set it' }).click();
     await page.getByRole('heading', { name: 'Timetable' }).waitFor();

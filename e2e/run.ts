@@ -6,6 +6,7 @@ import { capture } from './capture';
 import { enrol, openHarness, phone } from './harness';
 import { mixing } from './mixing';
 import { planning } from './planning';
+import { references } from './references';
 import { wholeWay } from './whole-way';
 
 const harness = await openHarness();
@@ -17,6 +18,7 @@ try {
   await enrol(page, ruta, 'Ruta Vane');
   await mixing(harness, page, ruta, exerciseId);
   await capture(harness, page, ruta, 'Ruta Vane', exerciseId);
+  await references(harness, page, ruta);
   await planning(harness, page, bea);
   await access(harness, page, bea, exerciseId);
   await badInput(harness, page, await phone(harness.browser), exerciseId);

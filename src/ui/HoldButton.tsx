@@ -23,7 +23,7 @@ export function HoldButton({ label, keyName, hold }: { label: string; keyName?: 
       <button
         type="button"
         aria-pressed={hold.on}
-        className={`min-h-8 flex-1 cursor-pointer touch-none select-none px-2 text-13 ${hold.on ? 'bg-l20 text-l97' : 'bg-l97'}`}
+        className={`min-h-8 flex-1 cursor-pointer touch-none select-none whitespace-nowrap px-1 text-13 ${hold.on ? 'bg-l20 text-l97' : 'bg-l97'}`}
         onPointerDown={() => hold.hold(true)}
         onPointerUp={() => hold.hold(false)}
         onPointerLeave={() => hold.hold(false)}
@@ -36,7 +36,7 @@ export function HoldButton({ label, keyName, hold }: { label: string; keyName?: 
         type="button"
         aria-pressed={hold.locked}
         aria-label={`Keep “${label.toLowerCase()}” on`}
-        className="w-8 cursor-pointer border-l border-l37 bg-l97 px-2"
+        className="w-7 cursor-pointer border-l border-l37 bg-l97 px-1.5"
         onClick={() => hold.lock(!hold.locked)}
       >
         <Icon size={14} aria-hidden />

@@ -31,11 +31,13 @@ export interface PracticeTask {
 }
 
 const DPI = 300;
+/** Large flat shapes need less. */
+const TONES_DPI = 200;
 
 /** JPEG bytes of the photograph. */
 export async function practiceShot(task: PracticeTask): Promise<Uint8Array> {
   const { layout } = task;
-  const printed = await print(await sheetToPng(task.sheet, DPI), 'nominal', task.seed);
+  const printed = await print(await sheetToPng(task.sheet, task.tones ? TONES_DPI : DPI), 'nominal', task.seed);
   const file = { orientation: task.orientation, location: task.location };
   if (task.board) {
     const { pieces, widthMm, heightMm } = task.board;

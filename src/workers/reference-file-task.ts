@@ -8,7 +8,7 @@ import { sharesOf } from '@/core/notan/tones';
 import { framed } from '@/core/reference/framing';
 import type { ReferenceFile } from '@/core/reference/reference-files';
 import { luminanceOf, softLightness } from '@/core/reference/prepared-tones';
-import { valueMap } from '@/core/reference/value-map';
+import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { targetLightnesses } from '@/core/scale/targets';
 import { drawReferenceSheets, type ReferenceSheetWords } from '@/core/sheet/reference-sheets';
 import type { PaperId } from '@/core/sheet/paper';
@@ -29,7 +29,7 @@ export interface ReferenceFileTask {
 function mappedGrey({ picture, preparation }: PreparedReference, squint: number): Promise<Buffer> {
   return withPhoto(picture, null, (photo) => {
     const luminance = luminanceOf(framed(photo, preparation.corners, preparation.proportion));
-    const map = valueMap(softLightness(luminance, 0).data, preparation);
+    const map = valueMap(valueSpan(softLightness(luminance, 0).data), preparation);
     return greyPng(Uint8Array.from(softLightness(luminance, squint).data, (l) => codeOf(map.of(l))), luminance);
   });
 }

@@ -18,7 +18,7 @@ const measured = (more: Partial<NotanResult> = {}): NotanResult => ({
   kappa: 0.92,
   shift: { x: 0, y: 0 },
   regions: [],
-  shapes: { large: 2, middle: 3, small: 2, largest: 0.4, slivers: 0, ragged: 0.1 },
+  shapes: { large: 2, middle: 3, small: 2, largest: 0.4, variety: null, slivers: 0, ragged: 0.1 },
   frame: null,
   seams: 1,
   findings: [],

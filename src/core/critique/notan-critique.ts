@@ -16,6 +16,9 @@ const SHORT = 8;
 /** More slivers than this are told. */
 const FEW_SLIVERS = 2;
 const MOST_REGIONS = 7;
+/** Shapes whose widths differ less than this are all of a size; from this share on edges are ragged. */
+const OF_A_SIZE = 0.5;
+const RAGGED = 0.3;
 
 const round2 = (v: number) => Math.round(v * 100) / 100;
 const percent = (v: number) => `${Math.round(100 * v)} %`;
@@ -106,6 +109,10 @@ function mends(r: NotanResult, ends: Ends, asks: NotanAsks): Finding[] {
   for (const t of streaky) out.push(fix({ code: 'uneven_tone', weight: ((t.spread ?? 0) / 20) * Math.sqrt(t.share), evidence: { tone: t.index, spread: round2(t.spread ?? 0) }, say: `The paint of ${toneName(t.index, count)} is uneven: it reads as several values.`, do: 'A second coat, mixed through before it goes on.' }));
   const slivers = r.shapes?.slivers ?? 0;
   if (slivers > FEW_SLIVERS) out.push(fix({ code: 'slivers', weight: 0.05 * slivers, evidence: { slivers }, say: `${slivers} shapes are too thin to read from across the room.`, do: 'Let each run into what lies beside it: a lost edge is no mistake.' }));
+  const variety = r.shapes?.variety ?? null;
+  if (variety !== null && variety < OF_A_SIZE) out.push(fix({ code: 'sizes_alike', weight: 0.4 * (1 - variety), evidence: { variety: round2(variety) }, say: 'Its shapes are all about the same size: nothing leads.', do: 'Join some into one large shape, keep a few small ones, and let one be the largest by far.' }));
+  const ragged = r.shapes?.ragged ?? 0;
+  if (ragged > RAGGED && (r.shapes?.slivers ?? 0) <= FEW_SLIVERS) out.push(fix({ code: 'ragged_edges', weight: 0.3 * ragged, evidence: { ragged: round2(ragged) }, say: `${percent(ragged)} of the edges are ragged: the eye stops at them.`, do: 'Draw the brush along each edge once more, slowly, in one go.' }));
   return [...out, ...studyMends(r, asks)].sort((a, b) => b.weight - a.weight);
 }
 

@@ -24,16 +24,24 @@ export interface PaintedTones {
   readonly tones: readonly { readonly lightness: number; readonly share: number; readonly spread: number }[];
 }
 
-/** Counts of the lightnesses of flat places. */
-function flatCounts({ data, width, height }: Raster<'lightness', 1>): Float64Array {
-  const counts = new Float64Array(BINS);
+/** 1 on places that are no edge between two tones. */
+function flatPlaces({ data, width, height }: Raster<'lightness', 1>): Uint8Array {
+  const flat = new Uint8Array(data.length);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const at = (dx: number, dy: number) => data[Math.min(height - 1, Math.max(0, y + dy)) * width + Math.min(width - 1, Math.max(0, x + dx))] as number;
-      if (Math.abs(at(2, 0) - at(-2, 0)) > EDGE || Math.abs(at(0, 2) - at(0, -2)) > EDGE) continue;
-      const bin = Math.min(BINS - 1, Math.max(0, Math.floor((at(0, 0) - FROM) * PER_UNIT)));
-      counts[bin] = (counts[bin] as number) + 1;
+      if (Math.abs(at(2, 0) - at(-2, 0)) <= EDGE && Math.abs(at(0, 2) - at(0, -2)) <= EDGE) flat[y * width + x] = 1;
     }
+  return flat;
+}
+
+function countsOf(data: Float32Array, flat: Uint8Array): Float64Array {
+  const counts = new Float64Array(BINS);
+  data.forEach((l, i) => {
+    if (flat[i] !== 1) return;
+    const bin = Math.min(BINS - 1, Math.max(0, Math.floor((l - FROM) * PER_UNIT)));
+    counts[bin] = (counts[bin] as number) + 1;
+  });
   return counts;
 }
 
@@ -54,7 +62,8 @@ function classes(counts: Float64Array, count: number): { mean: number; share: nu
 
 /** Up to `most` tones of a painting: as many as lie far enough apart and are more than a speck. */
 export function paintedTones(plane: Raster<'lightness', 1>, most: number): PaintedTones {
-  const counts = flatCounts(plane);
+  const flat = flatPlaces(plane);
+  const counts = countsOf(plane.data, flat);
   const told = (count: number): number[] => {
     const found = classes(counts, count);
     if (found && (count === 1 || found.every((c, k) => c.share >= SPECK && (k === 0 || c.mean - (found[k - 1]?.mean ?? 0) >= ONE_TONE)))) return found.map((c) => c.mean);
@@ -65,10 +74,13 @@ export function paintedTones(plane: Raster<'lightness', 1>, most: number): Paint
   const toneOf = tonesBy(plane, thresholds);
   const shares = sharesOf(toneOf, means.length);
   const falling = [...means].reverse();
-  const squares = new Float64Array(means.length);
+  const [squares, places] = [new Float64Array(means.length), new Float64Array(means.length)];
+  // The soft edge between two tones is no unevenness of either.
   plane.data.forEach((l, i) => {
+    if (flat[i] !== 1) return;
     const k = (toneOf[i] as number) - 1;
     squares[k] = (squares[k] as number) + (l - (falling[k] as number)) ** 2;
+    places[k] = (places[k] as number) + 1;
   });
-  return { toneOf, tones: shares.map((share, k) => ({ lightness: falling[k] as number, share, spread: Math.sqrt((squares[k] as number) / Math.max(1, share * toneOf.length)) })) };
+  return { toneOf, tones: shares.map((share, k) => ({ lightness: falling[k] as number, share, spread: Math.sqrt((squares[k] as number) / Math.max(1, places[k] as number)) })) };
 }

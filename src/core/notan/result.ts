@@ -25,7 +25,7 @@ export const notanResultSchema = z.object({
   shift: z.object({ x: z.number(), y: z.number() }).nullable(),
   /** `shape` is the name that the reference has for it, `emphasis` how much it weighs, `outline` rings of shares of width and height. */
   regions: z.array(z.object({ box, area: share, drawn: z.number().int(), wanted: z.number().int(), shape: z.string().optional(), emphasis: z.number().optional(), outline: z.array(z.array(z.tuple([z.number(), z.number()]))).optional() })),
-  shapes: z.object({ large: z.number().int(), middle: z.number().int(), small: z.number().int(), largest: share, slivers: z.number().int(), ragged: share }).nullable(),
+  shapes: z.object({ large: z.number().int(), middle: z.number().int(), small: z.number().int(), largest: share, variety: z.number().nullable().default(null), slivers: z.number().int(), ragged: share }).nullable(),
   /** A dark frame that was painted round the picture and left out: its lightness, L*; null where there is none. */
   frame: z.object({ lightness: z.number() }).nullable(),
   /** Share of the seams between tones that lie between their neighbours; null where nothing was read. */

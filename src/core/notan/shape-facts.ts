@@ -8,6 +8,9 @@ const LARGE = 0.1;
 const MIDDLE = 0.02;
 /** Smaller ones are specks, and counted nowhere. */
 const LEAST = 0.001;
+/** From this share on, and so many, sizes are compared. */
+const COUNTED = 0.003;
+const ENOUGH = 6;
 /** A shape nowhere wider than this share of the longer side is a sliver. */
 const SLIVER = 0.018;
 /** An edge this far (share of the longer side) from where a calm hand would have it is ragged. */
@@ -20,6 +23,8 @@ export interface ShapeFacts {
   readonly small: number;
   /** Share of the picture that its largest shape has. */
   readonly largest: number;
+  /** How much the sizes of shapes differ: standard deviation of their widths over the mean, the largest shape left out; null for fewer than six. */
+  readonly variety: number | null;
   readonly slivers: number;
   /** Share of all edges that are ragged. */
   readonly ragged: number;
@@ -40,7 +45,10 @@ export function shapeFacts(toneOf: Uint8Array, width: number, height: number, co
     all++;
     if ((fromCalm[i] as number) > (RAGGED * long) ** 2) ragged++;
   });
+  const widths = told.slice(1).filter((s) => s.share >= COUNTED).map((s) => Math.sqrt(s.share));
+  const mean = widths.reduce((a, b) => a + b, 0) / Math.max(1, widths.length);
   return {
+    variety: widths.length < ENOUGH ? null : Math.sqrt(widths.reduce((s, w) => s + (w - mean) ** 2, 0) / widths.length) / mean,
     large: told.filter((s) => s.share >= LARGE).length,
     middle: told.filter((s) => s.share >= MIDDLE && s.share < LARGE).length,
     small: told.filter((s) => s.share < MIDDLE && !s.thin).length,

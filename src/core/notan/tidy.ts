@@ -3,8 +3,16 @@ import { quickBlur } from '../raster/blur';
 import { squaredDistances } from '../raster/distance';
 
 /** 1 along the outlines between tones, on the place before the change. */
-export function outlinesOf(toneOf: Uint8Array | Int32Array, width: number): Uint8Array {
-  return Uint8Array.from(toneOf, (t, i) => (((i + 1) % width !== 0 && toneOf[i + 1] !== t) || (i + width < toneOf.length && toneOf[i + width] !== t) ? 1 : 0));
+export function outlinesOf(toneOf: ArrayLike<number>, width: number): Uint8Array {
+  const n = toneOf.length;
+  const out = new Uint8Array(n);
+  for (let i = 0, x = 0; i < n; i++) {
+    const t = toneOf[i];
+    const last = ++x === width;
+    if ((!last && toneOf[i + 1] !== t) || (i + width < n && toneOf[i + width] !== t)) out[i] = 1;
+    if (last) x = 0;
+  }
+  return out;
 }
 
 /**
@@ -32,17 +40,18 @@ export function withoutThin(toneOf: Uint8Array, width: number, height: number, r
   return out;
 }
 
-/** Each place takes the tone that most of what lies about it has, weighed about as by a Gaussian of `sigma` places. */
+/**
+ * Outlines smoothed, about as by a Gaussian of `sigma` places: a place is of a tone or a darker one where more than half of what
+ * lies about it is. Going by levels keeps tones in order: where light meets dark no strip of a tone between them comes about.
+ */
 export function smoothedTones(toneOf: Uint8Array, width: number, height: number, count: number, sigma: number): Uint8Array {
-  const most = new Float32Array(toneOf.length);
-  const out = new Uint8Array(toneOf.length);
-  for (let tone = 1; tone <= count; tone++) {
-    const about = quickBlur(Float32Array.from(toneOf, (t) => (t === tone ? 1 : 0)), width, height, sigma);
-    about.forEach((share, i) => {
-      if (share <= (most[i] as number)) return;
-      most[i] = share;
-      out[i] = tone;
-    });
+  const n = toneOf.length;
+  const out = new Uint8Array(n).fill(1);
+  const darker = new Float32Array(n);
+  for (let tone = 2; tone <= count; tone++) {
+    for (let i = 0; i < n; i++) darker[i] = (toneOf[i] as number) >= tone ? 1 : 0;
+    const about = quickBlur(darker, width, height, sigma);
+    for (let i = 0; i < n; i++) if ((about[i] as number) > 0.5) out[i] = tone;
   }
   return out;
 }

@@ -12,6 +12,11 @@ export const middleOf = (bin: number): number => ((bin + 0.5) * 100) / BINS;
 /** Counts of a plane of L*; places that are NaN count nowhere. */
 export function lightnessHistogram(lightness: Float32Array): Float64Array {
   const counts = new Float64Array(BINS);
-  for (const l of lightness) if (!Number.isNaN(l)) counts[binOf(l)] = (counts[binOf(l)] as number) + 1;
+  for (let i = 0; i < lightness.length; i++) {
+    const l = lightness[i] as number;
+    if (Number.isNaN(l)) continue;
+    const bin = binOf(l);
+    counts[bin] = (counts[bin] as number) + 1;
+  }
   return counts;
 }

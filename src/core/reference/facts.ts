@@ -1,6 +1,7 @@
 /** What can be said of a picture's values in numbers, before anybody paints it. */
 import type { Raster } from '../raster/raster';
 import { toneShapes } from '../notan/tones';
+import { lightnessHistogram, middleOf } from '../raster/lightness-histogram';
 
 export interface ReferenceFacts {
   /** Lightness (L*) that 5, 50 and 95 percent of the picture lie below. */
@@ -37,11 +38,17 @@ function largestContrast({ data, width, height }: Raster<'lightness', 1>): Refer
 }
 
 export function referenceFacts(lightness: Raster<'lightness', 1>, toneOf: Uint8Array): ReferenceFacts {
-  const sorted = Float32Array.from(lightness.data).sort();
-  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] as number;
+  const counts = lightnessHistogram(lightness.data);
+  const total = counts.reduce((a, n) => a + n, 0);
+  /** L* below which that share of the picture lies, to a bin. */
+  const at = (share: number) => {
+    let sum = 0;
+    const bin = counts.findIndex((n) => (sum += n) >= share * total);
+    return middleOf(Math.max(0, bin));
+  };
   const [p5, p50, p95] = [at(0.05), at(0.5), at(0.95)];
   const [low, high] = [p5 + (p95 - p5) / 3, p5 + (2 * (p95 - p5)) / 3];
-  const share = (from: number, to: number) => lightness.data.reduce((s, l) => s + (l >= from && l < to ? 1 : 0), 0) / sorted.length;
+  const share = (from: number, to: number) => counts.reduce((s, n, bin) => s + (middleOf(bin) >= from && middleOf(bin) < to ? n : 0), 0) / total;
   const sizes = toneShapes(toneOf, lightness.width).shapes.map((s) => s.places / toneOf.length);
   return {
     p5,

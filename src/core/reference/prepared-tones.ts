@@ -7,7 +7,7 @@ import { dissolved } from '../notan/dissolve';
 import { otsuThresholds } from '../notan/thresholds';
 import { smoothedTones } from '../notan/tidy';
 import { tonesBy } from '../notan/tones';
-import { gaussianBlur, quickBlur } from '../raster/blur';
+import { quickBlur, wideBlur } from '../raster/blur';
 import { lightnessHistogram } from '../raster/lightness-histogram';
 import { raster, type Raster } from '../raster/raster';
 import { LEAST_SIDE_PX, NothingToPrepare } from './prepare';
@@ -33,8 +33,10 @@ function quickLightness(y: number): number {
 /** L* after a squint of so many percent of the longer side; `quick` nearly so, in time that does not grow with it. */
 export function softLightness({ width, height, data }: Raster<'linear', 1>, percent: number, quick = false): Raster<'lightness', 1> {
   const sigma = (percent / 100) * Math.max(width, height);
-  const soft = sigma < 0.3 ? data : (quick ? quickBlur : gaussianBlur)(data, width, height, sigma);
-  return raster('lightness', width, height, 1, soft.map(quickLightness));
+  const soft = sigma < 0.3 ? data : (quick ? quickBlur : wideBlur)(data, width, height, sigma);
+  const out = new Float32Array(soft.length);
+  for (let i = 0; i < out.length; i++) out[i] = quickLightness(soft[i] as number);
+  return raster('lightness', width, height, 1, out);
 }
 
 /** Tones made calm: small shapes dissolved, outlines smoothed. Places of tone 0 stay so. */

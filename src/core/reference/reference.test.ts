@@ -5,7 +5,7 @@ import { linearToCode, srgbToLinear } from '../colour/srgb';
 import { type Orientation, uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
 import { lightnessOf, luminancePlane, squinted } from './luminance-plane';
-import { valueMap } from './value-map';
+import { valueMap, valueSpan } from './value-map';
 
 const ends = { light: 95, dark: 24 };
 
@@ -39,7 +39,7 @@ test('mapped values keep their order and reach exactly the ends, whatever key an
     fc.property(lightness, fc.integer({ min: 0, max: 50 }), fc.constantFrom('full', 'high', 'middle', 'low'), (values, pushPercent, key) => {
       fc.pre(Math.max(...values) - Math.min(...values) > 1);
       const plane = Float32Array.from(values);
-      const map = valueMap(plane, { ends, key, pushPercent });
+      const map = valueMap(valueSpan(plane), { ends, key, pushPercent });
       const mapped = [...plane].sort((a, b) => a - b).map(map.of);
       for (let i = 1; i < mapped.length; i++) expect(mapped[i]!).toBeGreaterThanOrEqual(mapped[i - 1]!);
       expect(mapped[0]).toBeCloseTo(map.ends.dark, 9);
@@ -50,6 +50,6 @@ test('mapped values keep their order and reach exactly the ends, whatever key an
 });
 
 test('a picture of one tone comes to lie in the middle of what paint reaches', () => {
-  const map = valueMap(new Float32Array(9).fill(31), { ends, key: 'full', pushPercent: 0 });
+  const map = valueMap(valueSpan(new Float32Array(9).fill(31)), { ends, key: 'full', pushPercent: 0 });
   expect(map.of(31)).toBe(59.5);
 });

@@ -25,7 +25,11 @@ export type ShadowEdit = z.infer<typeof shadowEditSchema>;
 export const proposedLine = (lightness: Raster<'lightness', 1>): number => otsuThresholds(lightnessHistogram(lightness.data), 2)[0] ?? 50;
 
 /** 1 where the light reaches, 0 elsewhere. */
-export const litAbove = ({ data }: Raster<'lightness', 1>, line: number): Uint8Array => Uint8Array.from(data, (l) => (l > line ? 1 : 0));
+export function litAbove({ data }: Raster<'lightness', 1>, line: number): Uint8Array {
+  const lit = new Uint8Array(data.length);
+  for (let i = 0; i < lit.length; i++) lit[i] = (data[i] as number) > line ? 1 : 0;
+  return lit;
+}
 
 /** Marks all places within half the width of a stroke, as a round brush does. */
 function stroke(lit: Uint8Array, width: number, height: number, edit: Extract<ShadowEdit, { kind: 'stroke' }>): void {

@@ -70,8 +70,9 @@ export function cutShapes(toneOf: Uint8Array, width: number, height: number, edi
     const [a, b] = [shapeOf[indexAt(edit.a, width, height)] as number, shapeOf[indexAt(edit.b, width, height)] as number];
     if (a !== b) for (let i = 0; i < shapeOf.length; i++) if (shapeOf[i] === b) shapeOf[i] = a;
   }
-  const places = new Map<number, number>();
-  for (const s of shapeOf) places.set(s, (places.get(s) ?? 0) + 1);
+  const counts = new Int32Array(next);
+  for (let i = 0; i < shapeOf.length; i++) counts[shapeOf[i] as number] = (counts[shapeOf[i] as number] as number) + 1;
+  const places = new Map([...counts.entries()].filter(([, n]) => n > 0));
   return { width, height, shapeOf, places };
 }
 

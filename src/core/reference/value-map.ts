@@ -22,14 +22,25 @@ export interface MapRequest {
   readonly pushPercent: number;
 }
 
+/** What a map rests on of a picture's L*: its darkest, its lightest and its median. */
+export interface ValueSpan {
+  readonly low: number;
+  readonly high: number;
+  readonly median: number;
+}
+
+/** Of a picture's L*, NaN left out. */
+export function valueSpan(lightness: Float32Array): ValueSpan {
+  const sorted = (lightness.some(Number.isNaN) ? lightness.filter((l) => !Number.isNaN(l)) : Float32Array.from(lightness)).sort();
+  return { low: sorted[0] ?? 0, high: sorted[sorted.length - 1] ?? 0, median: sorted[sorted.length >> 1] ?? 0 };
+}
+
 /**
- * The map for a picture of these L* (NaN left out): its lightest and darkest place come to lie exactly on the ends that
- * the key leaves, and values move away from the median by the push, `L' = m + (1 + p) (L - m)`, cut off at the ends.
- * Order is kept. A picture of one tone comes to lie in the middle.
+ * The map for a picture of that span: its lightest and darkest place come to lie exactly on the ends that the key leaves, and
+ * values move away from the median by the push, `L' = m + (1 + p) (L - m)`, cut off at the ends. Order is kept. A picture of
+ * one tone comes to lie in the middle.
  */
-export function valueMap(lightness: Float32Array, { ends, key, pushPercent }: MapRequest): ValueMap {
-  const sorted = lightness.filter((l) => !Number.isNaN(l)).sort();
-  const [low, high] = [sorted[0] ?? 0, sorted[sorted.length - 1] ?? 0];
+export function valueMap({ low, high, median }: ValueSpan, { ends, key, pushPercent }: MapRequest): ValueMap {
   const [from, to] = REACH[key];
   const range = ends.light - ends.dark;
   const own: Ends = { dark: ends.dark + from * range, light: ends.dark + to * range };
@@ -38,7 +49,7 @@ export function valueMap(lightness: Float32Array, { ends, key, pushPercent }: Ma
     return { of: () => middle, ends: own };
   }
   const spread = (l: number) => own.dark + ((l - low) / (high - low)) * (own.light - own.dark);
-  const middle = spread(sorted[sorted.length >> 1] ?? 0);
+  const middle = spread(median);
   const push = 1 + pushPercent / 100;
   return { of: (l) => Math.min(own.light, Math.max(own.dark, middle + push * (spread(l) - middle))), ends: own };
 }

@@ -66,7 +66,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
 
   useEffect(() => {
     // What is dissolved and smoothed follows once the finger rests.
-    show({ preparation, left, right, moving, picked: picked?.shape ?? null });
+    show({ preparation, left, right, moving, details: false, picked: picked?.shape ?? null });
   }, [show, preparation, left, right, moving, picked]);
 
   const unkept = preparation !== kept;
@@ -142,7 +142,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
           {([['left', bench.left, left], ['right', bench.right, right]] as const).map(([side, canvas, view], k) => (
             <figure key={side} className="m-0 flex min-h-0 flex-col items-center justify-center">
               <div className="relative max-h-full max-w-full" style={{ aspectRatio: stage === 'frame' && k === 0 ? own : proportion, width: `min(100%, calc((100vh - ${stage === 'values' ? 330 : 150}px) * ${stage === 'frame' && k === 0 ? own : proportion}))` }}>
-                <canvas ref={canvas} className={stage === 'frame' && k === 0 ? 'hidden' : 'block h-full w-full'} role="img" aria-label={`The picture, ${CAPTIONS[view]}`} data-milliseconds={answer?.milliseconds ?? ''} />
+                <canvas ref={canvas} className={stage === 'frame' && k === 0 ? 'hidden' : 'block h-full w-full'} role="img" aria-label={`The picture, ${CAPTIONS[view]}`} data-frames={bench.frames} data-exact={answer?.exact ?? ''} data-milliseconds={answer?.milliseconds ?? ''} />
                 {stage === 'frame' && k === 0 && <MarkCorners source={`/reference/${referenceId}/working`} alt="The picture as it came" marks={preparation.corners} onChange={(marks) => set({ corners: [...marks] as unknown as Preparation['corners'] })} />}
                 {stage === 'light' && k === 1 && (
                   <ShadowBrush

@@ -8,12 +8,16 @@ export interface Bench {
   readonly answer: BenchAnswer | null;
   /** Why nothing can be shown; empty where it can. */
   readonly trouble: string;
+  /** How many views were shown so far. */
+  readonly frames: number;
   readonly show: (request: BenchRequest) => void;
   readonly shapeAt: (x: number, y: number) => Promise<number>;
   readonly left: React.RefObject<HTMLCanvasElement | null>;
   readonly right: React.RefObject<HTMLCanvasElement | null>;
 }
 
+/** Facts and shapes are worked out once the hand has rested so long. */
+const REST_MS = 350;
 const FAILED = 'The picture could not be opened here. Nothing was lost; load the page once more.';
 
 export function useReferenceBench(picture: string): Bench {
@@ -22,7 +26,9 @@ export function useReferenceBench(picture: string): Bench {
   const remote = useRef<Remote<ReferenceBench> | null>(null);
   const asked = useRef<BenchRequest | null>(null);
   const busy = useRef(true);
+  const later = useRef<ReturnType<typeof setTimeout> | null>(null);
   const [answer, setAnswer] = useState<BenchAnswer | null>(null);
+  const [frames, setFrames] = useState(0);
   const [trouble, setTrouble] = useState('');
 
   const next = useCallback(async () => {
@@ -30,7 +36,10 @@ export function useReferenceBench(picture: string): Bench {
     while (own && asked.current) {
       const request = asked.current;
       asked.current = null;
-      setAnswer(await own.show(request));
+      const told = await own.show(request);
+      // Facts and shapes stay until the ones that follow are known.
+      setAnswer((before) => (request.details || !before ? told : { ...told, facts: before.facts, lit: before.lit, shapes: before.shapes }));
+      setFrames((n) => n + 1);
     }
     busy.current = false;
   }, []);
@@ -59,13 +68,16 @@ export function useReferenceBench(picture: string): Bench {
     return () => {
       gone = true;
       remote.current = null;
+      if (later.current) clearTimeout(later.current);
       worker.terminate();
     };
   }, [picture, next]);
 
   const show = useCallback(
-    (request: BenchRequest) => {
+    function show(request: BenchRequest): void {
       asked.current = request;
+      if (later.current) clearTimeout(later.current);
+      later.current = request.moving || request.details ? null : setTimeout(() => show({ ...request, details: true }), REST_MS);
       if (busy.current) return;
       busy.current = true;
       next().catch(() => setTrouble(FAILED));
@@ -73,5 +85,5 @@ export function useReferenceBench(picture: string): Bench {
     [next],
   );
   const shapeAt = useCallback((x: number, y: number) => remote.current?.shapeAt(x, y) ?? Promise.resolve(-1), []);
-  return { answer, trouble, show, shapeAt, left, right };
+  return { answer, trouble, frames, show, shapeAt, left, right };
 }

@@ -12,6 +12,8 @@ export interface BenchRequest {
   readonly right: BenchView;
   /** While a finger moves: nearly right, and quick. */
   readonly moving: boolean;
+  /** Whether facts and shapes are told too: they take longer than a hand waits. */
+  readonly details: boolean;
   /** Shape that is picked out in the view of shapes; null for none. */
   readonly picked: number | null;
 }
@@ -34,11 +36,13 @@ export interface BenchAnswer {
   readonly shares: readonly number[];
   /** Counts over L* 0 to 100, 256 bins; the largest is 1. */
   readonly histogram: readonly number[];
-  /** Null while a finger moves. */
+  /** Whether it is as the studio will have it, and not only nearly so. */
+  readonly exact: boolean;
+  /** Null unless details were asked for. */
   readonly facts: ReferenceFacts | null;
-  /** Share that the light reaches; null while a finger moves. */
+  /** Share that the light reaches; null unless details were asked for. */
   readonly lit: number | null;
-  /** Largest first; empty while a finger moves. */
+  /** Largest first; empty unless details were asked for. */
   readonly shapes: readonly BenchShape[];
   /** Why it can't be shown as asked, and what to do; empty where it can. */
   readonly trouble: string;

@@ -19,7 +19,8 @@ import type { BenchAnswer, BenchRequest, BenchShape, BenchView, ReferenceBench }
 
 let state: BenchState | null = null;
 let shown: Preparation | null = null;
-const sides: { canvas: OffscreenCanvas; pixels: ImageData | null }[] = [];
+/** `drawn` tells what stands on a canvas: the same again is not drawn again. */
+const sides: { canvas: OffscreenCanvas; pixels: ImageData | null; drawn: string }[] = [];
 
 /** Opaque greys as canvases keep them. */
 const GREY = Uint32Array.from({ length: 256 }, (_, c) => ((255 << 24) | (c << 16) | (c << 8) | c) >>> 0);
@@ -45,19 +46,45 @@ function quickThresholds(own: BenchState, p: Preparation): readonly number[] {
   return given?.length === p.tones - 1 ? given : otsuThresholds(own.histogram(p, true), p.tones);
 }
 
+/** What a view rests on. */
+function keyOf({ keys }: BenchState, { preparation: p, moving, picked }: BenchRequest, view: BenchView): string {
+  const paint = JSON.stringify([p.ends, p.key, p.pushPercent]);
+  switch (view) {
+    case 'squint':
+      return `${view} ${keys.squint(p)} ${moving}`;
+    case 'mapped':
+      return `${view} ${keys.frame(p)} ${moving} ${paint}`;
+    case 'tones':
+      return `${view} ${keys.tones(p)} ${moving} ${paint}`;
+    case 'light':
+      return `${view} ${keys.light(p)}`;
+    case 'shapes':
+      return `${view} ${keys.shapes(p)} ${picked}`;
+    default:
+      return `${view} ${keys.frame(p)}`;
+  }
+}
+
+/** sRGB codes of linear light, from a table finer than eight bits on the dark side too. */
+const CODE_STEPS = 4096;
+const CODES = Uint8Array.from({ length: CODE_STEPS + 1 }, (_, i) => linearToCode((i / CODE_STEPS) ** 2));
+const quickCode = (y: number) => CODES[Math.round(Math.sqrt(Math.min(1, Math.max(0, y))) * CODE_STEPS)] as number;
+
 function draw(own: BenchState, { preparation: p, moving, picked }: BenchRequest, view: BenchView, out: Uint32Array): void {
   const luma = LUMA[view];
   if (view === 'colour' || luma) {
     const { data } = own.rgb(p);
     for (let i = 0, k = 0; i < out.length; i++, k += 3) {
-      const [r, g, b] = [linearToCode(data[k] as number), linearToCode(data[k + 1] as number), linearToCode(data[k + 2] as number)];
+      const r = quickCode(data[k] as number);
+      const g = quickCode(data[k + 1] as number);
+      const b = quickCode(data[k + 2] as number);
       out[i] = luma ? (GREY[Math.round(luma[0] * r + luma[1] * g + luma[2] * b)] as number) : ((255 << 24) | (b << 16) | (g << 8) | r) >>> 0;
     }
     return;
   }
   if (view === 'grey' || view === 'mapped' || view === 'squint') {
-    const { data } = view === 'squint' ? own.soft(p, moving) : own.plain(p);
-    const map = view === 'mapped' ? valueMap(own.plain(p).data, p) : null;
+    const { data } = view === 'squint' ? own.soft(p, moving) : own.plain(p, moving && view === 'mapped');
+    const map = view === 'mapped' ? valueMap(own.span(p), p) : null;
     const table = tableOf((l) => codeOf(map ? map.of(l) : l));
     for (let i = 0; i < out.length; i++) out[i] = table[fine(data[i] as number)] as number;
     return;
@@ -114,7 +141,7 @@ function shapesIn(own: BenchState, p: Preparation): BenchShape[] {
 }
 
 function answer(own: BenchState, request: BenchRequest): Omit<BenchAnswer, 'milliseconds'> {
-  const { preparation: p, moving, left, right } = request;
+  const { preparation: p, moving, details, left, right } = request;
   const { width, height } = own.rgb(p);
   const counts = own.histogram(p, moving);
   const most = counts.reduce((a, b) => Math.max(a, b), 1);
@@ -138,16 +165,23 @@ function answer(own: BenchState, request: BenchRequest): Omit<BenchAnswer, 'mill
   for (const [k, view] of [left, right].entries()) {
     const side = sides[k];
     if (!side) continue;
-    const pixels = pixelsFor(side, width, height);
+    const key = keyOf(own, request, view);
+    if (side.drawn === key) continue;
+    side.drawn = key;
+    // What follows a finger is drawn half as large, and drawn out by the page.
+    const quickly = moving && (view === 'squint' || view === 'mapped' || (view === 'tones' && p.school === 'threshold'));
+    const size = quickly ? own.plain(p, true) : { width, height };
+    const pixels = pixelsFor(side, size.width, size.height);
     try {
       draw(own, request, view, pixels);
     } catch (error) {
       if (!(error instanceof TooFewTones || error instanceof OneSided)) throw error;
-      draw(own, request, 'grey', pixels);
+      side.drawn = '';
+      draw(own, request, 'grey', pixelsFor(side, width, height));
     }
     if (side.pixels) side.canvas.getContext('2d')?.putImageData(side.pixels, 0, 0);
   }
-  const told = moving || trouble !== '';
+  const told = !details || trouble !== '';
   const lit = told ? null : own.lit(p);
   return {
     width,
@@ -157,6 +191,7 @@ function answer(own: BenchState, request: BenchRequest): Omit<BenchAnswer, 'mill
     histogram: Array.from(counts, (n) => n / most),
     facts: told ? null : own.facts(p),
     lit: lit && lit.reduce((s, v) => s + v, 0) / lit.length,
+    exact: !moving,
     shapes: told ? [] : shapesIn(own, p),
     trouble,
   };
@@ -164,7 +199,7 @@ function answer(own: BenchState, request: BenchRequest): Omit<BenchAnswer, 'mill
 
 const api: ReferenceBench = {
   async open(picture, left, right) {
-    sides.push({ canvas: left, pixels: null }, { canvas: right, pixels: null });
+    sides.push({ canvas: left, pixels: null, drawn: '' }, { canvas: right, pixels: null, drawn: '' });
     // The studio reads the same codes: nothing may convert them on the way.
     const bitmap = await createImageBitmap(picture, { colorSpaceConversion: 'none' });
     const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
@@ -190,7 +225,7 @@ const api: ReferenceBench = {
       return { ...told, milliseconds: performance.now() - start };
     } catch (error) {
       if (!(error instanceof BadFrame)) throw error;
-      return { width: 1, height: 1, thresholds: [], shares: [], histogram: [], facts: null, lit: null, shapes: [], trouble: error.message, milliseconds: 0 };
+      return { width: 1, height: 1, thresholds: [], shares: [], histogram: [], facts: null, lit: null, shapes: [], exact: true, trouble: error.message, milliseconds: 0 };
     }
   },
   async shapeAt(x, y) {
