@@ -2,7 +2,6 @@
 import { and, asc, eq, isNull, or } from 'drizzle-orm';
 import type { NotanAsks } from '@/core/critique/notan-critique';
 import type { ExerciseTerms } from '@/core/exercise/terms';
-import type { NotanResult } from '@/core/notan/result';
 import { newId } from '@/data/ids';
 import { attempts, type classes, critiques, exercises, handIns, measurements, readings } from '@/data/schema';
 import type { NotanHandInTask, ReadingFile } from '@/workers/notan-hand-in-task';

@@ -14,7 +14,10 @@ import { newClassCode, newId } from '@/data/ids';
 import { students } from '@/data/schema';
 import type { Answers, Task } from '@/workers/protocol';
 import type { WorkerPool } from '@/workers/pool';
+import { bringIn } from '@/workers/bring-in-task';
 import { fitTask } from '@/workers/fit-task';
+import { judgeNotan, type NotanHandIn, readingMask, tonesPicture } from '@/workers/notan-hand-in-task';
+import { referenceFile } from '@/workers/reference-file-task';
 import { nearestTask } from '@/workers/nearest-task';
 import { UnusablePicture } from '@/workers/decode';
 import type { LookTaken } from '@/workers/look-task';
@@ -77,6 +80,8 @@ export interface TestStudio {
   nextSorted(result: SortedPicture | null): void;
   /** The last task of measuring that the workers were given. */
   lastTask(): Task | null;
+  /** What the next painting in few tones reads as. */
+  nextNotan(what: NotanHandIn): void;
   /** What the next look shows. */
   nextLook(result: LookTaken): void;
   /** What the next photograph of two sheets says of the new one; null: it can't be used. */
@@ -127,10 +132,21 @@ async function openTestHouse(): Promise<TestHouse> {
   let last: Task | null = null;
   let look: LookTaken = { look: null, issues: [], picture: null };
   let carried: CardReadings | null = null;
+  let notan: NotanHandIn | null = null;
   let dab: DabResult = { issues: [], reading: null, bare: false };
   const pool: WorkerPool = {
     async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
       if (task.task === 'pictures') return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
+      if (task.task === 'bring-in') return (await bringIn(task)) as Answers[T['task']];
+      if (task.task === 'reference-file') return (await referenceFile(task)) as Answers[T['task']];
+      if (task.task === 'judge-notan') return (await judgeNotan(task)) as Answers[T['task']];
+      if (task.task === 'reading-mask') return (await readingMask(task)) as Answers[T['task']];
+      if (task.task === 'tones-picture') return (await tonesPicture(task)) as Answers[T['task']];
+      if (task.task === 'measure-notan') {
+        last = task;
+        if (!notan) throw new UnusablePicture('No painting was laid ready.');
+        return notan as Answers[T['task']];
+      }
       if (task.task === 'fit') return fitTask(task) as Answers[T['task']];
       if (task.task === 'nearest') return nearestTask(task) as Answers[T['task']];
       if (task.task === 'sort') {
@@ -186,6 +202,9 @@ async function openTestHouse(): Promise<TestHouse> {
         },
         nextCarried: (given) => {
           carried = given;
+        },
+        nextNotan: (given) => {
+          notan = given;
         },
         nextDab: (given) => {
           dab = given;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
-import { blockMeans, gaussianBlur } from './blur';
+import { blockMeans, gaussianBlur, quickBlur, wideBlur } from './blur';
 
 const plane = (width: number, height: number, at: (x: number, y: number) => number) => Float32Array.from({ length: width * height }, (_, i) => at(i % width, Math.floor(i / width)));
 
@@ -33,4 +33,16 @@ test('means over blocks drop what is left over and keep the mean', () => {
       expect(data[0]).toBeCloseTo((factor - 1) / 2, 5);
     }),
   );
+});
+
+test('quick blurs are near the exact one, whatever their width', () => {
+  const [width, height] = [120, 90];
+  const blobs = plane(width, height, (x, y) => (Math.hypot(x - 40, y - 40) < 22 || (x > 70 && y > 50) ? 0.9 : 0.05));
+  for (const sigma of [1, 3, 5, 9, 14]) {
+    const exact = gaussianBlur(blobs, width, height, sigma);
+    const off = (other: Float32Array) => exact.reduce((most, v, i) => Math.max(most, Math.abs(v - (other[i] as number))), 0);
+    expect(off(wideBlur(blobs, width, height, sigma))).toBeLessThan(0.012);
+    expect(off(quickBlur(blobs, width, height, sigma))).toBeLessThan(0.04);
+  }
+  expect(quickBlur(blobs, width, height, 0)).toBe(blobs);
 });

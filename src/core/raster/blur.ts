@@ -84,6 +84,8 @@ function meanDownColumns(from: Float32Array, to: Float32Array, width: number, he
 /** Nearly a Gaussian blur, in time that does not grow with `sigma`: for what follows a finger, and where the shape of the kernel does not matter. */
 export function quickBlur(plane: Float32Array, width: number, height: number, sigma: number): Float32Array {
   if (sigma < 0.4) return plane;
+  // Three means are too few to be told from a narrow Gaussian, which costs little.
+  if (sigma < 2) return gaussianBlur(plane, width, height, sigma);
   const [now, other] = [Float32Array.from(plane), new Float32Array(plane.length)];
   for (const wide of threeWidths(sigma)) {
     if (wide === 1) continue;

@@ -85,13 +85,22 @@ export function beginShapes(lightness: Raster<'lightness', 1>, tones: number, pr
   return { squint, dissolve, smooth, thresholds: [...tonesByThreshold(lightness, tones, preparation).thresholds] };
 }
 
-/** The shapes of a picture: by the cut that they were begun with, or by its two tones as long as nobody has begun. */
+/** Shapes of a picture that nobody has cut yet. */
+const UNCUT_TONES = 4;
+
+/** Tones by threshold, fewer where the picture has fewer. */
+function asManyAs(lightness: Raster<'lightness', 1>, tones: number, preparation: Preparation): Uint8Array {
+  const has = lightnessHistogram(lightness.data).reduce((s, n) => s + (n > 0 ? 1 : 0), 0);
+  return has < 2 ? new Uint8Array(lightness.data.length).fill(1) : tonesByThreshold(lightness, Math.min(tones, has), preparation).toneOf;
+}
+
+/** The shapes of a picture: by the cut that they were begun with, or by a few tones as long as nobody has begun. */
 export function shapesOf(luminance: Raster<'linear', 1>, preparation: Preparation): ShapeCut {
   const { width, height } = luminance;
   const { cut, edits } = preparation.shapes;
   if (!cut) {
     const soft = softLightness(luminance, preparation.squint);
-    return cutShapes(tonesByThreshold(soft, 4, { ...preparation, cuts: {} }).toneOf, width, height, []);
+    return cutShapes(asManyAs(soft, UNCUT_TONES, { ...preparation, cuts: {} }), width, height, []);
   }
   const soft = softLightness(luminance, cut.squint);
   return cutShapes(calmTones(tonesBy(soft, cut.thresholds), width, height, cut.thresholds.length + 1, cut), width, height, edits);

@@ -4,6 +4,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { PICTURE_TYPES, sendPhoto } from '../send-photo';
 
+const words = (value: FormDataEntryValue | null) => (typeof value === 'string' ? value : '');
+
 export function BringIn() {
   const router = useRouter();
   const [doing, setDoing] = useState('');
@@ -16,7 +18,7 @@ export function BringIn() {
         const form = new FormData(e.currentTarget);
         const file = form.get('picture');
         if (!(file instanceof File) || file.size === 0) return setTrouble('Choose a picture first.');
-        const said = new URLSearchParams(['title', 'source', 'licence', 'note'].map((k) => [k, String(form.get(k) ?? '')]));
+        const said = new URLSearchParams(['title', 'source', 'licence', 'note'].map((k) => [k, words(form.get(k))]));
         setTrouble('');
         setDoing('Sending …');
         void sendPhoto<{ id: string }>(`/bring-in?${said}`, file, (share) => setDoing(share < 1 ? `Sending ${Math.round(100 * share)} %` : 'Opening it; a moment …')).then((answer) => {
