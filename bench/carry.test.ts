@@ -13,7 +13,7 @@ import { instrumentReadings } from './trial';
 
 const PLAN = { lightness: [95, 80, 60, 40, 24], faults: [] };
 const GAP_MM = 14;
-const MEGAPIXELS = 8;
+const MEGAPIXELS = 5;
 const { cv } = await loadOpenCv();
 
 /** Two prints side by side on a dark table, as one surface. */

@@ -7,6 +7,7 @@ const entries = {
   'workers/entry': 'src/workers/entry.ts',
   cli: 'src/cli/main.ts',
   demo: 'src/demo/main.ts',
+  render: 'src/demo/render/write.ts',
   bench: 'bench/main.ts',
   'bench-trial': 'bench/trial.ts',
   'bench-dab': 'bench/dab-trial.ts',

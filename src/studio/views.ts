@@ -177,6 +177,8 @@ export interface StudentAttempt {
     readonly word: string;
     readonly items: readonly { readonly kind: 'works' | 'fix'; readonly say: string; readonly action: string | null }[];
     readonly result: ScaleResult | null;
+    /** Whether it was measured against a picture, and can be looked at straightened. */
+    readonly compared: boolean;
   } | null;
 }
 
@@ -200,6 +202,7 @@ function studentAttempt(v: AttemptView): StudentAttempt {
               .filter((i) => !i.dropped)
               .map((i) => ({ kind: i.original.kind, say: i.say ?? i.original.say, action: i.action ?? i.original.do })),
             result: v.result,
+            compared: v.notan !== null && v.hasStrip,
           }
         : null,
   };

@@ -3,7 +3,14 @@ import type { StudentAttempt } from '@/studio/views';
 import { Strip } from './Strip';
 import { stripCells } from './strip-cells';
 
-export function Letter({ letter, labels }: { letter: NonNullable<StudentAttempt['letter']>; labels: readonly string[] }) {
+interface Props {
+  readonly letter: NonNullable<StudentAttempt['letter']>;
+  readonly labels: readonly string[];
+  /** The straightened painting, for what has no strip of steps; null for none. */
+  readonly picture: string | null;
+}
+
+export function Letter({ letter, labels, picture }: Props) {
   const works = letter.items.filter((i) => i.kind === 'works');
   const fixes = letter.items.filter((i) => i.kind === 'fix');
   return (
@@ -13,6 +20,7 @@ export function Letter({ letter, labels }: { letter: NonNullable<StudentAttempt[
           <Strip cells={stripCells(letter.result, labels)} width={340} height={44} />
         </div>
       )}
+      {picture && <img src={picture} alt="Your painting, straightened" className="mb-3 w-full" />}
       <p className="mb-3 font-semibold">{letter.verdict === 'pass' ? 'Passed.' : 'Once more, please.'}</p>
       {works.length > 0 && <p className="mb-3 max-w-prose">{works.map((i) => i.say).join(' ')}</p>}
       {fixes.map((i, k) => (

@@ -44,7 +44,7 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   const [depthMm, setDepthMm] = useState(0);
   const [marks, setMarks] = useState(FIRST_MARKS);
   const check = useQuickCheck(terms, measured);
-  const mayBeFramed = terms.kind === 'scale' || terms.kind === 'monochrome-scale' || (terms.kind === 'bands' && terms.outlines === 'own');
+  const mayBeFramed = (measured && (terms.kind === 'notan' || terms.kind === 'five-value')) || terms.kind === 'scale' || terms.kind === 'monochrome-scale' || (terms.kind === 'bands' && terms.outlines === 'own');
 
   async function hand(to: string, file: File | null, meanwhile: string) {
     setTrouble('');

@@ -72,15 +72,16 @@ test('a letter says what works first, then one thing after the other, then the t
     verdict: 'again' as const,
     word: 'Nearly there.',
     result: null,
+    compared: false,
     items: [
       { kind: 'works' as const, say: 'The white is clean.', action: null },
       { kind: 'fix' as const, say: 'Step 3 is streaky.', action: 'Stir the mix.' },
     ],
   };
-  const text = renderToStaticMarkup(<Letter letter={letter} labels={[]} />).replace(/<[^>]+>/g, '|');
+  const text = renderToStaticMarkup(<Letter letter={letter} labels={[]} picture={null} />).replace(/<[^>]+>/g, '|');
   const order = ['Once more, please.', 'The white is clean.', 'Step 3 is streaky. Stir the mix.', 'Nearly there.'].map((s) => text.indexOf(s));
   expect(order.every((at, i) => at >= 0 && at > (order[i - 1] ?? -1))).toBe(true);
-  expect(renderToStaticMarkup(<Letter letter={{ ...letter, verdict: 'pass' }} labels={[]} />)).toContain('Passed.');
+  expect(renderToStaticMarkup(<Letter letter={{ ...letter, verdict: 'pass' }} labels={[]} picture="/picture/x/strip" />)).toContain('Passed.');
 });
 
 test('values that have names are read out, bare greys are not', () => {

@@ -46,9 +46,9 @@ test('a photograph is handed in as it is framed; the practice camera shows only 
   expect(handIn({ again: true })).toContain('Hand in again');
 });
 
-test('only plain strips can be framed in other ways than by their sheet', () => {
-  for (const kind of ['bands', 'colours-on-scale', 'notan'] as const) expect(handIn({ terms: defaultTerms(kind) })).not.toContain('<select');
-  for (const kind of ['scale', 'monochrome-scale'] as const) expect(handIn({ terms: defaultTerms(kind) })).toContain('<select');
+test('plain strips, and pictures in few tones, can be framed in other ways than by their sheet', () => {
+  for (const kind of ['bands', 'colours-on-scale', 'master-copy'] as const) expect(handIn({ terms: defaultTerms(kind) })).not.toContain('<select');
+  for (const kind of ['scale', 'monochrome-scale', 'notan', 'five-value'] as const) expect(handIn({ terms: defaultTerms(kind) })).toContain('<select');
 });
 
 test('phones’ own formats are taken, and the chief button is told from a quiet one', () => {

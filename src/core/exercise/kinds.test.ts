@@ -41,7 +41,7 @@ test('bands drawn by hand: the work says how, and nothing of lines or numbers th
 
 test('what does not go together is told in words', () => {
   const said = (terms: unknown) => exerciseTermsSchema.safeParse(terms).error?.issues[0]?.message;
-  expect(said({ ...defaultTerms('notan'), tones: 9 })).toBe('A notan has 2 to 4 tones.');
+  expect(said({ ...defaultTerms('notan'), tones: 13 })).toBe('A study in flat tones has 2 to 12 of them.');
   expect(said({ ...defaultTerms('bands'), brushMm: -1 })).toBe('A brush is 2 to 20 mm wide.');
   expect(said({ ...defaultTerms('quick-studies'), goals: [] })).toBe('Set at least one study.');
   expect(said({ ...defaultTerms('limited-palette'), paints: ['only one'] })).toBe('A series needs at least two paints.');

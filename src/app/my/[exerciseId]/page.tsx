@@ -64,7 +64,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           {[...letters].reverse().map((a) => (
             <div key={a.id}>
               <h2 className="label">{a.number ? `Try ${a.number}` : 'The picture you sent on'}</h2>
-              {a.letter && <Letter letter={a.letter} labels={labels} />}
+              {a.letter && <Letter letter={a.letter} labels={labels} picture={a.letter.compared ? `/picture/${a.id}/strip` : null} />}
             </div>
           ))}
         </section>
