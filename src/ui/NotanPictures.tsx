@@ -72,12 +72,12 @@ export function NotanPictures({ attemptId, hasStrip, result, greys, labels, squi
       </svg>
       <div className="grid grid-cols-2 overflow-hidden">
         <figure className="relative m-0">
-          {hasStrip || tones ? <img src={swap ? wanted : painting} alt={swap ? 'The reference, in place of the painting' : tones ? 'The painting in its tones' : 'The painting, straightened'} className="block w-full" style={blur} /> : <div className="flex aspect-[6/5] items-center justify-center bg-l70">The straightened picture is being made …</div>}
+          {hasStrip || tones || swap ? <img src={swap ? wanted : painting} alt={swap ? 'The reference, in place of the painting' : tones ? 'The painting in its tones' : 'The painting, straightened'} className="block w-full" style={blur} /> : <div className="flex aspect-[6/5] items-center justify-center bg-l70">The straightened picture is being made …</div>}
           {over && <img src={wanted} alt="" className="absolute inset-0 h-full w-full opacity-50" style={blur} />}
           {!squint && !swap && <Outlines result={result} lit={lit} shifted onPick={onPick} />}
         </figure>
         <figure className="relative m-0">
-          <img src={swap ? painting : wanted} alt={swap ? 'The painting, in place of the reference' : 'The reference in its tones'} className="block w-full" style={blur} />
+          <img src={swap && (hasStrip || tones) ? painting : wanted} alt={swap ? 'The painting, in place of the reference' : 'The reference in its tones'} className="block w-full" style={blur} />
           {!squint && !swap && <Outlines result={result} lit={lit} shifted={false} onPick={onPick} />}
         </figure>
       </div>
