@@ -61,3 +61,24 @@ test('a tone that is missing, uneven paint, slivers and a share that is off are 
 test('of what could not be read nothing is said', () => {
   expect(critiqueNotan(measured({ tones: [] }), ends)).toEqual([]);
 });
+
+test('ragged edges and shapes all of a size are told, calm edges and many sizes are not', () => {
+  const shapes = (more: object) => measured({ shapes: { ...measured().shapes!, ...more } });
+  expect(codes(shapes({ ragged: 0.3 }))).toContain('ragged_edges');
+  expect(codes(shapes({ ragged: 0.16 }))).not.toContain('ragged_edges');
+  expect(codes(shapes({ variety: 0.3 }))).toContain('sizes_alike');
+  expect(codes(shapes({ variety: 0.8 }))).not.toContain('sizes_alike');
+});
+
+test('a five-value study: white that is not sparing, seams that stand out, and neither where nobody asks or where it is right', () => {
+  const five = measured({ tones: [0.2, 0.2, 0.2, 0.2, 0.2].map((share, k) => ({ index: k + 1, share, referenceShare: k === 0 ? 0.1 : 0.225, lightness: 94 - 17 * k, spread: 1 })), seams: 0.6 });
+  const of = (r: NotanResult, whiteSparing: boolean) => critiqueNotan(r, ends, { whiteSparing }).map((f) => f.code);
+  expect(of(five, true)).toEqual(expect.arrayContaining(['white_not_sparing', 'seams_stand_out']));
+  expect(of(five, false)).not.toContain('white_not_sparing');
+  expect(of({ ...five, seams: 0.95 }, true)).not.toContain('seams_stand_out');
+});
+
+test('where a darker frame was painted the grey that should be black is held against it', () => {
+  const grey = measured({ frame: { lightness: 22 }, tones: [measured().tones[0]!, { ...measured().tones[1]!, lightness: 45 }] });
+  expect(critiqueNotan(grey, ends).find((f) => f.code === 'grey_for_black')?.say).toContain('the frame that you painted is darker');
+});

@@ -18,7 +18,7 @@ const FEW_SLIVERS = 2;
 const MOST_REGIONS = 7;
 /** Shapes whose widths differ less than this are all of a size; from this share on edges are ragged. */
 const OF_A_SIZE = 0.5;
-const RAGGED = 0.3;
+const RAGGED = 0.22;
 
 const round2 = (v: number) => Math.round(v * 100) / 100;
 const percent = (v: number) => `${Math.round(100 * v)} %`;

@@ -10,7 +10,7 @@ const MIDDLE = 0.02;
 const LEAST = 0.001;
 /** From this share on, and so many, sizes are compared. */
 const COUNTED = 0.003;
-const ENOUGH = 6;
+const ENOUGH = 12;
 /** A shape nowhere wider than this share of the longer side is a sliver. */
 const SLIVER = 0.018;
 /** An edge this far (share of the longer side) from where a calm hand would have it is ragged. */
@@ -23,7 +23,7 @@ export interface ShapeFacts {
   readonly small: number;
   /** Share of the picture that its largest shape has. */
   readonly largest: number;
-  /** How much the sizes of shapes differ: standard deviation of their widths over the mean, the largest shape left out; null for fewer than six. */
+  /** How much the sizes of shapes differ: standard deviation of their widths over the mean, the largest shape left out; null for fewer than twelve. */
   readonly variety: number | null;
   readonly slivers: number;
   /** Share of all edges that are ragged. */
