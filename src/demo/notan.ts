@@ -48,7 +48,7 @@ export async function setReferences(world: World): Promise<string> {
         shape(0.39, 0.76, 'fallen pot > inside', 'shadow'),
         shape(0.23, 0.6, 'large pot > shadow side', 'shadow'),
         shape(0.05, 0.33, 'plant', null, 0.8),
-        shape(0.6, 0.12, 'wall and bench', 'lit'),
+        shape(0.85, 0.3, 'wall and bench', 'lit'),
       ],
     },
   });

@@ -18,6 +18,7 @@ import { measureAttempt } from './measuring';
 import { acceptReading, judgeAgain, measureAnew, takeReadingsBack } from './notan-hand-ins';
 import { deleteStudent } from './records';
 import { bringIn, dropReference, exerciseReference, keepPreparation, referenceFileFor, referenceFor, referencesOf } from './references';
+import { bringShippedIn, shippedPictures } from './shipped-pictures';
 import { eachInNewStudio, type TestStudio } from './test-studio';
 import { standingOf, tableOf, tonesOfAttempt } from './views';
 
@@ -104,6 +105,14 @@ test('see-through places are laid on white; sixteen bits and grey with alpha are
   const row = await referenceFor(house, teacher, await bringIn(house, teacher, file, origin));
   const { dominant } = await sharp(await house.files.read(row.workingHash)).stats();
   expect(dominant.r).toBeGreaterThan(200);
+});
+
+test('one of the rendered pictures is taken as any other; one that is not there is not found', async () => {
+  const { house, teacher } = studio;
+  expect((await shippedPictures()).length).toBeGreaterThanOrEqual(6);
+  const row = await referenceFor(house, teacher, await bringShippedIn(house, teacher, 'jug-and-eggs'));
+  expect(row).toMatchObject({ title: 'Jug, loaf and three eggs on a cloth', licence: 'anybody, for anything', width: 1600 });
+  await expect(bringShippedIn(house, teacher, '../secrets')).rejects.toThrow(NotFound);
 });
 
 test('a preparation is kept with a revision; what can’t be one is refused with words', async () => {

@@ -19,6 +19,7 @@ import { ScaleFacts } from './ScaleFacts';
 import { StateMark } from './StateMark';
 import { StripCompare } from './StripCompare';
 import { useKeys } from './use-keys';
+import { useLive } from './use-live';
 import { ValueRuler } from './ValueRuler';
 
 type Answer = { readonly ok: true; readonly value: null } | { readonly ok: false; readonly say: string };
@@ -91,6 +92,8 @@ export function CritiqueTable(props: Props) {
   const [trouble, setTrouble] = useState('');
   const [busy, start] = useTransition();
 
+  const underWay = shown?.state === 'queued' || shown?.state === 'measuring';
+  useLive(shown?.id ?? null, underWay || (shown?.state === 'measured' && !shown.hasPreview));
   const result = shown?.result ?? null;
   const read = result !== null && result.capture.accepted && result.steps.length > 0;
   const notan = shown?.notan?.capture.accepted && shown.notan.tones.length > 0 ? shown.notan : null;
@@ -237,9 +240,9 @@ export function CritiqueTable(props: Props) {
             ))}
           </div>
         )}
-        {(shown?.state === 'queued' || shown?.state === 'measuring') && (
+        {underWay && (
           <p role="status" className="trouble">
-            It is being measured; load the page again in a moment.
+            It is being measured …
           </p>
         )}
         {shown?.state === 'failed' && (

@@ -1,5 +1,6 @@
 /** From a picture and its preparation to what a class paints. */
 import fc from 'fast-check';
+import { luminanceToLightness } from '../colour/lab';
 import { codeOf } from '../formats/tones-svg';
 import { uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
@@ -53,6 +54,15 @@ test('corners that cross are told; a frame set straight stays inside the picture
       expect(side(corners[0], corners[1]) / side(corners[1], corners[2])).toBeCloseTo(proportion, 3);
     }),
   );
+});
+
+test('a squint of black and white stripes fuses to the lightness of their mean light', () => {
+  const stripes = luminanceOf(whole(plain, (x) => (x % 4 < 2 ? 95 : 20)));
+  const light = stripes.data.reduce((a, b) => a + b, 0) / stripes.data.length;
+  const mean = luminanceToLightness(light);
+  expect(mean).toBeGreaterThan(70);
+  for (const percent of [2, 5]) expect(softLightness(stripes, percent).data[100 * W + 120]).toBeCloseTo(mean, 0);
+  expect(softLightness(stripes, 2, true).data[100 * W + 120]).toBeCloseTo(mean, 0);
 });
 
 test('by threshold what is darker is dark; by light and shadow what the map says, whatever its lightness', () => {

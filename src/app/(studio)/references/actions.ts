@@ -1,6 +1,8 @@
 'use server';
 import { revalidatePath } from 'next/cache';
+import { redirect } from 'next/navigation';
 import { keepPreparation } from '@/studio/references';
+import { bringShippedIn } from '@/studio/shipped-pictures';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
@@ -12,4 +14,10 @@ export async function keepReference(referenceId: string, preparation: unknown): 
   });
   revalidatePath('/references');
   return done;
+}
+
+export async function takeShipped(name: string): Promise<void> {
+  const { house, teacher } = await teacherOnly();
+  const made = await outcome(() => bringShippedIn(house, teacher, name));
+  if (made.ok) redirect(`/references/${made.value}`);
 }

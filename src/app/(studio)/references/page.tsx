@@ -1,11 +1,14 @@
 import Link from 'next/link';
 import { referencesOf } from '@/studio/references';
+import { shippedPictures } from '@/studio/shipped-pictures';
 import { BringIn } from '@/ui/references/BringIn';
 import { teacherOnly } from '../../access';
+import { takeShipped } from './actions';
 
 export default async function References() {
   const { house, teacher } = await teacherOnly();
   const all = await referencesOf(house, teacher);
+  const shipped = (await shippedPictures()).filter((p) => !all.some((r) => r.title === p.title));
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel self-start">
@@ -33,6 +36,20 @@ export default async function References() {
           Bring in a picture
         </h2>
         <BringIn />
+        {shipped.length > 0 && (
+          <details className="mt-3">
+            <summary className="min-h-8 cursor-pointer">Or take one that Fair Grey has rendered</summary>
+            <ul>
+              {shipped.map((p) => (
+                <li key={p.name}>
+                  <form action={takeShipped.bind(null, p.name)}>
+                    <button className="min-h-8 cursor-pointer text-left underline">{p.title}</button>
+                  </form>
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
       </section>
     </div>
   );
