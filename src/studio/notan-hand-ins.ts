@@ -10,6 +10,7 @@ import { redraft } from './drafts';
 import type { House } from './house';
 import { measuredResultSchema } from './measured-result';
 import { keepFile } from './receive';
+import { removeUnused } from './unused-files';
 import { prepared, referenceOfExercise, wantedBy } from './references';
 
 export const asksOf = (terms: ExerciseTerms): NotanAsks => (terms.kind === 'five-value' ? { whiteSparing: terms.whiteSparing } : {});
@@ -102,10 +103,19 @@ export async function measureAnew(house: House, teacher: Teacher, attemptId: str
   house.live.tell(attemptId, { state: 'queued', stage: null });
 }
 
+/** How many readings of an exercise were accepted for everyone. */
+export async function readingsForEveryone(house: House, exerciseId: string): Promise<number> {
+  return house.db.$count(readings, and(eq(readings.exerciseId, exerciseId), isNull(readings.handInId)));
+}
+
 /** Takes the readings of an exercise back that were accepted for everyone. */
 export async function takeReadingsBack(house: House, teacher: Teacher, exerciseId: string): Promise<void> {
   await exerciseFor(house, teacher, exerciseId);
-  await house.db.delete(readings).where(and(eq(readings.exerciseId, exerciseId), isNull(readings.handInId)));
+  const gone = await house.db
+    .delete(readings)
+    .where(and(eq(readings.exerciseId, exerciseId), isNull(readings.handInId)))
+    .returning({ mask: readings.maskHash });
+  for (const { mask } of gone) await removeUnused(house, mask);
 }
 
 /** Whether what was measured still stands: against the picture as it is prepared now, by the readings that count now. */

@@ -60,11 +60,6 @@ export async function keepPreparation(house: House, teacher: Teacher, referenceI
   return row.revision + 1;
 }
 
-export async function describeReference(house: House, teacher: Teacher, referenceId: string, given: Origin): Promise<void> {
-  await referenceFor(house, teacher, referenceId);
-  await house.db.update(referencePictures).set(originSchema.parse(given)).where(eq(referencePictures.id, referenceId));
-}
-
 /** Takes a picture away for good. Throws Refused while an exercise is painted from it. */
 export async function dropReference(house: House, teacher: Teacher, referenceId: string): Promise<void> {
   const row = await referenceFor(house, teacher, referenceId);
@@ -109,7 +104,7 @@ export async function referenceFileFor(house: House, teacher: Teacher, reference
 }
 
 /** The picture of an exercise's reference as its students may see it, and the sheets to print; null where it has none. */
-export async function exerciseReference(house: House, actor: Actor, exerciseId: string, what: 'grey' | 'tones' | 'sheets'): Promise<Uint8Array | null> {
+export async function exerciseReference(house: House, actor: Actor, exerciseId: string, what: 'tones' | 'sheets'): Promise<Uint8Array | null> {
   const { exercise, class: group } = await exerciseFor(house, actor, exerciseId);
   const row = await referenceOfExercise(house, exercise.referenceId);
   const wanted = wantedBy(exercise.terms);

@@ -6,7 +6,9 @@ import { useState, useTransition } from 'react';
 import { HEADLINES } from '@/core/critique/scale-critique';
 import type { AttemptState, HandInState } from '@/data/schema';
 import type { AttemptView } from '@/studio/views';
-import { FindingRow } from './FindingRow';
+import { KEYS, NOTAN_KEYS } from './critique-keys';
+import { DecisionBar } from './DecisionBar';
+import { FindingList } from './FindingList';
 import { GapLadder } from './GapLadder';
 import { HoldButton, useHold } from './HoldButton';
 import { ChipList } from './ChipList';
@@ -26,6 +28,9 @@ type Answer = { readonly ok: true; readonly value: null } | { readonly ok: false
 
 interface Props {
   readonly handInId: string;
+  readonly exerciseId: string;
+  /** How many readings were accepted for everyone. */
+  readonly readingsForEveryone: number;
   readonly student: string;
   readonly title: string;
   readonly state: HandInState;
@@ -53,29 +58,9 @@ interface Props {
     acceptAsReading(attemptId: string, region: number, scope: string): Promise<Answer>;
     judgeOnceMore(attemptId: string): Promise<Answer>;
     measureAgainstNow(attemptId: string): Promise<Answer>;
+    forgetReadings(exerciseId: string): Promise<Answer>;
   };
 }
-
-const NOTAN_KEYS = [
-  ['hold t', 'the painting in its tones'],
-  ['hold r', 'the reference and the painting in each other’s place'],
-  ['hold m', 'the reference half over the painting'],
-  ['a', 'accept the flipped shape as a reading, for this one'],
-  ['f', 'accept it for everyone'],
-] as const;
-const KEYS = [
-  ['→', 'next hand-in'],
-  ['←', 'the one before'],
-  ['↓ ↑', 'next finding, the one before'],
-  ['d', 'drop the finding, or take it back in'],
-  ['e', 'edit the finding'],
-  ['p', 'pass'],
-  ['g', 'once more'],
-  ['w', 'withdraw the decision'],
-  ['hold s', 'squint'],
-  ['hold o', 'the photograph as it came'],
-  ['?', 'these keys'],
-] as const;
 
 export function CritiqueTable(props: Props) {
   const { shown, labels, actions, isCurrent } = props;
@@ -140,6 +125,7 @@ export function CritiqueTable(props: Props) {
     { s: squint.hold, o: original.hold, ...(notan && { t: tones.hold, r: swap.hold, m: over.hold }) },
   );
 
+  const editable = { chosen, editing, frozen, onChoose: setChosen, onEdit: setEditing, onChange: change };
   return (
     <div className="grid h-[calc(100vh-44px)] min-h-[640px] grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
@@ -258,26 +244,12 @@ export function CritiqueTable(props: Props) {
         {read && (
           <GapLadder labels={labels} lightness={result.steps.map((s) => s.lightness)} flagged={result.gaps.map((g) => g.flags.length > 0)} />
         )}
-        {works.length > 0 && (
-          <div>
-            <h2 className="label">What works</h2>
-            {works.map((item, i) => (
-              <FindingRow key={item.position} item={item} frozen={frozen} chosen={chosen === i} editing={editing === item.position} onChoose={() => setChosen(i)} onEdit={(o) => setEditing(o ? item.position : null)} onChange={(c) => change(item.position, c)} />
-            ))}
-          </div>
-        )}
-        {fixes.length > 0 && (
-          <div>
-            <h2 className="label">To mend</h2>
-            {headlines.map((item, i) => (
-              <FindingRow key={item.position} item={item} frozen={frozen} chosen={chosen === works.length + i} editing={editing === item.position} onChoose={() => setChosen(works.length + i)} onEdit={(o) => setEditing(o ? item.position : null)} onChange={(c) => change(item.position, c)} />
-            ))}
-            {fixes.length > HEADLINES && (
-              <button type="button" className="cursor-pointer text-13 underline" onClick={() => setAll(!all)}>
-                {all ? 'Fold the rest away' : `${fixes.length - HEADLINES} more`}
-              </button>
-            )}
-          </div>
+        <FindingList title="What works" items={works} from={0} {...editable} />
+        <FindingList title="To mend" items={headlines} from={works.length} {...editable} />
+        {fixes.length > HEADLINES && (
+          <button type="button" className="cursor-pointer text-left text-13 underline" onClick={() => setAll(!all)}>
+            {all ? 'Fold the rest away' : `${fixes.length - HEADLINES} more`}
+          </button>
         )}
         {shown?.critique && (
           <label>
@@ -305,29 +277,13 @@ export function CritiqueTable(props: Props) {
             accept={accept}
             judge={() => run(() => actions.judgeOnceMore(shown.id))}
             measure={() => run(() => actions.measureAgainstNow(shown.id))}
+            forget={() => run(() => actions.forgetReadings(props.exerciseId))}
+            forEveryone={props.readingsForEveryone}
           />
         )}
         {read && <ScaleFacts result={result} labels={labels} numberUp={numberUp} />}
         {notan && <NotanFacts result={notan} labels={labels} numberUp={numberUp} />}
-        <div className="sticky bottom-0 -mx-3 -mb-3 mt-auto flex gap-2 bg-l93 p-3">
-          {shown?.verdict && isCurrent ? (
-            <button type="button" className="calm w-full" disabled={busy} onClick={() => run(() => actions.withdrawVerdict(shown.id))}>
-              Withdraw “{shown.verdict === 'pass' ? 'pass' : 'once more'}” <kbd>w</kbd>
-            </button>
-          ) : (
-            isCurrent &&
-            props.state === 'waiting' && (
-              <>
-                <button type="button" className="calm flex-1" disabled={busy} onClick={() => verdict('again')}>
-                  Once more <kbd>g</kbd>
-                </button>
-                <button type="button" className="act flex-1" disabled={busy} onClick={() => verdict('pass')}>
-                  Pass <kbd className="text-l10">p</kbd>
-                </button>
-              </>
-            )
-          )}
-        </div>
+        <DecisionBar state={props.state} verdict={shown?.verdict ?? null} isCurrent={isCurrent} busy={busy} onVerdict={verdict} onWithdraw={() => shown && run(() => actions.withdrawVerdict(shown.id))} />
       </aside>
       <KeyList keys={notan ? [...KEYS.slice(0, -1), ...NOTAN_KEYS, ...KEYS.slice(-1)] : KEYS} open={help} onOpenChange={setHelp} />
     </div>

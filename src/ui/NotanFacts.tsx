@@ -1,6 +1,6 @@
 /** What was measured of a painting in few tones, in figures. */
 import type { NotanResult } from '@/core/notan/result';
-import { basisWords } from './basis-words';
+import { ReadingsFold } from './ReadingsFold';
 
 interface Props {
   readonly result: NotanResult;
@@ -12,8 +12,7 @@ const percent = (v: number | null) => (v === null ? '–' : `${Math.round(100 * 
 
 export function NotanFacts({ result, labels, numberUp }: Props) {
   return (
-    <details className="text-13">
-      <summary className="cursor-pointer">The readings as a table</summary>
+    <ReadingsFold capture={result.capture} numberUp={numberUp}>
       <table className="mt-1 w-full text-right">
         <thead>
           <tr>
@@ -62,9 +61,6 @@ export function NotanFacts({ result, labels, numberUp }: Props) {
           </>
         )}
       </dl>
-      <p className="quiet mt-1">
-        {numberUp}: {basisWords(result.capture)}
-      </p>
-    </details>
+    </ReadingsFold>
   );
 }

@@ -10,9 +10,12 @@ interface Props {
   readonly accept: (scope: 'this' | 'everyone') => void;
   readonly judge: () => void;
   readonly measure: () => void;
+  /** How many readings were accepted for everyone, and how they are taken back. */
+  readonly forEveryone: number;
+  readonly forget: () => void;
 }
 
-export function ReadingChoice({ able, standing, frozen, busy, accept, judge, measure }: Props) {
+export function ReadingChoice({ able, standing, frozen, busy, accept, judge, measure, forEveryone, forget }: Props) {
   return (
     <>
       {standing === 'other-readings' && (
@@ -47,6 +50,14 @@ export function ReadingChoice({ able, standing, frozen, busy, accept, judge, mea
             </button>
           </div>
         </div>
+      )}
+      {forEveryone > 0 && (
+        <p className="text-13">
+          {forEveryone === 1 ? 'One reading was' : `${forEveryone} readings were`} accepted for everyone.{' '}
+          <button type="button" className="min-h-7 cursor-pointer underline" disabled={busy} onClick={forget}>
+            Take {forEveryone === 1 ? 'it' : 'them'} back
+          </button>
+        </p>
       )}
     </>
   );

@@ -1,6 +1,6 @@
 /** What was measured of a scale, in figures. */
 import type { ScaleResult } from '@/core/scale/result';
-import { basisWords } from './basis-words';
+import { ReadingsFold } from './ReadingsFold';
 
 interface Props {
   readonly result: ScaleResult;
@@ -10,8 +10,7 @@ interface Props {
 
 export function ScaleFacts({ result, labels, numberUp }: Props) {
   return (
-    <details className="text-13">
-      <summary className="cursor-pointer">The readings as a table</summary>
+    <ReadingsFold capture={result.capture} numberUp={numberUp}>
       <table className="mt-1 w-full text-right">
         <thead>
           <tr>
@@ -32,9 +31,6 @@ export function ScaleFacts({ result, labels, numberUp }: Props) {
           ))}
         </tbody>
       </table>
-      <p className="quiet mt-1">
-        {numberUp}: {basisWords(result.capture)}
-      </p>
-    </details>
+    </ReadingsFold>
   );
 }

@@ -7,6 +7,7 @@ interface Props {
   readonly uses: readonly { readonly id: string; readonly title: string; readonly className: string }[];
   /** Whether something is changed and not kept yet. */
   readonly unkept: boolean;
+  readonly drop: () => void;
 }
 
 const FILES = [
@@ -18,7 +19,7 @@ const FILES = [
   ['layers', 'A layer a tone (OpenRaster)'],
 ] as const;
 
-export function FilesPanel({ referenceId, classes, uses, unkept }: Props) {
+export function FilesPanel({ referenceId, classes, uses, unkept, drop }: Props) {
   return (
     <div className="grid gap-3">
       {unkept && <p className="trouble">These are made from what was kept: keep your changes first.</p>}
@@ -65,6 +66,15 @@ export function FilesPanel({ referenceId, classes, uses, unkept }: Props) {
           </ul>
         )}
       </div>
+      {uses.length === 0 && (
+        <details>
+          <summary className="min-h-8 cursor-pointer text-13">Take this picture away</summary>
+          <p className="quiet">The picture and how it was prepared are deleted for good.</p>
+          <button type="button" className="calm mt-1" onClick={drop}>
+            Delete it
+          </button>
+        </details>
+      )}
     </div>
   );
 }

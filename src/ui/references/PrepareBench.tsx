@@ -37,6 +37,7 @@ interface Props {
   readonly uses: readonly { readonly id: string; readonly title: string; readonly className: string }[];
   readonly others: readonly { readonly id: string; readonly title: string }[];
   readonly keep: (preparation: Preparation) => Promise<Answer<null>>;
+  readonly drop: () => Promise<Answer<null>>;
 }
 
 const STAGES = [['frame', 'Frame'], ['values', 'Values'], ['light', 'Light and shadow'], ['shapes', 'Shapes'], ['files', 'Sheets and files']] as const;
@@ -45,7 +46,7 @@ const VIEWS: Record<Exclude<Stage, 'values'>, readonly [BenchView, BenchView]> =
 const CAPTIONS: Record<BenchView, string> = { colour: 'as it is', grey: 'grey, by lightness', 'luma-601': 'grey by 601', 'luma-709': 'grey by 709', squint: 'squinted', mapped: 'as paint reaches it', tones: 'in its tones', light: 'what the light reaches', shapes: 'its shapes' };
 const NO_GUIDES: GuideChoice = { thirds: false, halves: false, diagonals: false, contrast: false, grid: 0 };
 
-export function PrepareBench({ referenceId, title, own, start, classes, uses, others, keep }: Props) {
+export function PrepareBench({ referenceId, title, own, start, classes, uses, others, keep, drop }: Props) {
   const [preparation, setPreparation] = useState(start);
   const [kept, setKept] = useState(start);
   const [moving, setMoving] = useState(false);
@@ -202,7 +203,10 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
         {stage === 'values' && <ValuesPanel preparation={preparation} left={sides[0]} right={sides[1]} onLeft={(v) => setSides([v, sides[1]])} onRight={(v) => setSides([sides[0], v])} set={set} />}
         {stage === 'light' && <LightPanel preparation={preparation} answer={answer} tool={tool} brush={brush} names={new Map([...named].map(([k, n]) => [k, n.name]))} onTool={setTool} onBrush={setBrush} set={set} />}
         {stage === 'shapes' && <ShapePanel preparation={preparation} answer={answer} picked={picked} named={named} tool={shapeTool} onTool={setShapeTool} onPick={setPicked} begin={begin} set={set} />}
-        {stage === 'files' && <FilesPanel referenceId={referenceId} classes={classes} uses={uses} unkept={unkept} />}
+        {stage === 'files' && <FilesPanel referenceId={referenceId} classes={classes} uses={uses} unkept={unkept} drop={() => go(async () => {
+          const done = await drop();
+          if (!done.ok) setTrouble(done.say);
+        })} />}
         {stage !== 'frame' && stage !== 'files' && (
           <details>
             <summary className="min-h-8 cursor-pointer text-13 font-semibold">Guides, facts, and pictures beside it</summary>

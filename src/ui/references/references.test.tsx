@@ -61,8 +61,9 @@ test('frame, facts and guides', () => {
 });
 
 test('a reading is offered for this one or for everyone; what was measured before says so, and how to mend it', () => {
-  const choice = (standing: 'as-it-is' | 'other-reference' | 'other-readings', frozen = false) => words(renderToStaticMarkup(<ReadingChoice able standing={standing} frozen={frozen} busy={false} accept={nothing} judge={nothing} measure={nothing} />));
+  const choice = (standing: 'as-it-is' | 'other-reference' | 'other-readings', frozen = false) => words(renderToStaticMarkup(<ReadingChoice able standing={standing} frozen={frozen} busy={false} accept={nothing} judge={nothing} measure={nothing} forEveryone={2} forget={nothing} />));
   expect(choice('as-it-is')).toContain('For everyone');
+  expect(choice('as-it-is')).toContain('2 readings were accepted for everyone.');
   expect(choice('other-readings')).toContain('Judge it by what counts now');
   expect(choice('other-reference')).toContain('Measure it against what stands now');
   expect(choice('other-reference', true)).not.toContain('Measure it against');

@@ -5,7 +5,7 @@ import { answer, nothingHere } from '../../api';
 export async function GET(request: Request, { params }: { params: Promise<{ exerciseId: string }> }): Promise<Response> {
   const { exerciseId } = await params;
   const as = new URL(request.url).searchParams.get('as');
-  const what = as === 'tones' || as === 'grey' ? as : 'sheets';
+  const what = as === 'tones' ? as : 'sheets';
   return answer(async (house, actor) => {
     const bytes = await exerciseReference(house, actor, exerciseId, what);
     if (!bytes) return nothingHere();

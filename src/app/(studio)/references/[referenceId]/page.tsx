@@ -2,7 +2,7 @@ import { classesOf } from '@/studio/people';
 import { referenceFor, referencesOf, usesOf } from '@/studio/references';
 import { PrepareBench } from '@/ui/references/PrepareBench';
 import { orNotFound, teacherOnly } from '../../../access';
-import { keepReference } from '../actions';
+import { keepReference, takeAway } from '../actions';
 
 export default async function Reference({ params }: { params: Promise<{ referenceId: string }> }) {
   const { house, teacher } = await teacherOnly();
@@ -20,6 +20,7 @@ export default async function Reference({ params }: { params: Promise<{ referenc
       uses={uses}
       others={all.filter((r) => r.id !== row.id).map(({ id, title }) => ({ id, title }))}
       keep={keepReference.bind(null, row.id)}
+      drop={takeAway.bind(null, row.id)}
     />
   );
 }

@@ -2,12 +2,13 @@ import { valuesOf } from '@/core/exercise/kinds';
 import { stepLabels } from '@/core/exercise/numbering';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { labelsOf } from '@/studio/exercises';
+import { readingsForEveryone } from '@/studio/notan-hand-ins';
 import { wantedBy } from '@/studio/references';
 import { repaintWords } from '@/studio/repainting';
 import { standingOf, tableOf } from '@/studio/views';
 import { CritiqueTable } from '@/ui/CritiqueTable';
 import { orNotFound, teacherOnly } from '../../../access';
-import { acceptAsReading, changeItem, changeWord, giveVerdict, judgeOnceMore, measureAgainstNow, measureOnceMore, withdrawVerdict } from '../actions';
+import { acceptAsReading, changeItem, changeWord, giveVerdict, judgeOnceMore, forgetReadings, measureAgainstNow, measureOnceMore, withdrawVerdict } from '../actions';
 
 interface Props {
   readonly params: Promise<{ handInId: string }>;
@@ -32,6 +33,8 @@ export default async function Table({ params, searchParams }: Props) {
     <CritiqueTable
       key={shown?.id ?? 'none'}
       handInId={handInId}
+      exerciseId={table.exercise.id}
+      readingsForEveryone={shown?.notan ? await readingsForEveryone(house, table.exercise.id) : 0}
       student={table.student.name}
       title={table.exercise.title}
       state={table.handIn.state}
@@ -48,7 +51,7 @@ export default async function Table({ params, searchParams }: Props) {
       next={table.next}
       place={`${table.position} of ${table.total}`}
       standing={shown?.notan ? ((await standingOf(house, teacher, shown.id)) ?? 'as-it-is') : 'as-it-is'}
-      actions={{ changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, acceptAsReading, judgeOnceMore, measureAgainstNow }}
+      actions={{ changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, acceptAsReading, judgeOnceMore, measureAgainstNow, forgetReadings }}
     />
   );
 }

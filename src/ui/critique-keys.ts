@@ -1,0 +1,22 @@
+/** Keys of the Table, for a scale and for a painting in few tones. */
+
+export const NOTAN_KEYS = [
+  ['hold t', 'the painting in its tones'],
+  ['hold r', 'the reference and the painting in each other’s place'],
+  ['hold m', 'the reference half over the painting'],
+  ['a', 'accept the flipped shape as a reading, for this one'],
+  ['f', 'accept it for everyone'],
+] as const;
+export const KEYS = [
+  ['→', 'next hand-in'],
+  ['←', 'the one before'],
+  ['↓ ↑', 'next finding, the one before'],
+  ['d', 'drop the finding, or take it back in'],
+  ['e', 'edit the finding'],
+  ['p', 'pass'],
+  ['g', 'once more'],
+  ['w', 'withdraw the decision'],
+  ['hold s', 'squint'],
+  ['hold o', 'the photograph as it came'],
+  ['?', 'these keys'],
+] as const;
