@@ -103,6 +103,21 @@ export async function referenceFileFor(house: House, teacher: Teacher, reference
   return house.pool.run({ task: 'reference-file', what, reference: prepared(house, row), words: wordsFor(row, labelsFor(numbering, tones, ends)), paper: 'a4' });
 }
 
+/** Tones to look at, made once for a whole class that opens the page together; the oldest go first. */
+const MOST_SHOWN = 24;
+const shown = new Map<string, Promise<Uint8Array>>();
+
+function onceFor(key: string, make: () => Promise<Uint8Array>): Promise<Uint8Array> {
+  const made = shown.get(key) ?? make();
+  shown.delete(key);
+  shown.set(key, made);
+  // What failed is tried again.
+  made.catch(() => shown.delete(key));
+  const [oldest] = shown.keys();
+  if (shown.size > MOST_SHOWN && oldest !== undefined) shown.delete(oldest);
+  return made;
+}
+
 /** The picture of an exercise's reference as its students may see it, and the sheets to print; null where it has none. */
 export async function exerciseReference(house: House, actor: Actor, exerciseId: string, what: 'tones' | 'sheets'): Promise<Uint8Array | null> {
   const { exercise, class: group } = await exerciseFor(house, actor, exerciseId);
@@ -111,7 +126,8 @@ export async function exerciseReference(house: House, actor: Actor, exerciseId: 
   if (!row || !wanted || !('judging' in exercise.terms)) return null;
   const { ends, judging, paper } = exercise.terms;
   const reference = prepared(house, row, wanted, { ends, key: judging.key, pushPercent: judging.pushPercent });
-  return house.pool.run({ task: 'reference-file', what, reference, words: wordsFor(row, labelsFor(group.numbering, wanted.tones, ends)), paper });
+  const make = () => house.pool.run({ task: 'reference-file', what, reference, words: wordsFor(row, labelsFor(group.numbering, wanted.tones, ends)), paper });
+  return what === 'tones' ? onceFor(JSON.stringify([row.id, row.revision, wanted, ends]), make) : make();
 }
 
 export async function referenceOfExercise(house: House, referenceId: string | null): Promise<ReferenceRow | null> {
