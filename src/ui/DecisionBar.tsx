@@ -13,7 +13,7 @@ interface Props {
 
 export function DecisionBar({ state, verdict, isCurrent, busy, onVerdict, onWithdraw }: Props) {
   return (
-    <div className="sticky bottom-0 -mx-3 -mb-3 mt-auto flex gap-2 bg-l93 p-3">
+    <div className="sticky -bottom-3 -mx-3 -mb-3 mt-auto flex gap-2 bg-l93 p-3">
       {verdict && isCurrent ? (
         <button type="button" className="calm w-full" disabled={busy} onClick={onWithdraw}>
           Withdraw “{verdict === 'pass' ? 'pass' : 'once more'}” <kbd>w</kbd>
