@@ -1,9 +1,10 @@
-import { labToLinearRgb, lightnessToLuminance } from '@/core/colour/lab';
+import { lightnessToGreyCode } from '@/core/colour/grey-code';
+import { labToLinearRgb } from '@/core/colour/lab';
 import { linearToCode, type Triple } from '@/core/colour/srgb';
 
 /** The neutral CSS colour of an L*. */
 export function cssGrey(lightness: number): string {
-  const c = linearToCode(lightnessToLuminance(lightness));
+  const c = lightnessToGreyCode(lightness);
   return `rgb(${c} ${c} ${c})`;
 }
 

@@ -8,7 +8,7 @@ import { judgeTones, type NamedPlace, type Names, type Reading, withReadings } f
 import { measureNotan } from '@/core/notan/measure-notan';
 import type { NotanResult } from '@/core/notan/result';
 import { TooFewTones } from '@/core/notan/thresholds';
-import { codeOf } from '@/core/formats/tones-svg';
+import { lightnessToGreyCode } from '@/core/colour/grey-code';
 import { framed } from '@/core/reference/framing';
 import type { Preparation } from '@/core/reference/preparation';
 import { NothingToPrepare } from '@/core/reference/prepare';
@@ -144,6 +144,6 @@ export interface TonesPictureTask {
 /** PNG of one of the two planes, to look at. */
 export async function tonesPicture({ planes, which, greys }: TonesPictureTask): Promise<Uint8Array> {
   const plane = (await planesFromPng(planes))[which];
-  const codes = greys.map(codeOf);
+  const codes = greys.map(lightnessToGreyCode);
   return greyPng(plane.toneOf.map((t) => (t === 0 ? 255 : (codes[t - 1] as number))), plane);
 }

@@ -1,8 +1,7 @@
 /** Preparing a reference picture from a file on disk. */
 import sharp from 'sharp';
 import { TooFewTones } from '@/core/notan/thresholds';
-import { lightnessToLuminance } from '@/core/colour/lab';
-import { linearToCode } from '@/core/colour/srgb';
+import { lightnessToGreyCode } from '@/core/colour/grey-code';
 import { luminancePlane } from '@/core/reference/luminance-plane';
 import { NothingToPrepare, type Prepared, type PrepareRequest, prepareTones } from '@/core/reference/prepare';
 import { UnusablePicture, withPhoto } from './decode';
@@ -18,7 +17,7 @@ export async function prepareFile(file: string, request: PrepareRequest): Promis
   const plane = await withPhoto(file, null, (photo) => luminancePlane(photo));
   try {
     const prepared = prepareTones(plane, request);
-    const greys = Uint8Array.from(prepared.tones, (t) => linearToCode(lightnessToLuminance(t.lightness)));
+    const greys = Uint8Array.from(prepared.tones, (t) => lightnessToGreyCode(t.lightness));
     const { width, height } = prepared;
     const codes = prepared.toneOf.map((tone) => greys[tone - 1] as number);
     return { prepared, picture: await sharp(codes, { raw: { width, height, channels: 1 } }).png().toBuffer() };

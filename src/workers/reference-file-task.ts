@@ -2,7 +2,8 @@
 import sharp from 'sharp';
 import yazl from 'yazl';
 import { OPENRASTER_TYPE, stackXml } from '@/core/formats/openraster';
-import { codeOf, tonesToSvg } from '@/core/formats/tones-svg';
+import { lightnessToGreyCode } from '@/core/colour/grey-code';
+import { tonesToSvg } from '@/core/formats/tones-svg';
 import type { TonePlane } from '@/core/notan/compare-tones';
 import { sharesOf } from '@/core/notan/tones';
 import { framed } from '@/core/reference/framing';
@@ -30,7 +31,7 @@ function mappedGrey({ picture, preparation }: PreparedReference, squint: number)
   return withPhoto(picture, null, (photo) => {
     const luminance = luminanceOf(framed(photo, preparation.corners, preparation.proportion));
     const map = valueMap(valueSpan(softLightness(luminance, 0).data), preparation);
-    return greyPng(Uint8Array.from(softLightness(luminance, squint).data, (l) => codeOf(map.of(l))), luminance);
+    return greyPng(Uint8Array.from(softLightness(luminance, squint).data, (l) => lightnessToGreyCode(map.of(l))), luminance);
   });
 }
 
@@ -43,7 +44,7 @@ async function layersFile(plane: TonePlane, lightness: readonly number[], labels
   zip.addBuffer(Buffer.from(stackXml(width, height, [...layers].reverse())), 'stack.xml');
   for (const [k, l] of lightness.entries()) {
     const rgba = new Uint8Array(4 * width * height);
-    const code = codeOf(l);
+    const code = lightnessToGreyCode(l);
     toneOf.forEach((t, i) => {
       if (t === k + 1) rgba.set([code, code, code, 255], 4 * i);
     });
@@ -69,7 +70,7 @@ export async function referenceFile({ what, reference, words, paper }: Reference
   const plane = await planeOf(reference);
   const lightness = targetLightnesses(wanted.tones, preparation.ends, 'light-first', 'lightness');
   if (what === 'traced') return Buffer.from(tonesToSvg(plane, lightness, words.title));
-  const codes = lightness.map(codeOf);
+  const codes = lightness.map(lightnessToGreyCode);
   // What is left open shows the ground.
   const tones = await greyPng(plane.toneOf.map((t) => (t === 0 ? 255 : (codes[t - 1] as number))), plane);
   if (what === 'tones') return tones;

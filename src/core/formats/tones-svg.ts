@@ -1,7 +1,6 @@
 /** Tones traced as closed outlines, and written as SVG: one path a tone, in the grey that it is painted in. */
 import { contours } from 'd3-contour';
-import { lightnessToLuminance } from '../colour/lab';
-import { linearToCode } from '../colour/srgb';
+import { lightnessToGreyCode } from '../colour/grey-code';
 import type { TonePlane } from '../notan/compare-tones';
 
 /** Rings of places (x, y), outer ones and holes, of everything that is of `tone` or darker. */
@@ -11,7 +10,6 @@ export function tracedFrom({ toneOf, width, height }: TonePlane, tone: number): 
   return (shape?.coordinates ?? []).flatMap((polygon) => polygon.map((ring) => ring.map(([x, y]) => [x, y] as [number, number])));
 }
 
-export const codeOf = (lightness: number): number => linearToCode(lightnessToLuminance(lightness));
 const hex = (code: number) => `#${code.toString(16).padStart(2, '0').repeat(3)}`;
 const round = (v: number) => Math.round(v * 10) / 10;
 
@@ -20,7 +18,7 @@ const pathOf = (rings: readonly (readonly (readonly [number, number])[])[]): str
 /** The picture in tones (`lightness` in L*, the lightest first), each laid over the lighter ones, so that no gap shows between them. */
 export function tonesToSvg(plane: TonePlane, lightness: readonly number[], title: string): string {
   const { width, height } = plane;
-  const layers = lightness.slice(1).map((l, k) => `<path id="tone-${k + 2}" fill="${hex(codeOf(l))}" fill-rule="evenodd" d="${pathOf(tracedFrom(plane, k + 2))}"/>`);
+  const layers = lightness.slice(1).map((l, k) => `<path id="tone-${k + 2}" fill="${hex(lightnessToGreyCode(l))}" fill-rule="evenodd" d="${pathOf(tracedFrom(plane, k + 2))}"/>`);
   const safe = title.replace(/[<>&"]/g, '');
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"><title>${safe}</title><rect id="tone-1" width="${width}" height="${height}" fill="${hex(codeOf(lightness[0] ?? 100))}"/>${layers.join('')}</svg>\n`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"><title>${safe}</title><rect id="tone-1" width="${width}" height="${height}" fill="${hex(lightnessToGreyCode(lightness[0] ?? 100))}"/>${layers.join('')}</svg>\n`;
 }

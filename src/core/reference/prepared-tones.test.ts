@@ -1,7 +1,7 @@
 /** From a picture and its preparation to what a class paints. */
 import fc from 'fast-check';
 import { luminanceToLightness } from '../colour/lab';
-import { codeOf } from '../formats/tones-svg';
+import { lightnessToGreyCode } from '../colour/grey-code';
 import { uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
 import { TooFewTones } from '../notan/thresholds';
@@ -16,7 +16,7 @@ import { cutShapes, namesIn, type NamedShape } from './shape-cut';
 const [W, H] = [240, 200];
 /** A light ground, a dark square at the left, a middle one at the right: lightnesses of 88, 22 and 55. */
 const lightnessAt = (x: number, y: number): number => (x >= 30 && x < 100 && y >= 40 && y < 150 ? 22 : x >= 150 && x < 210 && y >= 60 && y < 140 ? 55 : 88);
-const photo = (at = lightnessAt, width = W, height = H) => uprightPhoto(raster('srgb8', width, height, 3, Uint8Array.from({ length: 3 * width * height }, (_, i) => codeOf(at(Math.floor(i / 3) % width, Math.floor(i / 3 / width))))));
+const photo = (at = lightnessAt, width = W, height = H) => uprightPhoto(raster('srgb8', width, height, 3, Uint8Array.from({ length: 3 * width * height }, (_, i) => lightnessToGreyCode(at(Math.floor(i / 3) % width, Math.floor(i / 3 / width))))));
 const plain: Preparation = { ...untouched(W / H), squint: 0, dissolve: 0, smooth: 0, school: 'threshold' };
 const named = (x: number, y: number, more: Partial<NamedShape> = {}): NamedShape => ({ at: { x, y }, name: 'can > lit side', emphasis: 1, part: null, material: 'matt', blocked: 0, standing: 'painted', steps: null, ...more });
 const whole = (p = plain, at = lightnessAt) => framed(photo(at), p.corners, p.proportion, W);

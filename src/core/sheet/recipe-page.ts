@@ -1,6 +1,5 @@
 /** A page to lay beside the palette: how each step is mixed, in which order, and how much of it. */
-import { lightnessToLuminance } from '../colour/lab';
-import { linearToCode } from '../colour/srgb';
+import { lightnessToGreyCode } from '../colour/grey-code';
 import type { ExerciseTerms } from '../exercise/terms';
 import { recipeOf } from '../mixing/exercise-recipe';
 import { recipeLines, sayBeyond, sayMillilitres } from '../mixing/recipe-words';
@@ -35,7 +34,7 @@ export function drawRecipePage(terms: ExerciseTerms, words: ExerciseWords): Shee
   for (const line of recipeLines(recipe, words.labels)) {
     const lightness = all.find((p) => p.step === line.step)?.lab[0] ?? 50;
     marks.push(
-      { kind: 'fill', box: boxMm(MARGIN_MM, y, 9, ROW_MM - 2), code: Math.round(linearToCode(lightnessToLuminance(lightness))) },
+      { kind: 'fill', box: boxMm(MARGIN_MM, y, 9, ROW_MM - 2), code: lightnessToGreyCode(lightness) },
       { kind: 'outline', box: boxMm(MARGIN_MM, y, 9, ROW_MM - 2), code: 150, lineMm: 0.2 },
       text(line.name, MARGIN_MM + COLUMN.name, y + 5, 4, { weight: 'strong' }),
       text(line.mix, MARGIN_MM + COLUMN.mix, y + 4, 3.6),

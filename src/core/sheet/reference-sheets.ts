@@ -1,5 +1,6 @@
 /** Sheets of a prepared reference: in grey, squinted, in its tones with their numbers, and as outlines to trace. */
-import { codeOf, tracedFrom } from '../formats/tones-svg';
+import { lightnessToGreyCode } from '../colour/grey-code';
+import { tracedFrom } from '../formats/tones-svg';
 import type { TonePlane } from '../notan/compare-tones';
 import { outlinesOf } from '../notan/tidy';
 import { toneShapes } from '../notan/tones';
@@ -79,7 +80,7 @@ export function drawReferenceSheets(pictures: ReferencePictures, words: Referenc
   const key = lightness.flatMap((l, k): Mark[] => {
     const x = frame.xMm + k * (wide + 4);
     return [
-      { kind: 'fill', box: boxMm(x, bottom + 8, wide, 12), code: codeOf(l) },
+      { kind: 'fill', box: boxMm(x, bottom + 8, wide, 12), code: lightnessToGreyCode(l) },
       { kind: 'outline', box: boxMm(x, bottom + 8, wide, 12), code: TRACE_CODE, lineMm: 0.2 },
       text(words.labels[k] ?? String(k + 1), x + wide / 2, bottom + 25, 4, { align: 'centre', weight: 'strong' }),
       text(`${Math.round(100 * (shares[k] ?? 0))} %`, x + wide / 2, bottom + 30, 3, { align: 'centre' }),
@@ -91,8 +92,8 @@ export function drawReferenceSheets(pictures: ReferencePictures, words: Referenc
     page('In grey', 'Its values as paint can reach them. Hold a grey against a shape until the seam goes.', [{ kind: 'picture', box: frame, png: pictures.grey }]),
     page('Squinted', 'What is left when the small shapes fuse. Begin with these.', [{ kind: 'picture', box: frame, png: pictures.squinted }]),
     page(`In ${lightness.length} tones`, 'The number in a shape is the step to paint it in.', [
-      { kind: 'fill', box: frame, code: codeOf(lightness[0] ?? 100) },
-      ...lightness.slice(1).map((l, k): Mark => ({ kind: 'path', rings: placed(k + 2), code: codeOf(l), lineMm: 'fill' })),
+      { kind: 'fill', box: frame, code: lightnessToGreyCode(lightness[0] ?? 100) },
+      ...lightness.slice(1).map((l, k): Mark => ({ kind: 'path', rings: placed(k + 2), code: lightnessToGreyCode(l), lineMm: 'fill' })),
       ...numbers,
       ...key,
     ]),

@@ -2,7 +2,7 @@
 /** The browser worker on which a reference is prepared: it keeps the picture, draws both views, and answers what can be said of them. */
 import { expose } from 'comlink';
 import { linearToCode } from '@/core/colour/srgb';
-import { codeOf } from '@/core/formats/tones-svg';
+import { lightnessToGreyCode } from '@/core/colour/grey-code';
 import { outlinesOf } from '@/core/notan/tidy';
 import { sharesOf } from '@/core/notan/tones';
 import { otsuThresholds, TooFewTones } from '@/core/notan/thresholds';
@@ -85,7 +85,7 @@ function draw(own: BenchState, { preparation: p, moving, picked }: BenchRequest,
   if (view === 'grey' || view === 'mapped' || view === 'squint') {
     const { data } = view === 'squint' ? own.soft(p, moving) : own.plain(p, moving && view === 'mapped');
     const map = view === 'mapped' ? valueMap(own.span(p), p) : null;
-    const table = tableOf((l) => codeOf(map ? map.of(l) : l));
+    const table = tableOf((l) => lightnessToGreyCode(map ? map.of(l) : l));
     for (let i = 0; i < out.length; i++) out[i] = table[fine(data[i] as number)] as number;
     return;
   }
@@ -94,7 +94,7 @@ function draw(own: BenchState, { preparation: p, moving, picked }: BenchRequest,
     for (let i = 0; i < out.length; i++) out[i] = GREY[lit[i] === 1 ? 235 : 38] as number;
     return;
   }
-  const greys = targetLightnesses(p.tones, p.ends, 'light-first', 'lightness').map(codeOf);
+  const greys = targetLightnesses(p.tones, p.ends, 'light-first', 'lightness').map(lightnessToGreyCode);
   if (view === 'tones') {
     if (moving && p.school === 'threshold') {
       const thresholds = quickThresholds(own, p);
@@ -109,9 +109,9 @@ function draw(own: BenchState, { preparation: p, moving, picked }: BenchRequest,
   }
   const { shapeOf, width } = own.shapes(p);
   const { data } = own.plain(p);
-  const table = tableOf((l) => Math.round(90 + 0.6 * codeOf(l)));
+  const table = tableOf((l) => Math.round(90 + 0.6 * lightnessToGreyCode(l)));
   const edges = outlinesOf(shapeOf, width);
-  for (let i = 0; i < out.length; i++) out[i] = (edges[i] === 1 || edges[i - 1] === 1 || edges[i - width] === 1 ? GREY[20] : shapeOf[i] === picked ? GREY[Math.min(255, 2 * codeOf(data[i] as number) + 60)] : table[fine(data[i] as number)]) as number;
+  for (let i = 0; i < out.length; i++) out[i] = (edges[i] === 1 || edges[i - 1] === 1 || edges[i - width] === 1 ? GREY[20] : shapeOf[i] === picked ? GREY[Math.min(255, 2 * lightnessToGreyCode(data[i] as number) + 60)] : table[fine(data[i] as number)]) as number;
 }
 
 /** Shapes smaller than this share are in no list. */
