@@ -18,7 +18,7 @@ const EXCEPTIONS = [
   ['^src/workers/practice-', '^src/devices/', 'the practice camera and reader of the demo'],
   ['^src/demo/kinds', '^src/workers/practice-task', 'type of what the practice camera is asked'],
   ['^src/workers/protocol', '^src/workers/', 'types'],
-  ['^src/ui/', '^src/(workers/browser/(bench-)?protocol|studio/(views|pile|looks)|data/schema)', 'types of what a page hands down'],
+  ['^src/ui/', '^src/(workers/browser/(bench-|masses-)?protocol|studio/(views|pile|looks)|data/schema)', 'types of what a page hands down'],
   ['^src/studio/practice', '^src/devices/', 'type of a painting plan'],
 ];
 

@@ -2,30 +2,16 @@
 import { flippedRegions, type FlippedRegion } from '@/core/notan/compare-tones';
 import { measureNotan } from '@/core/notan/measure-notan';
 import { sharesOf, toneShapes } from '@/core/notan/tones';
-import { defaultTerms } from '@/core/exercise/kinds';
-import type { Target } from '@/core/scale/measure';
 import { targetLightnesses } from '@/core/scale/targets';
-import { exerciseLayout } from '@/core/sheet/exercise-layout';
-import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
-import { boxCorners, type BoxMm } from '@/core/sheet/paper';
-import { photograph } from '@/devices/camera';
-import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-conditions';
-import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
-import { print } from '@/devices/printer';
+import { darkAllRound } from '@/core/notan/painted-frame';
+import type { ToneMap } from '@/devices/notan-painter';
 import { chance, smoothNoise } from '@/devices/random';
-import type { Surface } from '@/devices/reflectance';
-import { sheetToPng } from '@/print/sheet-png';
-import { decodePhoto } from '@/workers/decode';
 import { loadOpenCv } from '@/workers/opencv';
 import { readQr } from '@/workers/read-qr';
-import { emptyBoard, pixelsOfPlaces } from './stage';
+import { type NotanShot, photographed, type ShotPlan } from './notan-stage';
 
-export interface NotanTrial {
-  readonly seed: number;
+export interface NotanTrial extends NotanShot {
   readonly tones: number;
-  readonly camera: CameraCondition;
-  readonly way: 'sheet' | 'brackets' | 'corners';
-  readonly megapixels: number;
 }
 
 export interface NotanOutcome {
@@ -37,6 +23,8 @@ export interface NotanOutcome {
   /** Agreement as read less that of what was painted. */
   readonly agreement: number;
   /** Flipped shapes of over a hundredth that were made, and how many of them were told; what was told, and how much of it was made. */
+  /** Whether a frame was painted round it, and whether one was found. */
+  readonly frame: { readonly made: boolean; readonly found: boolean };
   readonly flips: { readonly made: number; readonly told: number; readonly said: number; readonly right: number };
 }
 
@@ -73,26 +61,6 @@ function flipped({ toneOf, width, height }: ToneMap, tones: number, seed: number
   return { width, height, toneOf: Math.min(...sharesOf(meant, tones)) < LEAST_FLIP ? toneOf : meant };
 }
 
-interface Blank {
-  readonly surface: Surface;
-  readonly stage: Stage;
-  readonly frame: BoxMm;
-}
-
-async function blank({ way, seed }: NotanTrial): Promise<Blank> {
-  if (way === 'brackets') {
-    const own = chance(seed).fork('board size');
-    const widthMm = own.between(240, 800);
-    return emptyBoard({ widthMm, heightMm: widthMm * own.between(0.7, 0.95) }, 'nominal', seed);
-  }
-  const terms = defaultTerms('notan');
-  const layout = exerciseLayout(terms);
-  const words = { title: 'Sample', className: 'Tidewell', name: '', labels: [], due: '', care: '', careInShort: '', exercise: null, student: null, figures: {} };
-  const frame = layout.cells[0];
-  if (!frame) throw new Error('The sheet has no frame.');
-  return { surface: (await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed)).surface, stage: layout, frame };
-}
-
 const agreementOf = (a: Uint8Array, b: Uint8Array): number => a.reduce((s, t, i) => s + (t === b[i] ? 1 : 0), 0) / a.length;
 
 /** Whether a region that was told lies on places that were meant so: one shape may be told in two parts where it meets another. */
@@ -107,22 +75,22 @@ function lies(told: FlippedRegion, on: FlippedRegion, meant: ToneMap, wanted: To
 }
 
 export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOutcome> {
-  const { seed, tones, camera, megapixels } = trial;
+  const { seed, tones } = trial;
   const own = chance(seed).fork('notan trial');
   const reference = scene(tones, seed);
   const meant = flipped(reference, tones, seed);
   const ends = { light: own.between(90, 95), dark: own.between(21, 30) };
-  const plan: NotanPlan = {
+  // A picture that is dark all round shows no frame.
+  const frameOwn = chance(seed).fork('frame');
+  const framed = frameOwn.next() < 0.25 && !darkAllRound(reference);
+  const plan: ShotPlan = {
     lightness: targetLightnesses(tones, ends, 'light-first', 'lightness').map((l) => l + (tones > 2 ? 2 * own.gauss() : 0)),
     ragged: own.between(0.001, 0.005),
     shift: { x: 0, y: 0 },
     streaks: own.between(0, 1.5),
-    frame: null,
+    frame: framed ? { share: frameOwn.between(0.02, 0.06), lightness: ends.dark - frameOwn.between(0, 4) } : null,
   };
-  const { surface, stage, frame } = await blank(trial);
-  const { surface: finished, painted } = paintTones(surface, frame, meant, plan, seed);
-  const photo = await decodePhoto(await photograph(finished, stage, shotFor(camera, stage, seed, megapixels), seed));
-  const target: Target = trial.way === 'corners' ? { kind: 'corners', corners: pixelsOfPlaces(stage, camera, seed, megapixels, boxCorners(frame)) } : trial.way === 'brackets' ? { kind: 'brackets', depthMm: 0 } : { kind: 'sheet' };
+  const { photo, target, painted } = await photographed(trial, meant, plan);
   const { cv } = await loadOpenCv();
   const { result } = await measureNotan(photo, { reference, tones, ends, expected: { exercise: null, student: null }, target }, { cv, readQr });
   const { accepted, issues } = result.capture;
@@ -137,6 +105,7 @@ export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOut
     codes: issues.map((i) => i.code),
     shares: result.tones.map((t, k) => t.share - (truth[k] ?? 0)),
     agreement: (result.agreement ?? Number.NaN) - agreementOf(painted.toneOf, reference.toneOf),
+    frame: { made: framed, found: result.frame !== null },
     flips: { made: made.length, told: made.filter((m) => result.regions.some((r) => lies(r, m, meant, reference))).length, said: said.length, right: said.filter((r) => all.some((m) => lies(r, m, meant, reference))).length },
   };
 }

@@ -27,7 +27,11 @@ export async function benchNotan(seed: number, rounds: number, megapixels: numbe
   };
   for (const way of WAYS) line(way, outcomes.filter((o) => o.trial.way === way));
   const all = line('all', outcomes);
-  for (const o of outcomes.filter((x) => !x.accepted || Math.max(...x.shares.map(Math.abs)) > LIMIT.share || x.flips.told < x.flips.made || x.flips.right < x.flips.said))
-    console.log(`  ${o.trial.way} ${o.trial.camera}, ${o.trial.tones} tones, seed ${o.trial.seed}: ${o.accepted ? `shares off by ${Math.max(...o.shares.map(Math.abs)).toFixed(3)}, ${o.flips.told} of ${o.flips.made} told, ${o.flips.right} of ${o.flips.said} right` : o.codes.join(', ')}`);
-  return all.share <= LIMIT.share && all.agreement <= LIMIT.agreement && all.recall >= LIMIT.recall && all.precision >= LIMIT.precision;
+  const frames = outcomes.filter((o) => o.frame.made);
+  const found = frames.filter((o) => o.frame.found).length;
+  const wrong = outcomes.filter((o) => o.accepted && !o.frame.made && o.frame.found).length;
+  console.log(`frames painted round it: ${found} of ${frames.length} found, ${wrong} found where there is none`);
+  for (const o of outcomes.filter((x) => !x.accepted || Math.max(...x.shares.map(Math.abs)) > LIMIT.share || x.flips.told < x.flips.made || x.flips.right < x.flips.said || x.frame.made !== x.frame.found))
+    console.log(`  ${o.trial.way} ${o.trial.camera}, ${o.trial.tones} tones, seed ${o.trial.seed}: ${o.accepted ? `shares off by ${Math.max(...o.shares.map(Math.abs)).toFixed(3)}, ${o.flips.told} of ${o.flips.made} told, ${o.flips.right} of ${o.flips.said} right, frame ${o.frame.made ? 'painted' : 'none'} and ${o.frame.found ? 'found' : 'not found'}` : o.codes.join(', ')}`);
+  return all.share <= LIMIT.share && all.agreement <= LIMIT.agreement && all.recall >= LIMIT.recall && all.precision >= LIMIT.precision && found >= LIMIT.recall * frames.length && wrong === 0;
 }

@@ -3,7 +3,7 @@ import type { Page } from 'playwright';
 import yazl from 'yazl';
 import { sheetFrame } from '@/core/sheet/frame';
 import { buffer } from 'node:stream/consumers';
-import { BASE, handIn, type Harness } from './harness';
+import { BASE, choose, handIn, type Harness } from './harness';
 import { handInPhotograph, partlyPainted, pilePhotograph } from './photographs';
 
 async function zipOf(files: readonly (readonly [string, Buffer])[]): Promise<Buffer> {
@@ -54,7 +54,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
   await check('a look in mid-work: places are marked by mouse and keys, then told, and it is no hand-in', async () => {
     await student.goto(`${BASE}/my/${exerciseId}`);
     const before = await ownPlace();
-    await student.getByLabel('Photograph for a look').setInputFiles({ name: 'look.jpg', mimeType: 'image/jpeg', buffer: await partlyPainted(exerciseId, 67) });
+    await choose(student.getByLabel('Photograph for a look'), { name: 'look.jpg', mimeType: 'image/jpeg', buffer: await partlyPainted(exerciseId, 67) });
     const picture = student.getByRole('img', { name: 'What is painted so far, in greys' });
     await picture.waitFor({ timeout: 30_000 });
     const box = await picture.boundingBox();
@@ -76,7 +76,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await student.getByText(/^You saw it: Step 4/).waitFor();
     const after = await ownPlace();
     if (after !== before) throw new Error(`A look changed what the Rack says from “${before}” to “${after}”.`);
-    await student.getByLabel('Photograph for a look').setInputFiles({ name: 'table.jpg', mimeType: 'image/jpeg', buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68) });
+    await choose(student.getByLabel('Photograph for a look'), { name: 'table.jpg', mimeType: 'image/jpeg', buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68) });
     await student.getByText('This picture won’t do yet.').waitFor({ timeout: 10_000 });
   });
   await check('readings of the printed greys come in, and a card can’t be carried over from one sheet alone', async () => {
@@ -84,10 +84,10 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await page.getByRole('link', { name: /Tidewell/ }).click();
     await page.getByText('Nothing is known of your printer').waitFor();
     const lines = ['patch,lightness,a,b', ...sheetFrame('a4').patches.map((p, i) => `${i + 1},${p.lightness},0,0`)];
-    await page.getByLabel('Bring in readings of a sheet (CSV or CGATS)').setInputFiles({ name: 'card.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
+    await choose(page.getByLabel('Bring in readings of a sheet (CSV or CGATS)'), { name: 'card.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
     await page.getByText('The known sheet lies').waitFor();
     const one = await pilePhotograph({ exercise: exerciseId, student: null }, 'studio', 69);
-    await page.getByLabel('Photograph of both sheets').setInputFiles({ name: 'one.jpg', mimeType: 'image/jpeg', buffer: one });
+    await choose(page.getByLabel('Photograph of both sheets'), { name: 'one.jpg', mimeType: 'image/jpeg', buffer: one });
     await page.getByText(/^Only one sheet was found/).waitFor({ timeout: 20_000 });
     await page.getByRole('button', { name: 'Forget it' }).click();
     await page.getByText('Nothing is known of your printer').waitFor();
@@ -107,12 +107,12 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
       ['__MACOSX/._one.jpg', Buffer.from('x')],
     ]);
     const drop = page.getByLabel('Photographs of a pile, or a ZIP of them');
-    await drop.setInputFiles({ name: 'evening.zip', mimeType: 'application/zip', buffer: zip });
+    await choose(drop, { name: 'evening.zip', mimeType: 'application/zip', buffer: zip });
     const list = page.getByRole('list', { name: 'What became of each picture' });
     await list.getByText('A ZIP inside a ZIP').waitFor({ timeout: 60_000 });
     await list.getByText(`${name}, `).waitFor();
     await list.getByText('No worksheet was found').waitFor();
-    await drop.setInputFiles({ name: 'again.jpg', mimeType: 'image/jpeg', buffer: known });
+    await choose(drop, { name: 'again.jpg', mimeType: 'image/jpeg', buffer: known });
     await list.getByText('known already').waitFor({ timeout: 30_000 });
     await page.getByRole('heading', { name: 'Tray: whose are these?' }).waitFor();
     const strays = page.getByRole('region', { name: 'Tray' }).getByRole('listitem');

@@ -3,7 +3,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { type Browser, chromium, type Page } from 'playwright';
+import { type Browser, chromium, type Locator, type Page } from 'playwright';
 
 const PORT = '3187';
 export const BASE = `http://127.0.0.1:${PORT}`;
@@ -45,10 +45,11 @@ export async function openHarness(): Promise<Harness> {
     browser,
     tally,
     async check(name, work) {
+      const start = performance.now();
       try {
         await work();
         tally.passed++;
-        console.log(`ok      ${name}`);
+        console.log(`ok ${((performance.now() - start) / 1000).toFixed(1).padStart(5)} s  ${name}`);
       } catch (error) {
         tally.failed++;
         console.log(`FAILED  ${name}\n`, error);
@@ -109,4 +110,14 @@ export async function handInAnyway(student: Page, buffer: Buffer, name?: string,
 }
 
 export const handIn = (student: Page, buffer: Buffer, name = 'sheet.jpg', mimeType = 'image/jpeg') =>
-  student.getByLabel('Photograph of the sheet').setInputFiles({ name, mimeType, buffer });
+  choose(student.getByLabel('Photograph of the sheet'), { name, mimeType, buffer });
+
+/** Chooses a file once somebody listens: on a busy machine a page is seen before it is awake. */
+export async function choose(field: Locator, file: Parameters<Locator['setInputFiles']>[0]): Promise<void> {
+  await field.waitFor({ state: 'attached' });
+  for (let i = 0; !(await field.evaluate((el) => Object.keys(el).some((key) => key.startsWith('__reactProps')))); i++) {
+    if (i === 100) throw new Error('The page did not wake up.');
+    await field.page().waitForTimeout(100);
+  }
+  await field.setInputFiles(file);
+}

@@ -8,7 +8,7 @@ import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
-import { paintTones } from '@/devices/notan-painter';
+import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
 import { print } from '@/devices/printer';
 import { sheetToPng } from '@/print/sheet-png';
 import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
@@ -51,14 +51,26 @@ export async function notanPhotograph(exercise: string, tones: Buffer, seed: num
   const wanted = Uint8Array.from(data, (v) => (v > 128 ? 1 : 2));
   const { shapes, shapeOf } = toneShapes(wanted, width);
   const lost = shapes.findIndex((s) => s.tone === 2 && s.places / wanted.length > 0.015 && s.places / wanted.length < 0.2);
-  const map = { width, height, toneOf: wanted.map((t, i) => (shapeOf[i] === lost ? 1 : t)) };
+  return tonesPhotograph(exercise, { width, height, toneOf: wanted.map((t, i) => (shapeOf[i] === lost ? 1 : t)) }, [93, 26], null, seed);
+}
+
+/** A jug that is dark all over on a light table before a middle wall, in three tones, with a frame painted round it. */
+export function lifePhotograph(exercise: string, seed: number): Promise<Buffer> {
+  const [width, height] = [600, 500];
+  const toneOf = Uint8Array.from({ length: width * height }, (_, i) => {
+    const [x, y] = [(i % width) / width, Math.floor(i / width) / height];
+    return x > 0.35 && x < 0.65 && y > 0.25 && y < 0.8 ? 3 : y > 0.6 ? 1 : 2;
+  });
+  return tonesPhotograph(exercise, { width, height, toneOf }, [93, 60, 40], { mm: 8, lightness: 22 }, seed);
+}
+
+async function tonesPhotograph(exercise: string, map: ToneMap, lightness: readonly number[], frame: NotanPlan['frame'], seed: number): Promise<Buffer> {
   const terms = defaultTerms('notan');
   const layout = exerciseLayout(terms);
   const words = { title: 'Sample', className: 'Tidewell', name: '', labels: [], due: '', care: '', careInShort: '', exercise, student: null, figures: {} };
   const printed = await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed);
-  const [frame] = layout.cells;
-  if (!frame) throw new Error('The sheet has no frame.');
-  const plan = { lightness: [93, 26], ragged: 0.002, shift: { x: 0, y: 0 }, streaks: 0.5, frame: null };
-  const { surface } = paintTones(printed.surface, frame, map, plan, seed);
+  const [cell] = layout.cells;
+  if (!cell) throw new Error('The sheet has no frame.');
+  const { surface } = paintTones(printed.surface, cell, map, { lightness, ragged: 0.002, shift: { x: 0, y: 0 }, streaks: 0.5, frame }, seed);
   return photograph(surface, layout, shotFor('window', layout, seed, 8), seed);
 }

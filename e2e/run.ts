@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { access } from './access';
 import { badInput } from './bad-input';
 import { capture } from './capture';
+import { fromLife } from './from-life';
 import { enrol, openHarness, phone } from './harness';
 import { mixing } from './mixing';
 import { planning } from './planning';
@@ -19,6 +20,7 @@ try {
   await mixing(harness, page, ruta, exerciseId);
   await capture(harness, page, ruta, 'Ruta Vane', exerciseId);
   await references(harness, page, ruta);
+  await fromLife(harness, page, ruta);
   await planning(harness, page, bea);
   await access(harness, page, bea, exerciseId);
   await badInput(harness, page, await phone(harness.browser), exerciseId);

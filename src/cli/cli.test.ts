@@ -204,4 +204,14 @@ test('a painting in few tones is measured against its reference, by thresholds o
   expect(moon.frame).toBeNull();
   expect(moon.agreement).toBeGreaterThan(0.97);
   expect(fairGrey('measure', 'notan', 'painting.png', '--tones', '3')).toMatchObject({ code: 2, said: expect.stringContaining('--reference is needed') as string });
+  // A darker frame painted round it is left out, and stands for the dark end where that is asked for.
+  await sharp(path.join(folder, 'painting.png')).resize(912, 608, { kernel: 'nearest' }).extend({ top: 30, bottom: 30, left: 30, right: 30, background: '#0c0c0c' }).toFile(path.join(folder, 'framed.png'));
+  const framed = (...more: string[]) => fairGrey('measure', 'notan', 'framed.png', '--reference', 'cup.png', '--tones', '3', ...more, '--json').json as { agreement: number; frame: { lightness: number; isDarkEnd: boolean }; tones: { lightness: number }[] };
+  const [plain, byFrame] = [framed(), framed('--dark-end', 'frame')];
+  expect([plain.frame.isDarkEnd, byFrame.frame.isDarkEnd]).toEqual([false, true]);
+  expect(plain.agreement).toBeGreaterThan(0.97);
+  expect(plain.tones[2]?.lightness).toBeCloseTo(20, 0);
+  expect(byFrame.frame.lightness).toBeCloseTo(20, 0);
+  expect(byFrame.tones[2]?.lightness).toBeGreaterThan(25);
+  expect(measure('--tones', '3', '--dark-end', 'black')).toMatchObject({ code: 2, said: expect.stringContaining('--dark-end') as string });
 }, 120_000);

@@ -1,4 +1,5 @@
 /** `measure notan`: reads a photograph of a painting in few tones against its reference. */
+import { z } from 'zod';
 import { WrongCard } from '@/core/capture/card-profile';
 import { BadCorners } from '@/core/capture/open-corners';
 import { UnusablePicture } from '@/workers/decode';
@@ -9,10 +10,11 @@ import { TARGET_OPTIONS, targetFrom } from './target';
 
 /** `args` begin after the word `notan`. */
 export async function measureNotanVerb(args: readonly string[]): Promise<unknown> {
-  const { values, positionals } = readOptions(args, ['reference', 'tones', 'thresholds', 'map', 'ends', 'profile', ...TARGET_OPTIONS]);
+  const { values, positionals } = readOptions(args, ['reference', 'tones', 'thresholds', 'map', 'ends', 'dark-end', 'profile', ...TARGET_OPTIONS]);
   if (positionals.length !== 1) throw new BadArguments(`measure notan needs one photograph, got ${positionals.length}.`);
   const tones = check(tonesOption, values['tones'], '--tones');
   const ends = check(endsOption, values['ends'] ?? '96,20', '--ends');
+  const darkEnd = check(z.enum(['paint', 'frame'], 'paint, or frame for a frame that was painted round the picture'), values['dark-end'] ?? 'paint', '--dark-end');
   const thresholds = values['thresholds'] === undefined ? null : check(thresholdsOption, values['thresholds'], '--thresholds');
   if (thresholds && thresholds.length !== tones - 1) throw new BadArguments(`--thresholds: ${tones} tones need ${tones - 1}, got ${thresholds.length}.`);
   const map = typeof values['map'] === 'string' ? values['map'] : null;
@@ -23,7 +25,7 @@ export async function measureNotanVerb(args: readonly string[]): Promise<unknown
   const target = targetFrom(values);
   try {
     return await measureNotanFile(
-      { file: callerPath(named.file), reference: callerPath(named.reference), ...(named.map !== undefined && { map: callerPath(named.map) }), tones, ends, target, ...(thresholds && { thresholds }), ...(card && { card }) },
+      { file: callerPath(named.file), reference: callerPath(named.reference), ...(named.map !== undefined && { map: callerPath(named.map) }), tones, ends, target, frameIsDark: darkEnd === 'frame', ...(thresholds && { thresholds }), ...(card && { card }) },
       (stage) => process.stderr.write(`${stage}\n`),
     );
   } catch (error) {

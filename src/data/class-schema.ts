@@ -3,7 +3,7 @@ import { boolean, index, integer, pgTable, primaryKey, real, text, uniqueIndex }
 import type { StoredId } from '@/core/planning/quantities';
 import type { MediumId } from '@/core/exercise/media';
 import type { NumberingId } from '@/core/exercise/numbering';
-import { referencePictures } from './reference-schema';
+import { referencePictures, setUps } from './reference-schema';
 import { user } from './sign-in-schema';
 import { created, at } from './columns';
 import { exerciseTerms, knownCard, loggedMix, meetingRule, ownFigures, paintFit, paintList, placing, printerReadings, shelfItem } from './json-columns';
@@ -133,6 +133,8 @@ export const exercises = pgTable(
     overrideReason: text('override_reason'),
     /** What it is painted from, and measured against. */
     referenceId: text('reference_id').references(() => referencePictures.id, { onDelete: 'set null' }),
+    /** Or the set-up that it is painted from in life. */
+    setUpId: text('set_up_id').references(() => setUps.id, { onDelete: 'set null' }),
     /** In which meeting each stage begins; null until it is placed. */
     placing: placing('placing'),
     createdAt: created(),

@@ -10,7 +10,7 @@ import type { ScaleResult } from '@/core/scale/result';
 import { classes, exercises, students } from './class-schema';
 import { created, at } from './columns';
 import { files } from './file-schema';
-import { captureTarget, exerciseTerms, lookMarks, measuredAgainst, storedLook } from './json-columns';
+import { captureTarget, exerciseTerms, lookMarks, measuredAgainst, paintedMasses, storedLook } from './json-columns';
 
 export const HAND_IN_STATES = ['open', 'waiting', 'again', 'passed'] as const;
 export type HandInState = (typeof HAND_IN_STATES)[number];
@@ -76,6 +76,10 @@ export const attempts = pgTable(
     terms: exerciseTerms('terms'),
     /** How the painting is framed; null: by its worksheet. */
     target: captureTarget('target'),
+    /** From life: where the masses of the set-up lie on this picture; null until somebody painted them. */
+    masses: paintedMasses('masses'),
+    /** Whether a frame that was painted round the picture stands for the dark end. */
+    frameIsDark: boolean('frame_is_dark').notNull().default(false),
     /** The student's word with a photograph that was refused and sent on all the same. */
     plea: text('plea'),
     previewHash: text('preview_hash').references(() => files.hash),

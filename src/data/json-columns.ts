@@ -11,7 +11,9 @@ import { meetingRuleSchema } from '@/core/planning/meetings';
 import { loggedMixSchema } from '@/core/mixing/logged-mix';
 import { figuresSchema, storedFitSchema } from '@/core/mixing/stored-fit';
 import { PAINT_IDS } from '@/core/planning/paints';
+import { massSchema } from '@/core/notan/mass';
 import { preparationSchema } from '@/core/reference/preparation';
+import { paintedMassesSchema, setUpSchema } from '@/core/reference/set-up';
 import { placingSchema } from '@/core/planning/timetable';
 
 /** Terms are data from outside whenever they are read: old ones get what was added since, wrong ones are told. */
@@ -35,14 +37,18 @@ export const ownFigures = checkedJson(figuresSchema);
 export const paintFit = checkedJson(storedFitSchema);
 export const loggedMix = checkedJson(loggedMixSchema);
 export const preparation = checkedJson(preparationSchema);
+export const setUp = checkedJson(setUpSchema);
+export const paintedMasses = checkedJson(paintedMassesSchema);
 /** What a painting in few tones was measured against: enough to show it, and to judge it again. */
 export const measuredAgainst = checkedJson(
   z.object({
+    /** A prepared picture, or a set-up: its id, and how often it had been changed. */
+    kind: z.enum(['picture', 'set-up']).default('picture'),
     reference: z.string(),
     revision: z.number().int(),
     /** File of the tones as wanted and as drawn. */
     planes: z.string(),
-    names: z.array(z.object({ name: z.string(), emphasis: z.number() })),
+    names: z.array(massSchema),
     /** Readings that counted. */
     readings: z.array(z.string()),
   }),

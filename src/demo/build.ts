@@ -17,6 +17,7 @@ import { addStudent, createClass, createFirstTeacher } from '@/studio/people';
 import { setMeetings } from '@/studio/timetables';
 import { receivePhoto } from '@/studio/receive';
 import { otherKinds, setOthers } from './kinds';
+import { fromLifeHandIns, setFromLife } from './from-life';
 import { notanHandIns, setNotans, setReferences } from './notan';
 import { learnPaints, walkToStep } from './mixing';
 import { pilePictures, setPileExercise } from './pile';
@@ -105,6 +106,7 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   });
   tell('six pictures are brought in, one is prepared in both schools of notan');
   const notans = await setNotans({ house, teacher, classId }, await setReferences({ house, teacher, classId }));
+  const lifeId = await setFromLife({ house, teacher, classId });
   const pileId = await setPileExercise(house, teacher, classId);
   const exerciseId = await setExercise(house, teacher, classId, {
     title: 'Nine greys from white to black',
@@ -113,7 +115,7 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
     terms: defaultScale('gouache', 9),
   });
   const place: Place = { house, teacher, classId, exerciseId };
-  const queue: (() => Promise<void>)[] = [];
+  const queue: (() => Promise<unknown>)[] = [];
   const people: Student[] = [];
   for (const [i, who] of STUDENTS.entries()) {
     const { id } = await addStudent(house, teacher, classId, who.name, who.code);
@@ -131,6 +133,9 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   queue.push(...(await otherKinds({ house, teacher, classId }, others, bandsId, colourId, people)));
   tell('a picture is painted in two tones and in three, each student by a habit of their own');
   queue.push(...notanHandIns({ house, teacher, classId }, notans, people));
+  const [ørla, tam] = people.slice(7) as [Student, Student];
+  tell('a set-up is painted from life, from two sides of it');
+  queue.push(...fromLifeHandIns({ house, teacher, classId }, lifeId, [ørla, tam]));
   tell('an evening’s pile of fourteen is photographed, to be dropped on the Rack');
   const pile = pilePictures(house, teacher, pileId, people);
   queue.push(...pile.shots);

@@ -45,11 +45,13 @@ async function photographOf({ house }: World, student: Student, exerciseId: stri
   return file;
 }
 
-export async function handIn(world: World, student: Student, exerciseId: string, seed: number, extra: Extra, target: StoredTarget | null = null): Promise<void> {
+/** Paints, photographs and hands in; the id of the attempt. */
+export async function handIn(world: World, student: Student, exerciseId: string, seed: number, extra: Extra, target: StoredTarget | null = null): Promise<string> {
   const file = await photographOf(world, student, exerciseId, seed, extra);
   try {
     const { attemptId } = await receivePhoto(world.house, student, exerciseId, file, target);
     await measureAttempt(world.house, attemptId);
+    return attemptId;
   } finally {
     await rm(file, { force: true });
   }
@@ -120,7 +122,7 @@ export async function setOthers({ house, teacher, classId }: World): Promise<Oth
 }
 
 /** What is still to be painted and photographed, one piece of work each. */
-export async function otherKinds(world: World, { chips: chipsId, strip: stripId }: OtherExercises, bandsId: string, colourId: string, who: readonly Student[]): Promise<(() => Promise<void>)[]> {
+export async function otherKinds(world: World, { chips: chipsId, strip: stripId }: OtherExercises, bandsId: string, colourId: string, who: readonly Student[]): Promise<(() => Promise<unknown>)[]> {
   const { house, teacher, classId } = world;
   const [maren, ivo, suli, pell, adaeze] = who as readonly [Student, Student, Student, Student, Student];
   const uneven = even(strip).map((l, i) => (i === 3 ? l + 7 : l));

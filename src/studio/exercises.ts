@@ -3,6 +3,7 @@ import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { z } from 'zod';
 import { bandPicture } from '@/core/bands/band-picture';
 import { DoesNotFit } from '@/core/bands/motifs';
+import type { PaintedFrom } from '@/core/exercise/kinds';
 import { stepLabels } from '@/core/exercise/numbering';
 import { type ExerciseTerms, exerciseTermsSchema, isStepped } from '@/core/exercise/terms';
 import type { Figures } from '@/core/mixing/paint-model';
@@ -12,23 +13,28 @@ import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/sheet/exercise-sheet';
 import { drawRecipePage } from '@/core/sheet/recipe-page';
 import { newId } from '@/data/ids';
-import { attempts, classes, exercises, handIns, referencePictures, students } from '@/data/schema';
+import { attempts, classes, exercises, handIns, students } from '@/data/schema';
 import { canPrint } from '@/print/fonts';
-import { type Actor, classOf, exerciseFor, NotFound, Refused, type Teacher } from './actor';
+import { type Actor, classOf, exerciseFor, Refused, type Teacher } from './actor';
 import type { House } from './house';
 import { figuresFor } from './palettes';
+import { referenceFor } from './references';
+import { setUpFor } from './set-ups';
 import { nameSchema, textSchema } from './words';
 
-export const newExerciseSchema = z.object({
-  title: nameSchema,
-  note: textSchema,
-  dueAt: z.date().nullable(),
-  terms: exerciseTermsSchema,
-  /** Why materials are set that the class's age would forbid; empty for none. */
-  overrideReason: textSchema.default(''),
-  /** What it is painted from; null for a set-up, or for kinds without a picture. */
-  referenceId: z.string().max(40).nullable().default(null),
-});
+export const newExerciseSchema = z
+  .object({
+    title: nameSchema,
+    note: textSchema,
+    dueAt: z.date().nullable(),
+    terms: exerciseTermsSchema,
+    /** Why materials are set that the class's age would forbid; empty for none. */
+    overrideReason: textSchema.default(''),
+    /** The picture, or the set-up, that it is painted from; both null for what is not kept here, or for kinds without either. */
+    referenceId: z.string().max(40).nullable().default(null),
+    setUpId: z.string().max(40).nullable().default(null),
+  })
+  .refine((e) => e.referenceId === null || e.setUpId === null, 'An exercise is painted from a picture or from a set-up, not from both.');
 export type NewExercise = z.input<typeof newExerciseSchema>;
 
 export type OwnClass = typeof classes.$inferSelect;
@@ -50,11 +56,10 @@ function checked(own: OwnClass, given: NewExercise) {
   return { ...exercise, overrideReason: permission.kind === 'needs-reason' ? exercise.overrideReason : null };
 }
 
-/** A reference is the teacher's own. Throws NotFound otherwise. */
-async function checkReference(house: House, teacher: Teacher, referenceId: string | null): Promise<void> {
-  if (referenceId === null) return;
-  const [row] = await house.db.select({ teacherId: referencePictures.teacherId }).from(referencePictures).where(eq(referencePictures.id, referenceId));
-  if (row?.teacherId !== teacher.userId) throw new NotFound();
+/** What an exercise is painted from is the teacher's own. Throws NotFound otherwise. */
+async function checkPaintedFrom(house: House, teacher: Teacher, { referenceId, setUpId }: PaintedFrom): Promise<void> {
+  if (referenceId !== null) await referenceFor(house, teacher, referenceId);
+  if (setUpId !== null) await setUpFor(house, teacher, setUpId);
 }
 
 /** Sets an exercise; every student of the class gets an open hand-in when they first send something. */
@@ -62,7 +67,7 @@ export async function setExercise(house: House, teacher: Teacher, classId: strin
   const own = await classOf(house, teacher, classId);
   const id = newId();
   const exercise = checked(own, given);
-  await checkReference(house, teacher, exercise.referenceId);
+  await checkPaintedFrom(house, teacher, exercise);
   await house.db.insert(exercises).values({ id, classId, ...exercise });
   return id;
 }
@@ -71,7 +76,7 @@ export async function setExercise(house: House, teacher: Teacher, classId: strin
 export async function reviseExercise(house: House, teacher: Teacher, exerciseId: string, given: NewExercise): Promise<void> {
   const own = await exerciseFor(house, teacher, exerciseId);
   const next = checked(own.class, given);
-  await checkReference(house, teacher, next.referenceId);
+  await checkPaintedFrom(house, teacher, next);
   if (next.terms.kind !== own.exercise.terms.kind) throw new Refused('A revision keeps its kind: set a new exercise instead.');
   await house.db.transaction(async (tx) => {
     const ins = tx.select({ id: handIns.id }).from(handIns).where(eq(handIns.exerciseId, exerciseId));
@@ -83,8 +88,8 @@ export async function reviseExercise(house: House, teacher: Teacher, exerciseId:
 /** Sets the same exercise once more, for the same or another class, with no date. */
 export async function duplicateExercise(house: House, teacher: Teacher, exerciseId: string, classId: string): Promise<string> {
   const { exercise } = await exerciseFor(house, teacher, exerciseId);
-  const { title, note, terms, overrideReason, referenceId } = exercise;
-  return setExercise(house, teacher, classId, { title, note, terms, dueAt: null, overrideReason: overrideReason ?? '', referenceId });
+  const { title, note, terms, overrideReason, referenceId, setUpId } = exercise;
+  return setExercise(house, teacher, classId, { title, note, terms, dueAt: null, overrideReason: overrideReason ?? '', referenceId, setUpId });
 }
 
 export async function exercisesOfTeacher(house: House, teacher: Teacher) {

@@ -13,7 +13,7 @@ import { redraft } from './drafts';
 import type { House } from './house';
 import { figuresFor } from './palettes';
 import { measuredResultSchema, type MeasuredResult } from './measured-result';
-import { againstReference } from './notan-hand-ins';
+import { measuredNotan } from './notan-hand-ins';
 import { keepFile } from './receive';
 
 async function load(house: House, attemptId: string) {
@@ -103,7 +103,7 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
     if (isStepped(terms)) {
       const paints = await knownPaints(house, row.class.id, terms);
       result = { result: await house.pool.run({ task: 'measure-scale', ...task, numbering: row.class.numbering, terms, ...paints, ...(attempt.target && { target: attempt.target }) }, how), against: null };
-    } else result = await againstReference(house, row, terms, task, how);
+    } else result = await measuredNotan(house, row, terms, task, how);
     const state = await keepResult(house, row.handIn.id, attemptId, result);
     house.live.tell(attemptId, { state, stage: null });
   } catch (error) {

@@ -5,7 +5,8 @@ import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { defaultTerms } from '@/core/exercise/kinds';
 import { critiqueNotan } from '@/core/critique/notan-critique';
-import { judgeTones } from '@/core/notan/judge-tones';
+import { judgePainting } from '@/core/notan/judge-painting';
+import { massSchema } from '@/core/notan/mass';
 import type { NotanResult } from '@/core/notan/result';
 import { newId } from '@/data/ids';
 import { measurements, readings } from '@/data/schema';
@@ -46,19 +47,18 @@ const square = (x: number, y: number, x0: number, y0: number, side: number) => x
 async function painting(side: number): Promise<NotanHandIn> {
   const wanted = plane((x, y) => (square(x, y, 10, 20, 40) || square(x, y, 70, 30, side) ? 2 : 1));
   const drawn = plane((x, y) => (square(x, y, 10, 20, 40) ? 2 : 1));
-  const { shares, referenceShares, ...judged } = judgeTones(drawn, wanted, 2);
+  const judged = judgePainting({ drawn, reference: wanted, readings: [], named: null, tones: [94, 25].map((lightness) => ({ lightness, spread: 1 })), targets: [94, 25] });
   const result: NotanResult = {
     version: 1,
     kind: 'notan',
     capture: { target: 'sheet', mode: 'calibrated', whiteBasis: 'nominal', accepted: true, issues: [], uncertainty: 3, colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null },
-    tones: shares.map((share, k) => ({ index: k + 1, share, referenceShare: referenceShares[k] ?? 0, lightness: [94, 25][k] ?? null, spread: 1 })),
     ...judged,
     shapes: { large: 1, middle: 0, small: 0, largest: 0.8, variety: null, slivers: 0, ragged: 0.1 },
     frame: null,
     seams: 1,
     findings: [],
   };
-  const names = [{ name: 'jug', emphasis: 1 }];
+  const names = [massSchema.parse({ name: 'jug', emphasis: 1 })];
   return { result: { ...result, findings: critiqueNotan(result, { light: 94, dark: 24 }) }, planes: await planesToPng({ wanted, drawn, nameOf: new Uint8Array(W * H) }), names };
 }
 

@@ -7,7 +7,7 @@ import { type Preparation, preparationSchema, untouched } from '@/core/reference
 import type { ReferenceFile } from '@/core/reference/reference-files';
 import { newId } from '@/data/ids';
 import { classes, exercises, referencePictures } from '@/data/schema';
-import type { PreparedReference } from '@/workers/notan-hand-in-task';
+import type { PreparedReference } from '@/workers/prepared-plane';
 import { type Actor, classOf, exerciseFor, NotFound, Refused, type Teacher } from './actor';
 import type { House } from './house';
 import { checkRoom, keepFile, keepPhoto } from './receive';

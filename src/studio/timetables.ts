@@ -35,7 +35,7 @@ export async function timetableOf(house: House, teacher: Teacher, exerciseId: st
     stages,
     placing: exercise.placing ?? firstTimetable(stages, toCome(own.meetings)),
     placed: exercise.placing !== null,
-    lookMinutes: lookMinutes(exercise.terms, people?.n ?? 0, exercise.referenceId !== null),
+    lookMinutes: lookMinutes(exercise.terms, people?.n ?? 0, exercise),
     students: people?.n ?? 0,
   };
 }

@@ -3,6 +3,7 @@ import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { CaptureIssue } from '@/core/capture/gate';
 import type { Finding } from '@/core/critique/finding';
 import type { NotanResult } from '@/core/notan/result';
+import type { MassEdit } from '@/core/reference/set-up';
 import type { ScaleResult } from '@/core/scale/result';
 import { attempts, critiqueItems, critiques, decisions, exercises, handIns, measurements, students, type AttemptState, type HandInState, type Verdict } from '@/data/schema';
 import { valuesOf } from '@/core/exercise/kinds';
@@ -12,7 +13,7 @@ import { currentAttempt } from './critiquing';
 import { exercisesOfStudent, exercisesOfTeacher, labelsOf, safetyOf } from './exercises';
 import type { House } from './house';
 import { measuredResultSchema } from './measured-result';
-import { standing } from './notan-hand-ins';
+import { setUpOfExercise, standing } from './notan-hand-ins';
 import { classesOf, studentsOf } from './people';
 
 /** What was measured of an attempt: one of the two, or neither. Stored JSON is data from outside: an unknown version is told, not guessed at. */
@@ -49,6 +50,8 @@ export interface AttemptView {
   readonly terms: ExerciseTerms | null;
   readonly result: ScaleResult | null;
   readonly notan: NotanResult | null;
+  /** From life: where masses were painted on it. */
+  readonly masses: readonly MassEdit[];
   readonly critique: { readonly word: string; readonly sentAt: Date | null; readonly items: readonly SaidItem[] } | null;
   readonly verdict: Verdict | null;
 }
@@ -70,6 +73,7 @@ async function attemptView(house: House, row: typeof attempts.$inferSelect): Pro
     terms: row.terms,
     result,
     notan,
+    masses: row.masses?.edits ?? [],
     critique: critique ? { word: critique.word, sentAt: critique.sentAt, items } : null,
     verdict: decision?.verdict ?? null,
   };
@@ -151,7 +155,9 @@ export async function tableOf(house: House, teacher: Teacher, handInId: string) 
 export async function standingOf(house: House, teacher: Teacher, attemptId: string) {
   const own = await attemptFor(house, teacher, attemptId);
   const { against } = await readingOf(house, attemptId);
-  return against && standing(house, own.handIn.id, own.exercise, against);
+  const told = against && (await standing(house, own.handIn.id, own.exercise, against));
+  // What was asked of masses that nobody has shown yet can change as it likes.
+  return told === 'other-set-up' && own.attempt.masses === null ? 'as-it-is' : told;
 }
 
 /** PNG of an attempt's tones, as wanted or as drawn, in the exercise's greys; null where none were read. */
@@ -217,11 +223,14 @@ export async function myExercise(house: House, student: Student, exerciseId: str
   const [handIn] = await house.db.select().from(handIns).where(and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, student.studentId)));
   const rows = handIn ? await house.db.select().from(attempts).where(eq(attempts.handInId, handIn.id)).orderBy(asc(attempts.createdAt)) : [];
   const views = await Promise.all(rows.map((r) => attemptView(house, r)));
+  const setUp = await setUpOfExercise(house, own.exercise);
   return {
     exercise: own.exercise,
     class: { name: own.class.name, numbering: own.class.numbering },
     labels: labelsOf(own.exercise.terms, own.class.numbering),
     safety: safetyOf(own.class, own.exercise.terms),
+    /** What is painted from life, so that a student finds it. */
+    setUp: setUp && { title: setUp.title, note: setUp.note },
     state: handIn?.state ?? ('open' as HandInState),
     attempts: views.map(studentAttempt),
   };

@@ -4,17 +4,21 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { HEADLINES } from '@/core/critique/scale-critique';
+import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import type { AttemptState, HandInState } from '@/data/schema';
 import type { AttemptView } from '@/studio/views';
-import { KEYS, NOTAN_KEYS } from './critique-keys';
+import { KEYS, LIFE_KEYS, NOTAN_KEYS } from './critique-keys';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
+import { FrameChoice } from './FrameChoice';
 import { GapLadder } from './GapLadder';
 import { HoldButton, useHold } from './HoldButton';
+import { AttemptTrouble } from './AttemptTrouble';
 import { ChipList } from './ChipList';
 import { KeyList } from './KeyList';
 import { LeastWork } from './LeastWork';
 import { NotanFacts } from './NotanFacts';
+import { LifePictures } from './masses/LifePictures';
 import { NotanPictures } from './NotanPictures';
 import { ReadingChoice } from './ReadingChoice';
 import { ScaleFacts } from './ScaleFacts';
@@ -45,7 +49,9 @@ interface Props {
   readonly shown: AttemptView | null;
   readonly isCurrent: boolean;
   /** Whether what was measured against a reference still stands. */
-  readonly standing: 'as-it-is' | 'other-reference' | 'other-readings';
+  readonly standing: 'as-it-is' | 'other-reference' | 'other-set-up' | 'other-readings';
+  /** What it was painted from in life; null where there was a picture, or nothing that is kept. */
+  readonly setUp: { readonly id: string; readonly title: string; readonly masses: readonly SetUpMass[] } | null;
   readonly previous: string | null;
   readonly next: string | null;
   readonly place: string;
@@ -59,6 +65,8 @@ interface Props {
     judgeOnceMore(attemptId: string): Promise<Answer>;
     measureAgainstNow(attemptId: string): Promise<Answer>;
     forgetReadings(exerciseId: string): Promise<Answer>;
+    judgeByMasses(attemptId: string, edits: readonly MassEdit[]): Promise<Answer>;
+    takeFrameAsDark(attemptId: string, frameIsDark: boolean): Promise<Answer>;
   };
 }
 
@@ -82,7 +90,6 @@ export function CritiqueTable(props: Props) {
   const result = shown?.result ?? null;
   const read = result !== null && result.capture.accepted && result.steps.length > 0;
   const notan = shown?.notan?.capture.accepted && shown.notan.tones.length > 0 ? shown.notan : null;
-  const refused = [result, shown?.notan].find((r) => r && !r.capture.accepted) ?? null;
   const items = shown?.critique?.items ?? [];
   const works = items.filter((i) => i.original.kind === 'works');
   const fixes = items.filter((i) => i.original.kind === 'fix');
@@ -91,6 +98,23 @@ export function CritiqueTable(props: Props) {
   const pick = visible[chosen];
   const sameBox = (a: { x: number; y: number }, b: { x: number; y: number }) => Math.abs(a.x - b.x) + Math.abs(a.y - b.y) < 1e-6;
   const region = notan && pick?.original.where.box ? notan.regions.findIndex((r) => pick.original.where.box && sameBox(r.box, pick.original.where.box)) : -1;
+  const life = notan && notan.reference !== 'picture' ? props.setUp : null;
+  const view = notan && shown && {
+    attemptId: shown.id,
+    hasStrip: shown.hasStrip,
+    result: notan,
+    greys: props.targets,
+    labels,
+    squint: squint.on,
+    tones: tones.on,
+    lit: region >= 0 ? region : null,
+    box: pick?.original.where.box,
+    onPick: (k: number) => {
+      const box = notan.regions[k]?.box;
+      const at = visible.findIndex((i) => box && i.original.where.box && sameBox(i.original.where.box, box));
+      if (at >= 0) setChosen(at);
+    },
+  };
   const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
   const lit = pick?.original.where.steps ?? [];
   const numberUp = (shown?.number ?? 0) > 0 ? `Try ${shown?.number}` : 'Photograph';
@@ -105,7 +129,7 @@ export function CritiqueTable(props: Props) {
   const verdict = (v: string) => shown && !frozen && run(() => actions.giveVerdict(shown.id, v));
   const change = (position: number, c: Parameters<Props['actions']['changeItem']>[2]) => shown && run(() => actions.changeItem(shown.id, position, c));
 
-  const accept = (scope: 'this' | 'everyone') => shown && region >= 0 && !frozen && run(() => actions.acceptAsReading(shown.id, region, scope));
+  const accept = (scope: 'this' | 'everyone') => shown && region >= 0 && !life && !frozen && run(() => actions.acceptAsReading(shown.id, region, scope));
 
   useKeys(
     {
@@ -122,7 +146,7 @@ export function CritiqueTable(props: Props) {
       w: () => shown?.verdict && run(() => actions.withdrawVerdict(shown.id)),
       '?': () => setHelp(true),
     },
-    { s: squint.hold, o: original.hold, ...(notan && { t: tones.hold, r: swap.hold, m: over.hold }) },
+    { s: squint.hold, o: original.hold, ...(notan && { t: tones.hold }), ...(notan && !life && { r: swap.hold, m: over.hold }) },
   );
 
   const editable = { chosen, editing, frozen, onChoose: setChosen, onEdit: setEditing, onChange: change };
@@ -131,24 +155,10 @@ export function CritiqueTable(props: Props) {
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
         {original.on && shown?.hasPreview ? (
           <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="h-full w-full object-contain" />
-        ) : notan && shown ? (
-          <NotanPictures
-            attemptId={shown.id}
-            hasStrip={shown.hasStrip}
-            result={notan}
-            greys={props.targets}
-            labels={labels}
-            squint={squint.on}
-            swap={swap.on}
-            over={over.on}
-            tones={tones.on}
-            lit={region >= 0 ? region : null}
-            onPick={(k) => {
-              const box = notan.regions[k]?.box;
-              const at = visible.findIndex((i) => box && i.original.where.box && sameBox(i.original.where.box, box));
-              if (at >= 0) setChosen(at);
-            }}
-          />
+        ) : view && life && shown ? (
+          <LifePictures key={shown.id} {...view} setUp={life} painted={shown.masses} frozen={frozen} busy={busy} judge={(edits) => run(() => actions.judgeByMasses(shown.id, edits))} />
+        ) : view ? (
+          <NotanPictures {...view} swap={swap.on} over={over.on} />
         ) : read ? (
           <>
             <div className="px-4 pt-3">
@@ -198,8 +208,8 @@ export function CritiqueTable(props: Props) {
         {notan && (
           <div className="grid grid-cols-3 gap-1">
             <HoldButton label="Tones" keyName="t" hold={tones} />
-            <HoldButton label="Swap" keyName="r" hold={swap} />
-            <HoldButton label="Over" keyName="m" hold={over} />
+            {!life && <HoldButton label="Swap" keyName="r" hold={swap} />}
+            {!life && <HoldButton label="Over" keyName="m" hold={over} />}
           </div>
         )}
         {(read || notan) && shown?.hasPreview && (
@@ -217,28 +227,7 @@ export function CritiqueTable(props: Props) {
             ))}
           </nav>
         )}
-        {shown?.plea && <blockquote className="border-l-4 border-l50 pl-2 font-letter">“{shown.plea}”</blockquote>}
-        {refused && (
-          <div className="trouble">
-            <p className="font-semibold">The picture was refused</p>
-            {refused.capture.issues.map((i) => (
-              <p key={i.code + (i.box ? String(i.box.x) : '')}>{i.say}</p>
-            ))}
-          </div>
-        )}
-        {underWay && (
-          <p role="status" className="trouble">
-            It is being measured …
-          </p>
-        )}
-        {shown?.state === 'failed' && (
-          <div className="trouble">
-            <p>{shown.trouble}</p>
-            <button type="button" className="calm mt-2" onClick={() => run(() => actions.measureOnceMore(shown.id))}>
-              Try again
-            </button>
-          </div>
-        )}
+        {shown && <AttemptTrouble shown={shown} again={() => run(() => actions.measureOnceMore(shown.id))} />}
         {read && <LeastWork result={result} labels={labels} says={props.repaint} />}
         {read && result.chips.length > 0 && <ChipList chips={result.chips} labels={labels} />}
         {read && (
@@ -268,9 +257,10 @@ export function CritiqueTable(props: Props) {
             {trouble}
           </p>
         )}
+        {shown && notan?.frame && <FrameChoice frame={notan.frame} frozen={frozen} busy={busy || underWay} choose={(on) => run(() => actions.takeFrameAsDark(shown.id, on))} />}
         {shown && notan && (
           <ReadingChoice
-            able={region >= 0}
+            able={region >= 0 && !life}
             standing={props.standing}
             frozen={frozen}
             busy={busy}
@@ -285,7 +275,7 @@ export function CritiqueTable(props: Props) {
         {notan && <NotanFacts result={notan} labels={labels} numberUp={numberUp} />}
         <DecisionBar state={props.state} verdict={shown?.verdict ?? null} isCurrent={isCurrent} busy={busy} onVerdict={verdict} onWithdraw={() => shown && run(() => actions.withdrawVerdict(shown.id))} />
       </aside>
-      <KeyList keys={notan ? [...KEYS.slice(0, -1), ...NOTAN_KEYS, ...KEYS.slice(-1)] : KEYS} open={help} onOpenChange={setHelp} />
+      <KeyList keys={notan ? [...KEYS.slice(0, -1), ...(life ? LIFE_KEYS : NOTAN_KEYS), ...KEYS.slice(-1)] : KEYS} open={help} onOpenChange={setHelp} />
     </div>
   );
 }

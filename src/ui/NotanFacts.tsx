@@ -1,5 +1,6 @@
 /** What was measured of a painting in few tones, in figures. */
 import type { NotanResult } from '@/core/notan/result';
+import { MassFacts } from './masses/MassFacts';
 import { ReadingsFold } from './ReadingsFold';
 
 interface Props {
@@ -11,6 +12,7 @@ interface Props {
 const percent = (v: number | null) => (v === null ? '–' : `${Math.round(100 * v)} %`);
 
 export function NotanFacts({ result, labels, numberUp }: Props) {
+  const fromPicture = result.reference === 'picture';
   return (
     <ReadingsFold capture={result.capture} numberUp={numberUp}>
       <table className="mt-1 w-full text-right">
@@ -20,7 +22,7 @@ export function NotanFacts({ result, labels, numberUp }: Props) {
             <th>L*</th>
             <th>± L*</th>
             <th>share</th>
-            <th>wanted</th>
+            {fromPicture && <th>wanted</th>}
           </tr>
         </thead>
         <tbody>
@@ -30,20 +32,24 @@ export function NotanFacts({ result, labels, numberUp }: Props) {
               <td>{t.lightness === null ? 'none' : t.lightness.toFixed(1)}</td>
               <td>{t.spread === null ? '' : t.spread.toFixed(1)}</td>
               <td>{percent(t.share)}</td>
-              <td>{percent(t.referenceShare)}</td>
+              {fromPicture && <td>{percent(t.referenceShare)}</td>}
             </tr>
           ))}
         </tbody>
       </table>
       <dl className="mt-1 grid grid-cols-[9rem_1fr]">
-        <dt>Agrees</dt>
-        <dd>{percent(result.agreement)}</dd>
-        <dt>beside outlines left out</dt>
-        <dd>{percent(result.agreementTolerant)}</dd>
-        <dt>after the best shift</dt>
-        <dd>{percent(result.agreementAligned)}</dd>
-        <dt>beyond chance</dt>
-        <dd>{result.kappa === null ? '–' : result.kappa.toFixed(2)}</dd>
+        {fromPicture && (
+          <>
+            <dt>Agrees</dt>
+            <dd>{percent(result.agreement)}</dd>
+            <dt>beside outlines left out</dt>
+            <dd>{percent(result.agreementTolerant)}</dd>
+            <dt>after the best shift</dt>
+            <dd>{percent(result.agreementAligned)}</dd>
+            <dt>beyond chance</dt>
+            <dd>{result.kappa === null ? '–' : result.kappa.toFixed(2)}</dd>
+          </>
+        )}
         {result.shapes && (
           <>
             <dt>Shapes</dt>
@@ -57,10 +63,13 @@ export function NotanFacts({ result, labels, numberUp }: Props) {
         {result.frame && (
           <>
             <dt>Painted frame</dt>
-            <dd>L* {result.frame.lightness.toFixed(1)}, left out</dd>
+            <dd>
+              L* {result.frame.lightness.toFixed(1)}, {result.frame.isDarkEnd ? 'the dark end' : 'left out'}
+            </dd>
           </>
         )}
       </dl>
+      <MassFacts masses={result.masses} pairs={result.pairs} labels={labels} />
     </ReadingsFold>
   );
 }

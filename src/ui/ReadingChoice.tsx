@@ -4,7 +4,7 @@
 interface Props {
   /** The flipped shape that is picked can be accepted. */
   readonly able: boolean;
-  readonly standing: 'as-it-is' | 'other-reference' | 'other-readings';
+  readonly standing: 'as-it-is' | 'other-reference' | 'other-set-up' | 'other-readings';
   readonly frozen: boolean;
   readonly busy: boolean;
   readonly accept: (scope: 'this' | 'everyone') => void;
@@ -24,6 +24,16 @@ export function ReadingChoice({ able, standing, frozen, busy, accept, judge, mea
           {!frozen && (
             <button type="button" className="calm mt-2" disabled={busy} onClick={judge}>
               Judge it by what counts now
+            </button>
+          )}
+        </div>
+      )}
+      {standing === 'other-set-up' && (
+        <div className="trouble" role="status">
+          <p>Judged before: what is asked of the masses was changed since.</p>
+          {!frozen && (
+            <button type="button" className="calm mt-2" disabled={busy} onClick={judge}>
+              Judge it by what is asked now
             </button>
           )}
         </div>

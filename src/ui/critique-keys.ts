@@ -7,6 +7,13 @@ export const NOTAN_KEYS = [
   ['a', 'accept the flipped shape as a reading, for this one'],
   ['f', 'accept it for everyone'],
 ] as const;
+/** In place of those that need a reference, where it was painted from life. */
+export const LIFE_KEYS = [
+  ['hold t', 'the painting in its tones'],
+  ['1 to 9', 'the mass that is painted; 0 for none of them'],
+  ['b', 'take the last stroke or shape back'],
+  ['j', 'judge it by these masses'],
+] as const;
 export const KEYS = [
   ['→', 'next hand-in'],
   ['←', 'the one before'],

@@ -20,6 +20,8 @@ export interface NotanTask {
   readonly tones: number;
   readonly ends: Ends;
   readonly target: Target;
+  /** A frame that was painted round the picture stands for the dark end. */
+  readonly frameIsDark: boolean;
   /** Rising, L* of the reference; by the automatic rule unless given. */
   readonly thresholds?: readonly number[];
   /** A picture of light (white) and shadow (black) over the reference: two tones by what the light reaches. */
@@ -55,9 +57,9 @@ export async function measureNotanFile(task: NotanTask, onStage?: (stage: Stage)
   onStage?.('opening the picture');
   const reference = await referenceTones(task);
   const { cv } = await loadOpenCv();
-  const { tones, ends, target, card } = task;
+  const { tones, ends, target, card, frameIsDark } = task;
   const { result } = await withPhoto(task.file, null, (photo) =>
-    measureNotan(photo, { reference, tones, ends, target, expected: { exercise: null, student: null }, ...(card && { card }) }, { cv, readQr, ...(onStage && { onStage }) }),
+    measureNotan(photo, { reference, tones, ends, target, frameIsDark, expected: { exercise: null, student: null }, ...(card && { card }) }, { cv, readQr, ...(onStage && { onStage }) }),
   );
   // A draft from a photograph that would mislead would mislead too.
   return { ...result, findings: result.capture.accepted ? critiqueNotan(result, ends) : [] };

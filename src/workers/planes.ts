@@ -31,9 +31,11 @@ export async function planesFromPng(file: string): Promise<Planes> {
 export const maskToPng = (mask: Uint8Array, width: number, height: number): Promise<Uint8Array> =>
   sharp(mask.map((v) => 255 * v), { raw: { width, height, channels: 1 } }).toColourspace('b-w').png({ compressionLevel: 9 }).toBuffer();
 
-export async function maskFromPng(file: string): Promise<Uint8Array> {
+/** Null where the mask is of another size than the grid that it is asked for. */
+export async function maskFromPng(file: string, { width, height }: { readonly width: number; readonly height: number }): Promise<Uint8Array | null> {
   const { data, info } = await sharp(file).raw().toBuffer({ resolveWithObject: true });
-  return Uint8Array.from({ length: info.width * info.height }, (_, i) => ((data[info.channels * i] as number) > 127 ? 1 : 0));
+  if (info.width !== width || info.height !== height) return null;
+  return Uint8Array.from({ length: width * height }, (_, i) => ((data[info.channels * i] as number) > 127 ? 1 : 0));
 }
 
 /** Grey codes as PNG. */

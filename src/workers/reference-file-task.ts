@@ -15,7 +15,7 @@ import { drawReferenceSheets, type ReferenceSheetWords } from '@/core/sheet/refe
 import type { PaperId } from '@/core/sheet/paper';
 import { sheetsToPdf } from '@/print/sheet-pdf';
 import { withPhoto } from './decode';
-import { planeOf, type PreparedReference } from './notan-hand-in-task';
+import { planeOf, type PreparedReference } from './prepared-plane';
 import { greyPng, maskToPng } from './planes';
 
 export interface ReferenceFileTask {

@@ -1,12 +1,13 @@
 /** What is said of a painting in few tones, from what was measured of it. */
 import { findingSchema } from './finding';
 import { critiqueNotan } from './notan-critique';
-import type { NotanResult } from '../notan/result';
+import { type NotanResult, notanResultSchema } from '../notan/result';
 
 const ends = { light: 95, dark: 24 };
 const measured = (more: Partial<NotanResult> = {}): NotanResult => ({
   version: 1,
   kind: 'notan',
+  reference: 'picture',
   capture: { target: 'sheet', mode: 'calibrated', whiteBasis: 'nominal', accepted: true, issues: [], uncertainty: 3, colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null },
   tones: [
     { index: 1, share: 0.42, referenceShare: 0.4, lightness: 94, spread: 1.2 },
@@ -21,6 +22,9 @@ const measured = (more: Partial<NotanResult> = {}): NotanResult => ({
   shapes: { large: 2, middle: 3, small: 2, largest: 0.4, variety: null, slivers: 0, ragged: 0.1 },
   frame: null,
   seams: 1,
+  masses: [],
+  pairs: [],
+  overlaps: [],
   findings: [],
   ...more,
 });
@@ -79,6 +83,56 @@ test('a five-value study: white that is not sparing, seams that stand out, and n
 });
 
 test('where a darker frame was painted the grey that should be black is held against it', () => {
-  const grey = measured({ frame: { lightness: 22 }, tones: [measured().tones[0]!, { ...measured().tones[1]!, lightness: 45 }] });
+  const grey = measured({ frame: { lightness: 22, isDarkEnd: false }, tones: [measured().tones[0]!, { ...measured().tones[1]!, lightness: 45 }] });
   expect(critiqueNotan(grey, ends).find((f) => f.code === 'grey_for_black')?.say).toContain('the frame that you painted is darker');
+});
+
+test('a painted frame that stands for the dark end is what the dark is held against, calibrated or not', () => {
+  const relative = { ...measured().capture, mode: 'relative' as const };
+  const grey = (isDarkEnd: boolean) => measured({ capture: relative, frame: { lightness: 24, isDarkEnd }, tones: [measured().tones[0]!, { ...measured().tones[1]!, lightness: 40 }] });
+  expect(codes(grey(true))).toContain('grey_for_black');
+  expect(codes(grey(false))).not.toContain('grey_for_black');
+});
+
+/** From life: nothing to agree with. */
+const fromLife = (more: Partial<NotanResult>) => measured({ reference: 'masses', agreement: null, agreementTolerant: null, agreementAligned: null, kappa: null, shift: null, tones: [94, 60, 25].map((lightness, k) => ({ index: k + 1, share: 1 / 3, referenceShare: null, lightness, spread: 1 })), ...more });
+const box = { x: 0.1, y: 0.1, width: 0.3, height: 0.4 };
+const mass = (name: string, more: Partial<NotanResult['masses'][number]> = {}) => ({ name, part: null, emphasis: 1, box, share: 0.2, lightness: 60, steps: null, inside: null, outside: null, unused: [], ...more });
+
+test('from life, nothing is said of a reference', () => {
+  const findings = critiqueNotan(fromLife({ tones: [{ index: 1, share: 0.4, referenceShare: null, lightness: 94, spread: 1 }, { index: 2, share: 0.6, referenceShare: null, lightness: null, spread: null }] }), ends, { whiteSparing: true });
+  expect(findings.map((f) => f.code)).toContain('missing_tone');
+  findings.forEach((f) => expect(`${f.say} ${f.do}`).not.toContain('reference'));
+});
+
+test('a mass that lies outside its steps is told by name, with how much of it and what it was given', () => {
+  const strayed = (share: number) => fromLife({ masses: [mass('jug > lit side', { steps: { from: 1, to: 2 }, inside: 1 - share, outside: { tone: 3, share } })] });
+  const [worst] = critiqueNotan(strayed(0.5), ends).filter((f) => f.kind === 'fix');
+  expect(codes(strayed(0.05))).not.toContain('outside_steps');
+  expect(worst).toMatchObject({ code: 'outside_steps', where: { shape: 'jug > lit side', box }, say: '50 % of “jug > lit side” is dark, and it was given light to the middle tone.', do: 'Paint it the middle tone.' });
+});
+
+test('light and shadow of one object that cross are told once, and not where the picture itself has it so', () => {
+  const pair = (separation: number, wanted: number | null) => ({ object: 'jug', lit: ['jug > lit side'], shadow: ['jug > shadow'], separation, wanted });
+  const both = [mass('jug > lit side', { part: 'lit' }), mass('jug > shadow', { part: 'shadow' })];
+  const said = (pairs: NotanResult['pairs'], regions: NotanResult['regions'] = []) => codes(fromLife({ masses: both, pairs, regions }));
+  expect(said([pair(-35, null)])).toContain('pair_crossed');
+  expect(said([pair(0, null)])).not.toContain('pair_crossed');
+  expect(codes(measured({ masses: both, pairs: [pair(-35, -35)] }))).not.toContain('pair_crossed');
+  expect(codes(measured({ masses: both, pairs: [pair(-35, 35)] }))).toContain('pair_crossed');
+  expect(codes(measured({ masses: both, pairs: [pair(-35, 35)], regions: [{ box, area: 0.1, drawn: 1, wanted: 2, shape: 'jug > shadow' }] }))).not.toContain('pair_crossed');
+  expect(critiqueNotan(fromLife({ masses: both, pairs: [pair(34, null)] }), ends).find((f) => f.code === 'pairs_hold')?.say).toBe('On the jug all of the light is lighter than all of the shadow.');
+});
+
+test('an overlap of two shadows that is lighter than one of them is told; masses that keep to their steps are praised', () => {
+  const masses = [mass('table > both', { steps: { from: 3, to: 3 }, inside: 1 }), mass('table > one', { steps: { from: 2, to: 2 }, inside: 0.97 })];
+  const findings = critiqueNotan(fromLife({ masses, overlaps: [{ name: 'table > both', than: 'table > one', by: 30 }] }), ends);
+  expect(findings.find((f) => f.code === 'overlap_lighter')?.say).toContain('“table > both” is lighter than “table > one”');
+  expect(findings.map((f) => f.code)).toContain('in_their_steps');
+});
+
+test('a result that was stored before masses were told still opens', () => {
+  const { reference, masses, pairs, overlaps, ...before } = { ...measured(), frame: { lightness: 20 } };
+  expect([reference, masses, pairs, overlaps]).toEqual(['picture', [], [], []]);
+  expect(notanResultSchema.parse(before)).toEqual({ ...measured(), frame: { lightness: 20, isDarkEnd: false } });
 });

@@ -2,6 +2,8 @@
 import type { Ends } from '../exercise/scale';
 import type { NotanResult } from '../notan/result';
 import type { Finding } from './finding';
+import { massMends, massStrengths } from './mass-critique';
+import { fix, percent, place, round2, toneName, works } from './notan-words';
 
 /** Beside outlines this much agreement is a picture whose big shapes sit right. */
 const SITS_RIGHT = 0.93;
@@ -20,34 +22,12 @@ const MOST_REGIONS = 7;
 const OF_A_SIZE = 0.5;
 const RAGGED = 0.22;
 
-const round2 = (v: number) => Math.round(v * 100) / 100;
-const percent = (v: number) => `${Math.round(100 * v)} %`;
-
-/** What a tone is called among so many. */
-export function toneName(tone: number, count: number): string {
-  if (tone === 1) return 'light';
-  if (tone === count) return 'dark';
-  return count === 3 ? 'the middle tone' : `tone ${tone}`;
-}
-
-/** Where in the picture a box lies, in words. */
-function place({ x, y, width, height }: NotanResult['regions'][number]['box']): string {
-  const [cx, cy] = [x + width / 2, y + height / 2];
-  const across = cx < 1 / 3 ? 'left' : cx > 2 / 3 ? 'right' : '';
-  const down = cy < 1 / 3 ? 'top' : cy > 2 / 3 ? 'bottom' : '';
-  if (!across && !down) return 'in the middle';
-  return `at the ${[down, across].filter(Boolean).join(' ')}`;
-}
-
-type Draft = Pick<Finding, 'code' | 'weight' | 'evidence' | 'say'> & { readonly do: string; readonly box?: Finding['where']['box']; readonly shape?: string };
-const fix = ({ box, shape, ...draft }: Draft): Finding => ({ ...draft, kind: 'fix', weight: round2(draft.weight), where: { steps: [], ...(box && { box }), ...(shape !== undefined && { shape }) } });
-const works = (code: string, say: string, evidence: Finding['evidence']): Finding => ({ code, kind: 'works', weight: 0, where: { steps: [] }, evidence, say, do: null });
-
 function strengths(r: NotanResult): Finding[] {
   const painted = r.tones.filter((t) => t.spread !== null);
   return [
     ...((r.agreementTolerant ?? 0) >= SITS_RIGHT ? [works('big_shapes', 'The big shapes sit where the reference has them.', { agreement: round2(r.agreementTolerant ?? 0) })] : []),
     ...(painted.length === r.tones.length && painted.every((t) => (t.spread ?? 0) <= FLAT) ? [works('flat_tones', 'Each tone is one flat value.', { spread: painted.map((t) => round2(t.spread ?? 0)) })] : []),
+    ...massStrengths(r),
     ...(r.regions.length === 0 && (r.shapes?.slivers ?? 0) === 0 ? [works('decided', 'It is decided: no shape is left between two tones, none is too thin to read.', { slivers: 0 })] : []),
   ];
 }
@@ -67,8 +47,10 @@ const MOST_SEAMS = 0.85;
 function studyMends(r: NotanResult, { whiteSparing }: NotanAsks): Finding[] {
   const out: Finding[] = [];
   const white = r.tones[0];
-  if (whiteSparing && white && white.share > white.referenceShare + SPARING)
-    out.push(fix({ code: 'white_not_sparing', weight: white.share - white.referenceShare, evidence: { share: round2(white.share), referenceShare: round2(white.referenceShare) }, say: `The lightest value takes ${percent(white.share)} of the picture, and the reference gives it ${percent(white.referenceShare)}.`, do: 'Keep it for last, and for the few places that are lightest of all.' }));
+  // From life, more than its even share is not sparing.
+  const due = white?.referenceShare ?? 1 / r.tones.length;
+  if (whiteSparing && white && white.share > due + SPARING)
+    out.push(fix({ code: 'white_not_sparing', weight: white.share - due, evidence: { share: round2(white.share), referenceShare: round2(due) }, say: `The lightest value takes ${percent(white.share)} of the picture${white.referenceShare === null ? '' : `, and the reference gives it ${percent(due)}`}.`, do: 'Keep it for last, and for the few places that are lightest of all.' }));
   if (r.seams !== null && r.seams < MOST_SEAMS)
     out.push(fix({ code: 'seams_stand_out', weight: 0.5 * (1 - r.seams), evidence: { between: round2(r.seams) }, say: `Along ${percent(1 - r.seams)} of the seams there is a line or a gap that is lighter or darker than both sides.`, do: 'Bring the two values together until they touch, then mix the one in between for the seam.' }));
   return out;
@@ -76,7 +58,7 @@ function studyMends(r: NotanResult, { whiteSparing }: NotanAsks): Finding[] {
 
 function mends(r: NotanResult, ends: Ends, asks: NotanAsks): Finding[] {
   const count = r.tones.length;
-  const out: Finding[] = r.regions.slice(0, MOST_REGIONS).map((region) =>
+  const flipped = r.reference !== 'picture' ? [] : r.regions.slice(0, MOST_REGIONS).map((region) =>
     fix({
       code: 'flipped_shape',
       weight: Math.abs(region.drawn - region.wanted) * Math.sqrt(region.area) * (region.emphasis ?? 1),
@@ -87,22 +69,30 @@ function mends(r: NotanResult, ends: Ends, asks: NotanAsks): Finding[] {
       do: `Paint it ${toneName(region.wanted, count)}, unless you lost that edge on purpose.`,
     }),
   );
-  const missing = r.tones.filter((t) => t.lightness === null);
-  for (const t of missing) out.push(fix({ code: 'missing_tone', weight: Math.sqrt(t.referenceShare), evidence: { tone: t.index, referenceShare: round2(t.referenceShare) }, say: `Of ${count} tones one is missing: ${toneName(t.index, count)}.`, do: 'Mix it between its neighbours and put it where the reference has it.' }));
+  const out: Finding[] = [...flipped, ...massMends(r, ends)];
+  for (const t of r.tones) {
+    if (t.lightness !== null) continue;
+    const evidence = { tone: t.index, ...(t.referenceShare !== null && { referenceShare: round2(t.referenceShare) }) };
+    out.push(fix({ code: 'missing_tone', weight: Math.sqrt(t.referenceShare ?? 1 / count), evidence, say: `Of ${count} tones one is missing: ${toneName(t.index, count)}.`, do: t.referenceShare === null ? 'Mix it between its neighbours, and look in the set-up for where it belongs.' : 'Mix it between its neighbours and put it where the reference has it.' }));
+  }
   const { x, y } = r.shift ?? { x: 0, y: 0 };
   if (Math.hypot(x, y) > SHIFTED) {
     const ways = [...(Math.abs(x) > SHIFTED / 2 ? [`${percent(Math.abs(x))} to the ${x > 0 ? 'right' : 'left'}`] : []), ...(Math.abs(y) > SHIFTED / 2 ? [`${percent(Math.abs(y))} too ${y > 0 ? 'low' : 'high'}`] : [])];
     out.push(fix({ code: 'shifted', weight: 4 * Math.hypot(x, y), evidence: { x: round2(x), y: round2(y) }, say: `The whole picture sits ${ways.join(' and ')}; its shapes are judged as if it did not.`, do: 'Next time mark the middle of each side before you draw.' }));
   }
-  const most = r.tones.reduce((a, t) => (Math.abs(t.share - t.referenceShare) > Math.abs(a.share - a.referenceShare) ? t : a), r.tones[0]!);
-  const offBy = most.share - most.referenceShare;
-  if (r.regions.length === 0 && Math.abs(offBy) > SHARE_OFF)
-    out.push(fix({ code: 'tone_share', weight: Math.abs(offBy), evidence: { tone: most.index, share: round2(most.share), referenceShare: round2(most.referenceShare) }, say: `There is ${offBy > 0 ? 'more' : 'less'} of ${toneName(most.index, count)} than in the reference: ${percent(most.share)} for ${percent(most.referenceShare)}.`, do: 'Look along its outlines: they all lean one way.' }));
+  const offs = r.tones.flatMap((t) => (t.referenceShare === null ? [] : [{ ...t, referenceShare: t.referenceShare, off: t.share - t.referenceShare }]));
+  const most = offs.toSorted((a, b) => Math.abs(b.off) - Math.abs(a.off))[0];
+  if (most && r.regions.length === 0 && Math.abs(most.off) > SHARE_OFF)
+    out.push(fix({ code: 'tone_share', weight: Math.abs(most.off), evidence: { tone: most.index, share: round2(most.share), referenceShare: round2(most.referenceShare) }, say: `There is ${most.off > 0 ? 'more' : 'less'} of ${toneName(most.index, count)} than in the reference: ${percent(most.share)} for ${percent(most.referenceShare)}.`, do: 'Look along its outlines: they all lean one way.' }));
   const dark = r.tones.at(-1)?.lightness ?? null;
   const light = r.tones[0]?.lightness ?? null;
-  // Where nothing of known lightness is in the picture the ends are taken for granted.
-  if (r.capture.mode === 'calibrated') {
-    if (dark !== null && dark > ends.dark + SHORT) out.push(fix({ code: 'grey_for_black', weight: (dark - ends.dark) / 50, evidence: { lightness: round2(dark), target: ends.dark, ...(r.frame && { frame: round2(r.frame.lightness) }) }, say: r.frame && r.frame.lightness < dark - SHORT ? 'The dark is a grey: the frame that you painted is darker.' : 'The dark is a grey: it could go further.', do: 'Paint the dark once more, with no white in it.' }));
+  // Where nothing of known lightness is in the picture the ends are taken for granted, unless a painted frame is the dark one.
+  const calibrated = r.capture.mode === 'calibrated';
+  const byFrame = r.frame?.isDarkEnd ?? false;
+  const darkest = byFrame ? (r.frame?.lightness ?? ends.dark) : ends.dark;
+  if ((calibrated || byFrame) && dark !== null && dark > darkest + SHORT)
+    out.push(fix({ code: 'grey_for_black', weight: (dark - darkest) / 50, evidence: { lightness: round2(dark), target: round2(darkest), ...(r.frame && { frame: round2(r.frame.lightness) }) }, say: r.frame && r.frame.lightness < dark - SHORT ? 'The dark is a grey: the frame that you painted is darker.' : 'The dark is a grey: it could go further.', do: 'Paint the dark once more, with no white in it.' }));
+  if (calibrated) {
     if (light !== null && light < ends.light - SHORT) out.push(fix({ code: 'grey_for_white', weight: (ends.light - light) / 50, evidence: { lightness: round2(light), target: ends.light }, say: 'The light is a grey: it could go further.', do: 'Paint the light once more, with clean white and a clean brush.' }));
   }
   const streaky = r.tones.filter((t) => (t.spread ?? 0) > 2 * FLAT);

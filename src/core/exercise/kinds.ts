@@ -12,8 +12,8 @@ export interface Kind {
   readonly task: string;
   /** How long it usually takes, minutes; an estimate. */
   readonly minutes: readonly [number, number];
-  /** Whether Fair Grey reads it, always or against a picture that it is painted from; a person judges the others. */
-  readonly measured: boolean | 'against-a-picture';
+  /** Whether Fair Grey reads it, always or against what it is painted from; a person judges the others. */
+  readonly measured: boolean | 'with-reference';
 }
 
 export const KINDS: Record<ExerciseKind, Kind> = {
@@ -21,8 +21,8 @@ export const KINDS: Record<ExerciseKind, Kind> = {
   'monochrome-scale': { name: 'monochrome scale', task: 'Paint one colour from its lightest tint to its darkest shade, in even steps.', minutes: [60, 100], measured: true },
   bands: { name: 'value bands', task: 'Fill each band with its step, flat from edge to edge, so that neighbours can just be told apart.', minutes: [60, 120], measured: true },
   'colours-on-scale': { name: 'colours on the scale', task: 'Mix the chips, then place each beside the grey that is as light as it is.', minutes: [60, 90], measured: true },
-  notan: { name: 'notan', task: 'Big shapes only, in flat tones. Decide, and lose edges on purpose.', minutes: [20, 40], measured: 'against-a-picture' },
-  'five-value': { name: 'five-value study', task: 'Five flat values, the white last. Then look for the values in between at the seams.', minutes: [40, 60], measured: 'against-a-picture' },
+  notan: { name: 'notan', task: 'Big shapes only, in flat tones. Decide, and lose edges on purpose.', minutes: [20, 40], measured: 'with-reference' },
+  'five-value': { name: 'five-value study', task: 'Five flat values, the white last. Then look for the values in between at the seams.', minutes: [40, 60], measured: 'with-reference' },
   'quick-studies': { name: 'quick studies', task: 'Small grey studies, each with one goal. Stop when the goal is met.', minutes: [40, 90], measured: false },
   'free-colour': { name: 'free colour, right values', task: 'Any colours you like, as long as each is as light as the reference.', minutes: [90, 150], measured: false },
   'limited-palette': { name: 'limited palette series', task: 'The same subject again, with one paint fewer each time.', minutes: [120, 240], measured: false },
@@ -30,8 +30,16 @@ export const KINDS: Record<ExerciseKind, Kind> = {
   'master-copy': { name: 'master copy', task: 'Copy the picture as exactly as you can: values first, then drawing, then colour.', minutes: [180, 360], measured: false },
   rescue: { name: 'rescue', task: 'Take an old painting and give it the range it lacked.', minutes: [60, 180], measured: false },
 };
-/** Whether Fair Grey reads the hand-ins of an exercise. */
-export const isMeasured = (kind: ExerciseKind, hasReference: boolean): boolean => KINDS[kind].measured === true || (KINDS[kind].measured === 'against-a-picture' && hasReference);
+
+/** The picture, or the set-up in life, that an exercise is painted from. */
+export interface PaintedFrom {
+  readonly referenceId: string | null;
+  readonly setUpId: string | null;
+}
+
+/** Whether Fair Grey reads the hand-ins of an exercise, by its kind and what it is painted from. */
+export const isMeasured = (kind: ExerciseKind, { referenceId, setUpId }: PaintedFrom): boolean =>
+  KINDS[kind].measured === true || (KINDS[kind].measured === 'with-reference' && (referenceId !== null || setUpId !== null));
 
 export const KIND_IDS = Object.keys(KINDS) as [ExerciseKind, ...ExerciseKind[]];
 

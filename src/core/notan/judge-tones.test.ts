@@ -2,6 +2,7 @@
 import type { TonePlane } from './compare-tones';
 import { flippedShapes } from './compare-tones';
 import { judgeTones, withReadings } from './judge-tones';
+import { massSchema } from './mass';
 import { seamsBetween } from './seams';
 import { raster } from '../raster/raster';
 
@@ -40,7 +41,7 @@ test('a reading moves with a painting that sits a little off', () => {
 
 test('a region is called by the named shape that most of it lies in, and weighs as that does', () => {
   const nameOf = plane((x) => (x > 100 ? 1 : 0)).toneOf;
-  const judged = judgeTones(drawn, reference, 2, [], { nameOf, names: [{ name: 'jug > shadow', emphasis: 2 }] });
+  const judged = judgeTones(drawn, reference, 2, [], { nameOf, names: [massSchema.parse({ name: 'jug > shadow', emphasis: 2 })] });
   expect(judged.regions[0]).toMatchObject({ shape: 'jug > shadow', emphasis: 2 });
   for (const ring of judged.regions[0]?.outline ?? []) for (const [x, y] of ring) expect(x >= 0.59 && x <= 0.81 && y >= 0.18 && y <= 0.45).toBe(true);
 });

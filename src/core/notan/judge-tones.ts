@@ -1,6 +1,8 @@
 /** A painting's tones judged against a reference's: all that can be said without the photograph, and again when a reading is accepted. */
 import { contours } from 'd3-contour';
 import { flippedShapes, type FlippedShapes, type Shift, toneAgreement, type TonePlane } from './compare-tones';
+import { withAllotted } from './judge-masses';
+import type { Mass, MassPlane } from './mass';
 import type { NotanResult } from './result';
 import { sharesOf } from './tones';
 
@@ -9,18 +11,6 @@ export interface Reading {
   /** 1 where it holds, on the reference's grid. */
   readonly places: Uint8Array;
   readonly tone: number;
-}
-
-/** A shape that has a name, and how much what is said of it weighs. */
-export interface NamedPlace {
-  readonly name: string;
-  readonly emphasis: number;
-}
-
-export interface Names {
-  /** Number from 1 of the named shape that each place is of; 0 for none. */
-  readonly nameOf: Uint8Array;
-  readonly names: readonly NamedPlace[];
 }
 
 /** The reference as it counts for this painting: where a reading holds and was painted so, it is what was wanted. */
@@ -37,8 +27,13 @@ export function withReadings(drawn: TonePlane, wanted: TonePlane, { x: sx, y: sy
   return { width, height, toneOf };
 }
 
+/** The reference as it counts for a painting: with what its masses are allotted, and readings that were accepted. */
+export function asItCounts(drawn: TonePlane, reference: TonePlane, shift: Shift, count: number, readings: readonly Reading[], named: MassPlane | null): TonePlane {
+  return withReadings(drawn, named ? withAllotted(drawn, reference, shift, named, count) : reference, shift, readings);
+}
+
 /** For each region the named shape that most of it lies in, where that is at least half of it. */
-function namesFor({ regions, regionOf }: FlippedShapes, { nameOf, names }: Names): (NamedPlace | null)[] {
+function namesFor({ regions, regionOf }: FlippedShapes, { nameOf, names }: MassPlane): (Mass | null)[] {
   const counts = regions.map(() => new Float64Array(names.length + 1));
   regionOf.forEach((r, i) => {
     const own = counts[r - 1];
@@ -71,29 +66,37 @@ function outlineOf({ regions, regionOf }: FlippedShapes, k: number, { width, hei
   );
 }
 
+/** Flipped regions with their outlines, and the names of the masses that they lie in. */
+export function regionsOf(drawn: TonePlane, wanted: TonePlane, shift: Shift, named: MassPlane | null): NotanResult['regions'] {
+  const flipped = flippedShapes(drawn, wanted, shift);
+  const names = named && namesFor(flipped, named);
+  return flipped.regions.map((region, k) => {
+    const own = names?.[k];
+    return { ...region, outline: outlineOf(flipped, k, wanted), ...(own && { shape: own.name, emphasis: own.emphasis }) };
+  });
+}
+
 export interface Judged extends Pick<NotanResult, 'agreement' | 'agreementTolerant' | 'agreementAligned' | 'kappa' | 'shift' | 'regions'> {
   readonly shares: readonly number[];
   readonly referenceShares: readonly number[];
 }
 
-/** Throws RangeError where the two planes differ in size. */
-export function judgeTones(drawn: TonePlane, reference: TonePlane, count: number, readings: readonly Reading[] = [], named: Names | null = null): Judged {
+/**
+ * Judges a painting against its reference as it counts: readings that were accepted, and steps that masses are allotted, are
+ * right too. Throws RangeError where the two planes differ in size.
+ */
+export function judgeTones(drawn: TonePlane, reference: TonePlane, count: number, readings: readonly Reading[] = [], named: MassPlane | null = null): Judged {
   const plain = toneAgreement(drawn, reference, count);
   const { shift } = plain;
-  const wanted = withReadings(drawn, reference, shift, readings);
-  const agreement = readings.length === 0 ? plain : toneAgreement(drawn, wanted, count);
-  const flipped = flippedShapes(drawn, wanted, shift);
-  const names = named && namesFor(flipped, named);
+  const wanted = asItCounts(drawn, reference, shift, count, readings, named);
+  const agreement = wanted === reference ? plain : toneAgreement(drawn, wanted, count);
   return {
     agreement: agreement.agreement,
     agreementTolerant: agreement.agreementTolerant,
     agreementAligned: agreement.agreementAligned,
     kappa: agreement.kappa,
     shift: { x: shift.x / reference.width, y: shift.y / reference.height },
-    regions: flipped.regions.map((region, k) => {
-      const own = names?.[k];
-      return { ...region, outline: outlineOf(flipped, k, reference), ...(own && { shape: own.name, emphasis: own.emphasis }) };
-    }),
+    regions: regionsOf(drawn, wanted, shift, named),
     // What is left open in the reference has no tone, in the painting as little.
     shares: sharesOf(drawn.toneOf.filter((_, i) => reference.toneOf[i] !== 0), count),
     referenceShares: sharesOf(wanted.toneOf.filter((t) => t !== 0), count),

@@ -15,14 +15,14 @@ const AS_GOOD_AS_WRONG = 50;
 /**
  * For each painted tone, the lightest first, the tone of the exercise that it stands for: in order, so that most of the
  * picture agrees with the reference and each tone is about as light as the one that it stands for.
- * `drawn` and `wanted` are tones place by place, `lightness` the painted ones and `targets` the exercise's, L*.
+ * `drawn` and `wanted` are tones place by place (`wanted` null: only lightness counts), `lightness` the painted ones and `targets` the exercise's, L*.
  */
-export function matchTones(drawn: Uint8Array, wanted: Uint8Array, lightness: readonly number[], targets: readonly number[]): number[] {
+export function matchTones(drawn: Uint8Array, wanted: Uint8Array | null, lightness: readonly number[], targets: readonly number[]): number[] {
   const [m, n] = [lightness.length, targets.length];
   const together = Array.from({ length: m }, () => new Float64Array(n + 1));
   drawn.forEach((t, i) => {
     const row = together[t - 1];
-    const w = wanted[i] as number;
+    const w = wanted ? (wanted[i] as number) : 0;
     if (row) row[w] = (row[w] as number) + 1;
   });
   let best = { choice: Array.from({ length: m }, (_, k) => k + 1), right: -Infinity };

@@ -1,93 +1,45 @@
 /** Measures a painting in few flat tones against its reference: on its sheet, on a board, between marked corners, or scanned. */
-import { type Calibration, surenessOf } from '../capture/calibrate';
+import type { Calibration } from '../capture/calibrate';
 import { type CaptureIssue, issue, refuses } from '../capture/gate';
 import { anchored } from '../capture/open-corners';
-import { type Expected, type KnownCard, openSheet } from '../capture/open-sheet';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Ends } from '../exercise/scale';
 import { gaussianBlur } from '../raster/blur';
 import type { Photo } from '../raster/photo';
 import { raster, type Raster } from '../raster/raster';
-import { CALIBRATED, cornersOf } from '../scale/capture-facts';
-import type { MeasureTools, Target } from '../scale/measure';
-import { seekTarget } from '../scale/measure';
-import { openFree } from '../scale/open-free';
-import { targetLightnesses } from '../scale/targets';
+import type { MeasureTools } from '../scale/measure';
 import { patchwork } from '../scale/patchwork';
-import type { Capture } from '../scale/result';
 import { type BoxMm, boxMm } from '../sheet/paper';
-import { pictureLayout } from '../sheet/picture-layout';
 import type { TonePlane } from './compare-tones';
-import { judgeTones, type Names, type Reading } from './judge-tones';
+import { judgePainting, notanTargets } from './judge-painting';
+import type { Reading } from './judge-tones';
+import type { MassPlane } from './mass';
 import { matchTones } from './match-tones';
-import { darkAllRound, paintedFrame } from './painted-frame';
+import { type Framing, openPainting } from './open-painting';
+import { darkAllRound, type PaintedFrame, paintedFrame } from './painted-frame';
 import { paintedTones } from './painted-tones';
 import { NOTAN_RESULT_VERSION, type NotanResult } from './result';
 import { seamsBetween } from './seams';
 import { shapeFacts } from './shape-facts';
 import { withoutThin } from './tidy';
 
-/** Kinds whose sheet has one frame to paint in few tones. */
-const KINDS = ['notan', 'five-value'];
-
-export interface NotanRequest {
-  /** The reference in its tones, the lightest 1. */
-  readonly reference: TonePlane;
+export interface NotanRequest extends Framing {
+  /** The reference in its tones, the lightest 1; null where it was painted from no picture. */
+  readonly reference: TonePlane | null;
   readonly tones: number;
   /** Where the lightest and the darkest tone are placed when nothing of known lightness is in the picture, L*. */
   readonly ends: Ends;
-  readonly expected: Expected;
-  /** A worksheet unless said. */
-  readonly target?: Target;
-  readonly card?: KnownCard;
-  readonly lineMm?: number;
   /** What was accepted in place of the reference, and the names of its shapes. */
   readonly readings?: readonly Reading[];
-  readonly named?: Names;
+  readonly named?: MassPlane;
+  /** A frame that was painted round the picture stands for the dark end. */
+  readonly frameIsDark?: boolean;
 }
 
 export interface NotanMeasured {
   readonly result: NotanResult;
-  /** The painting's tones on the reference's grid; null where nothing was read. */
+  /** The painting's tones on the reference's grid, or one of its own; null where nothing was read. */
   readonly drawn: TonePlane | null;
-}
-
-interface Opened {
-  readonly base: Omit<Capture, 'accepted' | 'issues' | 'uncertainty'>;
-  readonly issues: CaptureIssue[];
-  /** Null where nothing can be read. */
-  readonly found: { readonly calibration: Calibration; readonly box: BoxMm; readonly relative: boolean; readonly uncertainty: (lightness: number) => number } | null;
-}
-
-async function open(photo: Photo, request: NotanRequest, tools: MeasureTools): Promise<Opened> {
-  const said = request.target ?? { kind: 'sheet' };
-  const target = said.kind === 'unsaid' ? seekTarget(photo, tools) : said;
-  const { card, lineMm } = request;
-  if (target.kind !== 'sheet' && target.kind !== 'unsaid') {
-    const opened = openFree(photo, target, { ...(card && { card }), ...(lineMm !== undefined && { lineMm }) }, tools.cv);
-    if (opened.kind === 'refused') return { base: opened.base, issues: opened.issues, found: null };
-    const { calibration, box, relative, sureness } = opened;
-    return { base: opened.base, issues: opened.issues, found: { calibration, box, relative, uncertainty: (l) => sureness(l).whole } };
-  }
-  const opened = await openSheet(
-    photo,
-    {
-      layoutOn: (paper) => pictureLayout(paper),
-      expected: request.expected,
-      check: (tag) => (KINDS.includes(tag.kind) ? null : issue('wrong_sheet', 1, 'This is the sheet of another kind of exercise: photograph the sheet with the one empty frame.')),
-      onFound: () => tools.onStage?.('reading its greys'),
-      ...(card && { card }),
-    },
-    tools,
-  );
-  const { located, tag } = opened;
-  const corners = located && cornersOf(located.plane, located.frame.widthMm, located.frame.heightMm);
-  const base = { ...CALIBRATED, whiteBasis: card?.basis ?? ('nominal' as const), target: located ? ('sheet' as const) : null, tag, corners };
-  if (opened.kind === 'refused') return { base, issues: opened.issues, found: null };
-  const { calibration, layout, issues } = opened;
-  const box = layout.cells[0];
-  if (!box) throw new Error('The sheet has no frame.');
-  return { base, issues, found: { calibration, box, relative: false, uncertainty: (l) => surenessOf(calibration, l).whole } };
 }
 
 /** Samples are taken this fine, whatever the size of the reference. */
@@ -114,6 +66,22 @@ function fitted({ toneOf, width, height }: TonePlane, toWidth: number, toHeight:
   });
 }
 
+/** A painted frame runs into the picture this far, share of the longer side: its own edge is soft, and the camera's. */
+const FRAME_EDGE = 0.006;
+
+/** A part of a plane; its outermost `rim` places are as light as what lies next to them farther in. */
+function cutOut({ data, width }: Raster<'lightness', 1>, { x0, y0, x1, y1 }: PaintedFrame['inside'], rim: number): Float32Array {
+  const [w, h] = [x1 - x0, y1 - y0];
+  const within = (v: number, length: number) => Math.min(length - 1 - rim, Math.max(rim, v));
+  return Float32Array.from({ length: w * h }, (_, i) => data[(y0 + within(Math.floor(i / w), h)) * width + x0 + within(i % w, w)] as number);
+}
+
+/** Shares of an inner box as shares of the outer one. */
+function insideOf(outer: BoxMm, inner: BoxMm, { x, y, width, height }: Record<'x' | 'y' | 'width' | 'height', number>) {
+  const [sx, sy] = [inner.widthMm / outer.widthMm, inner.heightMm / outer.heightMm];
+  return { x: (inner.xMm - outer.xMm) / outer.widthMm + x * sx, y: (inner.yMm - outer.yMm) / outer.heightMm + y * sy, width: width * sx, height: height * sy };
+}
+
 /** No painted shape is thinner than this, share of the longer side: the blurred edge between two tones is. */
 const THIN = 0.005;
 
@@ -124,10 +92,11 @@ const THIN = 0.005;
  */
 export async function measureNotan(photo: Photo, request: NotanRequest, tools: MeasureTools): Promise<NotanMeasured> {
   tools.onStage?.('finding the sheet');
-  const { base, issues, found } = await open(photo, request, tools);
+  const { base, issues, found } = await openPainting(photo, request, tools);
   const nothing = (more: readonly CaptureIssue[]): NotanResult => ({
     version: NOTAN_RESULT_VERSION,
     kind: 'notan',
+    reference: request.reference ? 'picture' : 'none',
     capture: { ...base, accepted: false, uncertainty: null, issues: [...issues, ...more] },
     tones: [],
     agreement: null,
@@ -139,6 +108,9 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
     shapes: null,
     frame: null,
     seams: null,
+    masses: [],
+    pairs: [],
+    overlaps: [],
     findings: [],
   });
   const refused = (more: readonly CaptureIssue[]): NotanMeasured => ({ result: nothing(more), drawn: null });
@@ -148,39 +120,47 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const rim = 0.004 * Math.max(found.box.widthMm, found.box.heightMm);
   const box = boxMm(found.box.xMm + rim, found.box.yMm + rim, found.box.widthMm - 2 * rim, found.box.heightMm - 2 * rim);
   const whole = lightnessPlane(photo, found.calibration, box);
-  const frame = darkAllRound(request.reference) ? null : paintedFrame(whole);
-  const inside = frame?.inside ?? { x0: 0, y0: 0, x1: whole.width, y1: whole.height };
-  const [w, h] = [inside.x1 - inside.x0, inside.y1 - inside.y0];
-  const picture = raster('lightness', w, h, 1, Float32Array.from({ length: w * h }, (_, i) => whole.data[(inside.y0 + Math.floor(i / w)) * whole.width + inside.x0 + (i % w)] as number));
   const { tones: count, reference } = request;
+  const seen = reference && darkAllRound(reference) ? null : paintedFrame(whole);
+  const inside = seen?.inside ?? { x0: 0, y0: 0, x1: whole.width, y1: whole.height };
+  const [w, h] = [inside.x1 - inside.x0, inside.y1 - inside.y0];
+  const picture = raster('lightness', w, h, 1, cutOut(whole, inside, seen ? Math.ceil(FRAME_EDGE * SAMPLES) : 0));
   const painted = paintedTones(picture, count);
   const means = painted.tones.map((t) => t.lightness);
   if (means.length < 2) return refused([issue('no_target', means.length, 'Only one tone can be made out in this painting: photograph it when all its tones are painted.')]);
   tools.onStage?.('comparing');
   const clean = withoutThin(painted.toneOf, w, h, Math.max(1, Math.round((THIN / 2) * Math.max(w, h))));
-  const onGrid = fitted({ toneOf: clean, width: w, height: h }, reference.width, reference.height);
-  const lightness = found.relative ? placedBetween(found.calibration, means, request.ends) : means;
-  const stands = matchTones(onGrid, reference.toneOf, lightness, targetLightnesses(count, request.ends, 'light-first', 'lightness'));
-  const drawn = { ...reference, toneOf: onGrid.map((t) => stands[t - 1] as number) };
-  const { shares, referenceShares, ...judged } = judgeTones(drawn, reference, count, request.readings, request.named);
+  const grid = reference ?? { width: w, height: h };
+  const onGrid = fitted({ toneOf: clean, width: w, height: h }, grid.width, grid.height);
+  const isDarkEnd = seen !== null && request.frameIsDark === true;
+  const placed = found.relative ? placedBetween(found.calibration, means, isDarkEnd ? seen.lightness : null, request.ends) : (l: number) => l;
+  const frame: NotanResult['frame'] = seen && {
+    lightness: placed(seen.lightness),
+    isDarkEnd,
+    inside: insideOf(found.box, box, { x: inside.x0 / whole.width, y: inside.y0 / whole.height, width: w / whole.width, height: h / whole.height }),
+  };
+  const lightness = means.map(placed);
+  const targets = notanTargets(count, request.ends, frame);
+  const stands = matchTones(onGrid, reference?.toneOf ?? null, lightness, targets);
+  const drawn = { width: grid.width, height: grid.height, toneOf: onGrid.map((t) => stands[t - 1] as number) };
+  const tones = targets.map((_, k) => {
+    const own = stands.indexOf(k + 1);
+    return { lightness: lightness[own] ?? null, spread: painted.tones[own]?.spread ?? null };
+  });
   const result: NotanResult = {
     ...nothing([]),
-    ...judged,
+    ...judgePainting({ drawn, reference, readings: request.readings ?? [], named: request.named ?? null, tones, targets }),
     capture: { ...base, accepted: !refuses(issues), uncertainty: Math.max(...means.map(found.uncertainty)), issues },
-    tones: shares.map((share, k) => {
-      const own = stands.indexOf(k + 1);
-      return { index: k + 1, share, referenceShare: referenceShares[k] as number, lightness: lightness[own] ?? null, spread: painted.tones[own]?.spread ?? null };
-    }),
     shapes: shapeFacts(clean, w, h, means.length),
-    frame: frame && { lightness: frame.lightness },
+    frame,
     seams: seamsBetween(picture, clean, means),
   };
   return { result, drawn };
 }
 
-/** Lightnesses of which only order and gaps are known, the outer ones placed at the ends. */
-function placedBetween(calibration: Calibration, means: readonly number[], ends: Ends): number[] {
+/** Places lightnesses of which only order and gaps are known: the lightest at the light end; `dark`, or else the darkest, at the dark one. */
+function placedBetween(calibration: Calibration, means: readonly number[], dark: number | null, ends: Ends): (lightness: number) => number {
   const y = means.map(lightnessToLuminance);
-  const { anchor } = anchored(calibration, { light: Math.max(...y), dark: Math.min(...y) }, { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) });
-  return y.map((v) => luminanceToLightness(anchor ? anchor.gain * (v - anchor.offset) : v));
+  const { anchor } = anchored(calibration, { light: Math.max(...y), dark: dark === null ? Math.min(...y) : lightnessToLuminance(dark) }, { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) });
+  return (l) => luminanceToLightness(anchor ? anchor.gain * (lightnessToLuminance(l) - anchor.offset) : lightnessToLuminance(l));
 }

@@ -10,6 +10,10 @@ const AS_DARK = 9;
 /** A frame is at least and at most so wide, shares of the longer side. */
 const NARROWEST = 0.012;
 const WIDEST = 0.15;
+/** Its inner edge is straight: within this share of the longer side at least so much of a line along it stops being dark. The outline of a thing on a dark ground curves away. */
+const STRAIGHT = { within: 0.015, drop: 0.25 } as const;
+/** A frame is as wide on one side as on another but for this factor, unless the picture is dark along it. */
+const AS_WIDE = 1.5;
 /** Along the very edge paper may show. */
 const RIM = 0.006;
 
@@ -32,31 +36,36 @@ export function darkAllRound({ toneOf, width, height }: TonePlane): boolean {
   return sides.every((side) => side.filter((t) => t === darkest).length > 0.5 * side.length);
 }
 
-/** The frame, or null where there is none. */
+/**
+ * The frame, or null where there is none. A dark band all round is a frame where it ends in a straight line, equally wide on
+ * two sides at least; where the picture itself is dark along a side, the frame is taken to be as wide there as elsewhere.
+ */
 export function paintedFrame({ width, height, data }: Raster<'lightness', 1>): PaintedFrame | null {
   const long = Math.max(width, height);
   const sorted = data.slice().sort();
   const limit = (sorted[Math.floor(0.01 * sorted.length)] as number) + AS_DARK;
   const rim = Math.round(RIM * long);
-  /** How far a dark band reaches from a side; `at` gives the place `along` the line that is `off` from it. */
-  const band = (length: number, at: (off: number, along: number) => number): number => {
-    for (let off = rim; off <= WIDEST * long; off++) {
+  const within = Math.round(STRAIGHT.within * long);
+  /** How far a dark band reaches from a side, and whether it ends in a straight line; `at` gives the place `along` the line that is `off` from it. */
+  const band = (length: number, at: (off: number, along: number) => number): { readonly width: number; readonly straight: boolean } => {
+    const covered = (off: number): number => {
       let dark = 0;
       for (let along = rim; along < length - rim; along++) if ((data[at(off, along)] as number) <= limit) dark++;
-      if (dark < COVERED * (length - 2 * rim)) return off === rim ? 0 : off;
-    }
-    return Infinity;
+      return dark / (length - 2 * rim);
+    };
+    for (let off = rim; off <= WIDEST * long; off++) if (covered(off) < COVERED) return { width: off === rim ? 0 : off, straight: off > rim && covered(off - 1) - covered(off + within) >= STRAIGHT.drop };
+    return { width: Infinity, straight: false };
   };
-  const seen = [
+  const sides = [
     band(height, (off, y) => y * width + off),
     band(height, (off, y) => y * width + width - 1 - off),
     band(width, (off, x) => off * width + x),
     band(width, (off, x) => (height - 1 - off) * width + x),
   ];
-  const told = seen.filter(Number.isFinite);
-  if (told.length < 2 || Math.min(...seen) < NARROWEST * long) return null;
-  // Where the picture itself is dark along a side, the frame is as wide there as elsewhere.
-  const [left, right, top, bottom] = seen.map((off) => (off === Infinity ? median(told) : off)) as [number, number, number, number];
+  const narrowest = Math.min(...sides.map((s) => s.width));
+  const alike = sides.filter((s) => s.straight && s.width <= AS_WIDE * narrowest).map((s) => s.width);
+  if (alike.length < 2 || narrowest < NARROWEST * long) return null;
+  const [left, right, top, bottom] = sides.map((s) => (s.width > AS_WIDE * narrowest ? median(alike) : s.width)) as [number, number, number, number];
   const inside = { x0: left + 1, y0: top + 1, x1: width - right - 1, y1: height - bottom - 1 };
   const frame: number[] = [];
   for (let y = rim; y < height - rim; y++) for (let x = rim; x < width - rim; x++) if (x < left - 1 || x > width - right || y < top - 1 || y > height - bottom) frame.push(data[y * width + x] as number);

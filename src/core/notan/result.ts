@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { findingSchema } from '../critique/finding';
 import { captureSchema } from '../scale/result';
+import { massSchema } from './mass';
 
 /** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
 export const NOTAN_RESULT_VERSION = 1;
@@ -12,9 +13,11 @@ const box = z.object({ x: z.number(), y: z.number(), width: z.number(), height: 
 export const notanResultSchema = z.object({
   version: z.literal(NOTAN_RESULT_VERSION),
   kind: z.literal('notan'),
+  /** What it was judged against: a prepared picture, masses that a person painted on it, or nothing but itself. */
+  reference: z.enum(['picture', 'masses', 'none']).default('picture'),
   capture: captureSchema,
-  /** Tone 1 is the lightest. `spread` is the standard deviation about its lightness, L*; both null where the painting does not have it. Empty where nothing was read. */
-  tones: z.array(z.object({ index: z.number().int(), share, referenceShare: share, lightness: z.number().nullable(), spread: z.number().nullable() })),
+  /** Tone 1 is the lightest. `referenceShare` is null without a picture to paint from. `spread` is the standard deviation about its lightness, L*; both null where the painting does not have it. Empty where nothing was read. */
+  tones: z.array(z.object({ index: z.number().int(), share, referenceShare: share.nullable(), lightness: z.number().nullable(), spread: z.number().nullable() })),
   agreement: share.nullable(),
   /** Beside outlines of the reference left out. */
   agreementTolerant: share.nullable(),
@@ -26,10 +29,31 @@ export const notanResultSchema = z.object({
   /** `shape` is the name that the reference has for it, `emphasis` how much it weighs, `outline` rings of shares of width and height. */
   regions: z.array(z.object({ box, area: share, drawn: z.number().int(), wanted: z.number().int(), shape: z.string().optional(), emphasis: z.number().optional(), outline: z.array(z.array(z.tuple([z.number(), z.number()]))).optional() })),
   shapes: z.object({ large: z.number().int(), middle: z.number().int(), small: z.number().int(), largest: share, variety: z.number().nullable().default(null), slivers: z.number().int(), ragged: share }).nullable(),
-  /** A dark frame that was painted round the picture and left out: its lightness, L*; null where there is none. */
-  frame: z.object({ lightness: z.number() }).nullable(),
+  /** A dark frame that was painted round the picture and left out: its lightness, L*, whether it stands for the dark end, and what lies inside it; null where there is none. */
+  frame: z.object({ lightness: z.number(), isDarkEnd: z.boolean().default(false), inside: box.optional() }).nullable(),
   /** Share of the seams between tones that lie between their neighbours; null where nothing was read. */
   seams: share.nullable().default(null),
+  /** Named masses that lie in the picture. `lightness` is their mean, `inside` the share of them in the steps that they are allotted, `outside` the tone outside of them that more of it has than any other, and how much; `unused` those steps that less than a hundredth of it has. */
+  masses: z
+    .array(
+      z.object({
+        name: z.string(),
+        part: massSchema.shape.part,
+        emphasis: z.number(),
+        box,
+        share,
+        lightness: z.number().nullable(),
+        steps: z.object({ from: z.number().int(), to: z.number().int() }).nullable(),
+        inside: share.nullable(),
+        outside: z.object({ tone: z.number().int(), share }).nullable(),
+        unused: z.array(z.number().int()),
+      }),
+    )
+    .default([]),
+  /** Objects with a lit and a shadow side: how much lighter the 5th percentile of the light is than the 95th of the shadow, L*, and in the reference. */
+  pairs: z.array(z.object({ object: z.string(), lit: z.array(z.string()), shadow: z.array(z.string()), separation: z.number(), wanted: z.number().nullable() })).default([]),
+  /** Overlapping shadows that are lighter (L*) than a shadow of fewer lights on the same object. */
+  overlaps: z.array(z.object({ name: z.string(), than: z.string(), by: z.number() })).default([]),
   findings: z.array(findingSchema),
 });
 export type NotanResult = z.infer<typeof notanResultSchema>;

@@ -1,5 +1,5 @@
 /** The stages in which an exercise is painted, how long each takes and dries, and what may lie over what. */
-import { isMeasured, KINDS } from '../exercise/kinds';
+import { isMeasured, KINDS, type PaintedFrom } from '../exercise/kinds';
 import type { MediumId } from '../exercise/media';
 import type { ExerciseTerms } from '../exercise/terms';
 
@@ -53,6 +53,6 @@ export function stagesOf(terms: ExerciseTerms): Stage[] {
 /** A look at a hand-in by the teacher, minutes: shorter where Fair Grey has measured and drafted. */
 export const LOOK_MINUTES = { measured: 2, byEye: 4 } as const;
 
-export function lookMinutes(terms: ExerciseTerms, handIns: number, hasReference = false): number {
-  return handIns * (isMeasured(terms.kind, hasReference) ? LOOK_MINUTES.measured : LOOK_MINUTES.byEye);
+export function lookMinutes(terms: ExerciseTerms, handIns: number, from: PaintedFrom = { referenceId: null, setUpId: null }): number {
+  return handIns * (isMeasured(terms.kind, from) ? LOOK_MINUTES.measured : LOOK_MINUTES.byEye);
 }

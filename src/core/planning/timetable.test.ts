@@ -107,5 +107,5 @@ test('a mended timetable never has conflicts and never moves a stage to an earli
 test('thirty hand-ins take an hour where they are measured, two by eye', () => {
   expect(lookMinutes(defaultTerms('scale'), 30)).toBe(60);
   expect(lookMinutes(defaultTerms('notan'), 30)).toBe(120);
-  expect(lookMinutes(defaultTerms('notan'), 30, true)).toBe(60);
+  expect(lookMinutes(defaultTerms('notan'), 30, { referenceId: null, setUpId: 'x' })).toBe(60);
 });

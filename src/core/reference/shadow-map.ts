@@ -4,6 +4,7 @@
  * corrects it with a brush and shape by shape; the corrections are kept as they were made.
  */
 import { z } from 'zod';
+import { brushed, strokeSchema } from '../raster/brush';
 import type { Raster } from '../raster/raster';
 import { otsuThresholds } from '../notan/thresholds';
 import { lightnessHistogram } from '../raster/lightness-histogram';
@@ -14,8 +15,7 @@ export type Side = (typeof SIDES)[number];
 const share = z.number().min(0).max(1);
 
 export const shadowEditSchema = z.discriminatedUnion('kind', [
-  /** A stroke of the brush. Width as a share of the longer side, places as shares of width and height: x, y, x, y … */
-  z.object({ kind: z.literal('stroke'), to: z.enum(SIDES), width: z.number().min(0.001).max(0.3), points: z.array(share).min(2).max(4000) }),
+  z.object({ kind: z.literal('stroke'), to: z.enum(SIDES), ...strokeSchema.shape }),
   /** A whole shape, told by a place in it. */
   z.object({ kind: z.literal('shape'), to: z.enum(SIDES), x: share, y: share }),
 ]);
@@ -31,26 +31,6 @@ export function litAbove({ data }: Raster<'lightness', 1>, line: number): Uint8A
   return lit;
 }
 
-/** Marks all places within half the width of a stroke, as a round brush does. */
-function stroke(lit: Uint8Array, width: number, height: number, edit: Extract<ShadowEdit, { kind: 'stroke' }>): void {
-  const r = (edit.width * Math.max(width, height)) / 2;
-  const value = edit.to === 'light' ? 1 : 0;
-  const at = (k: number) => [(edit.points[k] as number) * width, (edit.points[k + 1] ?? 0) * height] as const;
-  const last = edit.points.length - 2;
-  for (let k = 0; k <= Math.max(0, last - 2); k += 2) {
-    const [ax, ay] = at(k);
-    const [bx, by] = at(Math.min(last, k + 2));
-    const [dx, dy] = [bx - ax, by - ay];
-    const length2 = Math.max(1e-9, dx * dx + dy * dy);
-    for (let y = Math.max(0, Math.floor(Math.min(ay, by) - r)); y < Math.min(height, Math.ceil(Math.max(ay, by) + r)); y++)
-      for (let x = Math.max(0, Math.floor(Math.min(ax, bx) - r)); x < Math.min(width, Math.ceil(Math.max(ax, bx) + r)); x++) {
-        const [px, py] = [x + 0.5 - ax, y + 0.5 - ay];
-        const t = Math.min(1, Math.max(0, (px * dx + py * dy) / length2));
-        if ((px - t * dx) ** 2 + (py - t * dy) ** 2 <= r * r) lit[y * width + x] = value;
-      }
-  }
-}
-
 /**
  * The map after corrections, in the order in which they were made. `shapeOf` tells which shape of the picture each place is
  * of. The proposal is left as it is.
@@ -59,7 +39,7 @@ export function corrected(proposal: Uint8Array, width: number, height: number, s
   const lit = Uint8Array.from(proposal);
   for (const edit of edits) {
     if (edit.kind === 'stroke') {
-      stroke(lit, width, height, edit);
+      brushed(lit, width, height, edit, edit.to === 'light' ? 1 : 0);
       continue;
     }
     const at = Math.min(height - 1, Math.floor(edit.y * height)) * width + Math.min(width - 1, Math.floor(edit.x * width));

@@ -1,5 +1,6 @@
 /** The shapes that a picture is cut into: merged, split and named by a person; kept as what was done, not as its outcome. */
 import { z } from 'zod';
+import { massSchema } from '../notan/mass';
 import { toneShapes } from '../notan/tones';
 
 const share = z.number().min(0).max(1);
@@ -13,25 +14,13 @@ export const shapeEditSchema = z.discriminatedUnion('kind', [
 ]);
 export type ShapeEdit = z.infer<typeof shapeEditSchema>;
 
-export const PARTS_OF_LIGHT = ['lit', 'shadow', 'cast-shadow'] as const;
-export const MATERIALS_SEEN = ['matt', 'metal', 'glass'] as const;
 export const STANDING = ['painted', 'left-open', 'left-out'] as const;
 
-export const namedShapeSchema = z.object({
-  /** A place in the shape. */
+/** A mass that is told by a place in its shape. */
+export const namedShapeSchema = massSchema.extend({
   at: place,
-  /** Nested by “>”: can > lit side. */
-  name: z.string().trim().min(1, 'A shape needs a name.').max(80, 'Keep the name of a shape to 80 characters.'),
-  /** How much what is said of it weighs. */
-  emphasis: z.number().min(0.5).max(3),
-  part: z.enum(PARTS_OF_LIGHT).nullable(),
-  material: z.enum(MATERIALS_SEEN),
-  /** How many of the lights are kept off it. */
-  blocked: z.number().int().min(0).max(4),
   /** Painted; the ground stands there; or left out until a stage. */
   standing: z.enum(STANDING),
-  /** Steps (1 the lightest) that it is allotted; null for any. */
-  steps: z.object({ from: z.number().int().min(1).max(15), to: z.number().int().min(1).max(15) }).nullable(),
 });
 export type NamedShape = z.infer<typeof namedShapeSchema>;
 

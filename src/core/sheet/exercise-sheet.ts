@@ -97,6 +97,6 @@ export function drawHandout(terms: ExerciseTerms, words: ExerciseWords): SheetDr
   part('About how much', `${need.map(([p, ml]) => `${PAINTS[p].name} ${ml < 1 ? ml.toFixed(2) : ml.toFixed(1)} ml`).join(', ')}: what stays on the palette included, an estimate.`);
   part('Care', words.care);
   const { measured } = KINDS[terms.kind];
-  if (measured !== true) part('How it is judged', measured === 'against-a-picture' ? 'Where it is painted from a picture that your teacher prepared, its tones are measured against that picture; otherwise by your teacher’s eye.' : 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.');
+  if (measured !== true) part('How it is judged', measured === 'with-reference' ? 'Where it is painted from a picture or a set-up that your teacher prepared, its tones are measured against that; otherwise by your teacher’s eye.' : 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.');
   return { widthMm, heightMm, title: words.title, marks };
 }

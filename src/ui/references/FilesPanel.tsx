@@ -1,5 +1,5 @@
 /** What a prepared picture is taken out as: sheets to print, pictures, outlines, layers. */
-import Link from 'next/link';
+import { UsesList } from '../UsesList';
 
 interface Props {
   readonly referenceId: string;
@@ -47,34 +47,7 @@ export function FilesPanel({ referenceId, classes, uses, unkept, drop }: Props) 
           ))}
         </ul>
       </div>
-      <div>
-        <h2 className="label">Painted from it</h2>
-        {uses.length === 0 ? (
-          <p className="quiet">
-            No exercise yet. <Link href="/plan/new" className="underline">Set one</Link> and choose this picture.
-          </p>
-        ) : (
-          <ul>
-            {uses.map((u) => (
-              <li key={u.id}>
-                <Link href={`/plan/${u.id}`} className="underline">
-                  {u.title}
-                </Link>
-                , {u.className}
-              </li>
-            ))}
-          </ul>
-        )}
-      </div>
-      {uses.length === 0 && (
-        <details>
-          <summary className="min-h-8 cursor-pointer text-13">Take this picture away</summary>
-          <p className="quiet">The picture and how it was prepared are deleted for good.</p>
-          <button type="button" className="calm mt-1" onClick={drop}>
-            Delete it
-          </button>
-        </details>
-      )}
+      <UsesList uses={uses} what="picture" gone="The picture and how it was prepared are deleted for good." drop={drop} />
     </div>
   );
 }

@@ -1,9 +1,11 @@
 'use client';
 /** The map of light and shadow: how it was proposed, the brush that corrects it, whole shapes, and the way back. */
 import type { Preparation } from '@/core/reference/preparation';
+import type { Side } from '@/core/reference/shadow-map';
 import type { BenchAnswer } from '@/workers/browser/bench-protocol';
 import { Amount } from '../setter/fields';
-import type { Tool } from './ShadowBrush';
+
+export type Tool = Side | 'whole-shape';
 
 interface Props {
   readonly preparation: Preparation;

@@ -14,8 +14,7 @@ import { FactsList } from './FactsList';
 import { FilesPanel } from './FilesPanel';
 import { FramePanel } from './FramePanel';
 import { type GuideChoice, Guides } from './Guides';
-import { LightPanel } from './LightPanel';
-import type { Tool } from './ShadowBrush';
+import { LightPanel, type Tool } from './LightPanel';
 import { ShapePanel, type ShapeTool } from './ShapePanel';
 import { ShapePointer } from './ShapePointer';
 import { ToneHistogram } from './ToneHistogram';
@@ -23,7 +22,7 @@ import { useReferenceBench } from './use-reference-bench';
 import { ValuesPanel } from './ValuesPanel';
 
 /** The drawing surface knows no server. */
-const ShadowBrush = dynamic(() => import('./ShadowBrush'), { ssr: false });
+const BrushSurface = dynamic(() => import('../BrushSurface'), { ssr: false });
 
 type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
 
@@ -146,10 +145,11 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
                 <canvas ref={canvas} className={stage === 'frame' && k === 0 ? 'hidden' : 'block h-full w-full'} role="img" aria-label={`The picture, ${CAPTIONS[view]}`} data-frames={bench.frames} data-exact={answer?.exact ?? ''} data-milliseconds={answer?.milliseconds ?? ''} />
                 {stage === 'frame' && k === 0 && <MarkCorners source={`/reference/${referenceId}/working`} alt="The picture as it came" marks={preparation.corners} onChange={(marks) => set({ corners: [...marks] as unknown as Preparation['corners'] })} />}
                 {stage === 'light' && k === 1 && (
-                  <ShadowBrush
-                    tool={tool}
+                  <BrushSurface
+                    wholeShapes={tool === 'whole-shape'}
+                    colour={tool === 'light' ? '#ebebeb' : '#262626'}
                     brush={brush}
-                    onStroke={(edit) => set({ light: { ...preparation.light, edits: [...preparation.light.edits, edit] } })}
+                    onStroke={(stroke) => tool !== 'whole-shape' && set({ light: { ...preparation.light, edits: [...preparation.light.edits, { kind: 'stroke', to: tool, ...stroke }] } })}
                     onShape={(x, y) => void turnShape(x, y)}
                   />
                 )}

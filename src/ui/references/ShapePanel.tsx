@@ -1,9 +1,10 @@
 'use client';
 /** The shapes of a picture: one is picked, named, weighed, tied to its object, merged with another or split by a line. */
 import type { Preparation } from '@/core/reference/preparation';
-import { MATERIALS_SEEN, type NamedShape, PARTS_OF_LIGHT, STANDING } from '@/core/reference/shape-cut';
+import { type NamedShape, STANDING } from '@/core/reference/shape-cut';
 import type { BenchAnswer } from '@/workers/browser/bench-protocol';
-import { Amount, Choice } from '../setter/fields';
+import { MassFields, newMass } from '../masses/MassFields';
+import { Choice } from '../setter/fields';
 
 export type ShapeTool = 'pick' | 'merge' | 'split';
 
@@ -19,7 +20,6 @@ interface Props {
   readonly set: (change: Partial<Preparation>) => void;
 }
 
-const PART_WORDS = { lit: 'its lit side', shadow: 'its shadow side', 'cast-shadow': 'the shadow it casts' } as const;
 const STANDING_WORDS = { painted: 'painted', 'left-open': 'left open: the ground stands', 'left-out': 'left out for now' } as const;
 const TOOLS: readonly (readonly [ShapeTool, string])[] = [['pick', 'Pick'], ['merge', 'Merge with'], ['split', 'Split']];
 const HINTS: Record<ShapeTool, string> = { pick: 'Press a shape on the right to name it.', merge: 'Press the shape that belongs to the picked one.', split: 'Draw a line across a shape: it is cut along it.' };
@@ -40,7 +40,7 @@ export function ShapePanel({ preparation, answer, picked, named, tool, onTool, o
   const describe = (change: Partial<NamedShape>) => {
     if (!picked) return;
     const { x, y } = picked;
-    const before: NamedShape = own ?? { at: { x, y }, name: 'a shape', emphasis: 1, part: null, material: 'matt', blocked: 0, standing: 'painted', steps: null };
+    const before: NamedShape = own ?? { ...newMass('a shape'), at: { x, y }, standing: 'painted' };
     const next = { ...before, ...change };
     put({ named: own ? shapes.named.map((n) => (n === own ? next : n)) : [...shapes.named, next] });
   };
@@ -62,22 +62,9 @@ export function ShapePanel({ preparation, answer, picked, named, tool, onTool, o
       {picked && (
         <fieldset className="grid gap-2 rounded-sm bg-l97 p-2">
           <legend className="sr-only">The picked shape</legend>
-          <label>
-            <span className="label">Name, an object first: can &gt; lit side</span>
-            <input className="field" key={own?.name ?? `new ${picked.shape}`} defaultValue={own?.name ?? ''} maxLength={80} onBlur={(e) => e.target.value.trim() !== '' && describe({ name: e.target.value.trim() })} />
-          </label>
-          <label>
-            <span className="label">What is said of it weighs: {(own?.emphasis ?? 1).toFixed(1)} times</span>
-            <input type="range" className="w-full accent-ink" min={0.5} max={3} step={0.1} value={own?.emphasis ?? 1} onChange={(e) => describe({ emphasis: Number(e.target.value) })} />
-          </label>
-          <div className="grid grid-cols-2 gap-2">
-            <Choice label="It is" value={(own?.part ?? '') as string} options={[['', 'not told'] as const, ...PARTS_OF_LIGHT.map((p) => [p as string, PART_WORDS[p]] as const)]} onChange={(v) => describe({ part: PARTS_OF_LIGHT.find((p) => p === v) ?? null })} />
-            <Choice label="Material" value={own?.material ?? 'matt'} options={MATERIALS_SEEN.map((m) => [m, m] as const)} onChange={(material) => describe({ material })} />
+          <MassFields key={own?.name ?? `new ${picked.shape}`} mass={own} lights={preparation.light.count} tones={preparation.tones} onChange={describe}>
             <Choice label="It is to be" value={own?.standing ?? 'painted'} options={STANDING.map((s) => [s, STANDING_WORDS[s]] as const)} onChange={(standing) => describe({ standing })} />
-            {preparation.light.count > 1 && <Amount label="Lights kept off it" value={own?.blocked ?? 0} min={0} max={preparation.light.count} onChange={(blocked) => describe({ blocked: Math.min(4, Math.max(0, Math.round(blocked))) })} />}
-            <Amount label="Steps from (0: any)" value={own?.steps?.from ?? 0} min={0} max={15} onChange={(from) => describe({ steps: from < 1 ? null : { from, to: Math.max(from, own?.steps?.to ?? from) } })} />
-            {own?.steps && <Amount label="to" value={own.steps.to} min={own.steps.from} max={15} onChange={(to) => describe({ steps: { from: own.steps?.from ?? 1, to: Math.max(own.steps?.from ?? 1, to) } })} />}
-          </div>
+          </MassFields>
           {own && (
             <button type="button" className="calm" onClick={() => put({ named: shapes.named.filter((n) => n !== own) })}>
               Forget this name

@@ -1,7 +1,8 @@
 'use client';
 /** The worker on which a picture is prepared: it is asked for the newest state only, so that a finger is followed and never queued. */
-import { type Remote, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { startPictureWorker } from '../picture-worker';
 import type { BenchAnswer, BenchRequest, ReferenceBench } from '@/workers/browser/bench-protocol';
 
 export interface Bench {
@@ -46,30 +47,21 @@ export function useReferenceBench(picture: string): Bench {
 
   useEffect(() => {
     if (!left.current || !right.current) return;
-    const worker = new Worker('/workers/reference-bench.js');
-    const own = wrap<ReferenceBench>(worker);
-    const canvases = [left.current.transferControlToOffscreen(), right.current.transferControlToOffscreen()] as const;
-    let gone = false;
-    void (async () => {
-      try {
-        const bytes = await fetch(picture);
-        if (!bytes.ok) throw new Error(FAILED);
-        const blob = await bytes.blob();
-        if (gone) return;
-        // Both canvases go over to the worker for good.
-        const { transfer } = await import('comlink');
-        await own.open(blob, transfer(canvases[0], [canvases[0]]), transfer(canvases[1], [canvases[1]]));
+    const end = startPictureWorker<ReferenceBench>({
+      script: '/workers/reference-bench.js',
+      picture,
+      canvases: [left.current, right.current],
+      open: (own, blob, [a, b], transfer) => (a && b ? own.open(blob, transfer(a), transfer(b)) : Promise.resolve()),
+      ready: async (own) => {
         remote.current = own;
         await next();
-      } catch {
-        if (!gone) setTrouble(FAILED);
-      }
-    })();
+      },
+      failed: () => setTrouble(FAILED),
+    });
     return () => {
-      gone = true;
       remote.current = null;
       if (later.current) clearTimeout(later.current);
-      worker.terminate();
+      end();
     };
   }, [picture, next]);
 

@@ -9,6 +9,7 @@ import { BandFields } from './BandFields';
 import { Amount, Choice } from './fields';
 import { HueField } from './HueField';
 import { MaterialFields } from './MaterialFields';
+import { PaintedFrom } from './PaintedFrom';
 import { PictureFields } from './PictureFields';
 import { FinerStepFields, StepFields } from './StepFields';
 
@@ -20,8 +21,9 @@ export interface ExerciseForm {
   readonly due: string;
   readonly overrideReason: string;
   readonly terms: ExerciseTerms;
-  /** What it is painted from; empty for nothing that is kept here. */
+  /** The picture, or the set-up, that it is painted from; both empty for nothing that is kept here. */
   readonly referenceId: string;
+  readonly setUpId: string;
 }
 
 type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
@@ -29,6 +31,7 @@ type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false
 interface Props {
   readonly classes: readonly { readonly id: string; readonly name: string; readonly underSixteen: boolean; readonly school: boolean }[];
   readonly references: readonly { readonly id: string; readonly title: string }[];
+  readonly setUps: readonly { readonly id: string; readonly title: string }[];
   /** What is being revised; null for a new exercise. */
   readonly revised: ExerciseForm | null;
   readonly draw: (form: ExerciseForm) => Promise<Answer<string>>;
@@ -50,12 +53,13 @@ const TITLES: Record<ExerciseKind, string> = {
   rescue: 'An old painting, mended',
 };
 
+const FROM_NOTHING = { referenceId: '', setUpId: '' };
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 const usual = (kind: ExerciseKind, medium: MediumId): ExerciseTerms => defaultTerms(kind, medium);
 
-export function ExerciseSetter({ classes, references, revised, draw, save }: Props) {
+export function ExerciseSetter({ classes, references, setUps, revised, draw, save }: Props) {
   const [form, setForm] = useState<ExerciseForm>(
-    revised ?? { classId: classes[0]?.id ?? '', title: TITLES.scale, note: '', due: '', overrideReason: '', terms: defaultTerms('scale'), referenceId: '' },
+    revised ?? { classId: classes[0]?.id ?? '', title: TITLES.scale, note: '', due: '', overrideReason: '', terms: defaultTerms('scale'), ...FROM_NOTHING },
   );
   const [picture, setPicture] = useState('');
   const [trouble, setTrouble] = useState('');
@@ -69,7 +73,7 @@ export function ExerciseSetter({ classes, references, revised, draw, save }: Pro
   useEffect(() => {
     let stale = false;
     const timer = setTimeout(() => {
-      void draw({ classId, title, note: '', due: '', overrideReason: '', terms, referenceId: '' }).then((answer) => {
+      void draw({ classId, title, note: '', due: '', overrideReason: '', terms, ...FROM_NOTHING }).then((answer) => {
         if (stale) return;
         if (answer.ok) setPicture(answer.value);
         setTrouble(answer.ok ? '' : answer.say);
@@ -110,9 +114,9 @@ export function ExerciseSetter({ classes, references, revised, draw, save }: Pro
         <div className="col-span-3">
           <h1 className="text-24 font-semibold leading-tight">{revised ? `Revise: ${KINDS[terms.kind].name}` : capital(KINDS[terms.kind].name)}</h1>
           <p>{KINDS[terms.kind].task}</p>
-          {!isMeasured(terms.kind, form.referenceId !== '') && (
+          {!isMeasured(terms.kind, { referenceId: form.referenceId || null, setUpId: form.setUpId || null }) && (
             <p className="quiet">
-              {KINDS[terms.kind].measured === 'against-a-picture' ? 'Choose a prepared picture below, and hand-ins are measured against it; without one you judge them by eye.' : 'Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.'}
+              {KINDS[terms.kind].measured === 'with-reference' ? 'Choose a prepared picture or a set-up below, and hand-ins are measured against it; without one you judge them by eye.' : 'Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.'}
             </p>
           )}
         </div>
@@ -130,7 +134,7 @@ export function ExerciseSetter({ classes, references, revised, draw, save }: Pro
           </>
         )}
         {terms.kind === 'colours-on-scale' && <Amount label="Chips" value={terms.chips} min={4} max={15} onChange={(chips) => set({ chips })} />}
-        {isPicture(terms) && <Choice label="Painted from" value={form.referenceId} options={[['', 'a set-up, or another picture'], ...references.map((r) => [r.id, r.title] as const)]} onChange={(referenceId: string) => put({ referenceId })} />}
+        {isPicture(terms) && <PaintedFrom references={references} setUps={setUps} form={form} put={put} />}
         {isPicture(terms) && <PictureFields terms={terms} set={set} />}
         <label>
           <span className="label">Due</span>

@@ -19,6 +19,7 @@ const planFormSchema = z.object({
   overrideReason: z.string(),
   terms: exerciseTermsSchema,
   referenceId: z.string().max(40),
+  setUpId: z.string().max(40),
 });
 export type PlanForm = z.infer<typeof planFormSchema>;
 
@@ -26,8 +27,8 @@ export type PlanForm = z.infer<typeof planFormSchema>;
 const HAND_IN_HOUR = '20:00:00';
 
 function asked(form: PlanForm) {
-  const { classId, title, note, due, overrideReason, terms, referenceId } = planFormSchema.parse(form);
-  return { classId, exercise: { title, note, dueAt: due === '' ? null : new Date(`${due}T${HAND_IN_HOUR}`), terms, overrideReason, referenceId: referenceId || null } };
+  const { classId, title, note, due, overrideReason, terms, referenceId, setUpId } = planFormSchema.parse(form);
+  return { classId, exercise: { title, note, dueAt: due === '' ? null : new Date(`${due}T${HAND_IN_HOUR}`), terms, overrideReason, referenceId: referenceId || null, setUpId: setUpId || null } };
 }
 
 /** The live picture of a sheet that is not set yet. */

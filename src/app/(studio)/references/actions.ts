@@ -1,7 +1,9 @@
 'use server';
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
+import { z } from 'zod';
 import { dropReference, keepPreparation } from '@/studio/references';
+import { dropSetUp, keepNewSetUp, keepSetUp } from '@/studio/set-ups';
 import { bringShippedIn } from '@/studio/shipped-pictures';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
@@ -25,6 +27,30 @@ export async function takeShipped(name: string): Promise<void> {
 export async function takeAway(referenceId: string): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
   const done = await outcome(() => dropReference(house, teacher, referenceId));
+  if (!done.ok) return done;
+  redirect('/references');
+}
+
+export async function beginSetUp(form: FormData): Promise<void> {
+  const { house, teacher } = await teacherOnly();
+  const word = (name: string) => z.string().catch('').parse(form.get(name));
+  const made = await outcome(() => keepNewSetUp(house, teacher, { title: word('title'), note: word('note') }));
+  if (made.ok) redirect(`/references/set-up/${made.value}`);
+}
+
+export async function keepMasses(setUpId: string, next: { title: string; note: string; setUp: unknown }): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(async () => {
+    await keepSetUp(house, teacher, setUpId, next);
+    return null;
+  });
+  revalidatePath('/references');
+  return done;
+}
+
+export async function takeSetUpAway(setUpId: string): Promise<Outcome> {
+  const { house, teacher } = await teacherOnly();
+  const done = await outcome(() => dropSetUp(house, teacher, setUpId));
   if (!done.ok) return done;
   redirect('/references');
 }

@@ -1,19 +1,21 @@
 import Link from 'next/link';
 import { referencesOf } from '@/studio/references';
+import { setUpsOf } from '@/studio/set-ups';
 import { shippedPictures } from '@/studio/shipped-pictures';
 import { BringIn } from '@/ui/references/BringIn';
 import { teacherOnly } from '../../access';
-import { takeShipped } from './actions';
+import { beginSetUp, takeShipped } from './actions';
 
 export default async function References() {
   const { house, teacher } = await teacherOnly();
   const all = await referencesOf(house, teacher);
+  const setUps = await setUpsOf(house, teacher);
   const shipped = (await shippedPictures()).filter((p) => !all.some((r) => r.title === p.title));
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel self-start">
         <h1 className="mb-3 text-24 font-semibold">References</h1>
-        {all.length === 0 && <p>No pictures yet. Bring in one that a class is to paint from: it is then turned into greys, few tones and shapes here.</p>}
+        {all.length + setUps.length === 0 && <p>No pictures yet. Bring in one that a class is to paint from: it is then turned into greys, few tones and shapes here.</p>}
         <ul className="grid grid-cols-2 gap-4 xl:grid-cols-3">
           {all.map((r) => (
             <li key={r.id}>
@@ -30,6 +32,22 @@ export default async function References() {
             </li>
           ))}
         </ul>
+        {setUps.length > 0 && (
+          <>
+            <h2 className="label mt-4">Set-ups, painted from life</h2>
+            <ul className="grid grid-cols-2 gap-4 xl:grid-cols-3">
+              {setUps.map((s) => (
+                <li key={s.id}>
+                  <Link href={`/references/set-up/${s.id}`} className="block rounded-sm bg-l97 p-2 hover:bg-l88">
+                    <span className="block font-semibold">{s.title}</span>
+                    <span className="quiet block truncate">{s.note || 'no note'}</span>
+                    <span className="quiet block">{s.setUp.masses.length === 0 ? 'no masses named yet' : `${s.setUp.masses.length} ${s.setUp.masses.length === 1 ? 'mass' : 'masses'} named`}</span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
       </section>
       <section className="panel self-start" aria-labelledby="bring-in">
         <h2 id="bring-in" className="mb-2 text-18 font-semibold">
@@ -50,6 +68,20 @@ export default async function References() {
             </ul>
           </details>
         )}
+        <details className="mt-3">
+          <summary className="min-h-8 cursor-pointer">Or keep a set-up, painted from life</summary>
+          <form action={beginSetUp} className="grid gap-3 pt-2">
+            <label>
+              <span className="label">What the set-up is called</span>
+              <input className="field" name="title" maxLength={80} required />
+            </label>
+            <label>
+              <span className="label">Where it stands, how it is lit</span>
+              <input className="field" name="note" maxLength={500} />
+            </label>
+            <button className="calm">Name its masses</button>
+          </form>
+        </details>
       </section>
     </div>
   );

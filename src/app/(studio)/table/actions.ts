@@ -3,8 +3,9 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { VERDICTS } from '@/data/schema';
 import { decide, editItem, setWord, withdraw } from '@/studio/critiquing';
-import { acceptReading, judgeAgain, measureAnew, READING_SCOPES, takeReadingsBack } from '@/studio/notan-hand-ins';
+import { acceptReading, judgeAgain, measureAnew, READING_SCOPES, setFrameIsDark, takeReadingsBack } from '@/studio/notan-hand-ins';
 import { tryAgain } from '@/studio/receive';
+import { paintMasses } from '@/studio/set-ups';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
@@ -47,4 +48,10 @@ export async function measureAgainstNow(attemptId: string): Promise<Outcome> {
 }
 export async function forgetReadings(exerciseId: string): Promise<Outcome> {
   return act(({ house, teacher }) => takeReadingsBack(house, teacher, exerciseId));
+}
+export async function judgeByMasses(attemptId: string, edits: unknown): Promise<Outcome> {
+  return act(({ house, teacher }) => paintMasses(house, teacher, attemptId, edits));
+}
+export async function takeFrameAsDark(attemptId: string, frameIsDark: boolean): Promise<Outcome> {
+  return act(({ house, teacher }) => setFrameIsDark(house, teacher, attemptId, z.boolean().parse(frameIsDark)));
 }

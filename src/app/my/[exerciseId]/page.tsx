@@ -28,7 +28,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
   const look = await orNotFound(myLook(house, student, exerciseId));
   const { exercise, labels, attempts } = mine;
   const { terms } = exercise;
-  const measured = isMeasured(terms.kind, exercise.referenceId !== null);
+  const measured = isMeasured(terms.kind, exercise);
   const newest = attempts.at(-1) ?? null;
   const letters = attempts.filter((a) => a.letter !== null);
   const underWay = newest !== null && ['received', 'queued', 'measuring'].includes(newest.state);
@@ -40,6 +40,12 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           <StateMark state={mine.state} />
         </div>
         <p className="quiet mb-3">{exercise.dueAt && `due ${sayDay(exercise.dueAt)}`}</p>
+        {mine.setUp && (
+          <p className="mb-3">
+            Painted from life: {mine.setUp.title}
+            {mine.setUp.note && `. ${mine.setUp.note}`}
+          </p>
+        )}
         {exercise.referenceId !== null && (
           <figure className="m-0 mb-3">
             <img src={`/reference-sheet/${exercise.id}?as=tones`} alt="What it is painted from, in its tones" className="w-full" />

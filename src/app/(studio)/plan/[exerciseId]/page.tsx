@@ -5,6 +5,7 @@ import { isPicture } from '@/core/exercise/terms';
 import { cautionsFor, CAUTIONS, DEFERRAL } from '@/core/planning/cautions';
 import { exerciseFor } from '@/studio/actor';
 import { safetyOf } from '@/studio/exercises';
+import { setUpOfExercise } from '@/studio/notan-hand-ins';
 import { referenceOfExercise } from '@/studio/references';
 import { shoppingFor } from '@/studio/shelf';
 import { timetableOf } from '@/studio/timetables';
@@ -20,7 +21,7 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
   const { exercise, class: group } = await orNotFound(exerciseFor(house, teacher, exerciseId));
   const { terms } = exercise;
   const kind = KINDS[terms.kind];
-  const [plan, shopping, reference] = await Promise.all([timetableOf(house, teacher, exerciseId), shoppingFor(house, teacher, exerciseId), referenceOfExercise(house, exercise.referenceId)]);
+  const [plan, shopping, reference, setUp] = await Promise.all([timetableOf(house, teacher, exerciseId), shoppingFor(house, teacher, exerciseId), referenceOfExercise(house, exercise.referenceId), setUpOfExercise(house, exercise)]);
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel self-start">
@@ -45,7 +46,7 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
           <dt>How strict</dt>
           <dd>a step that is {inSteps(terms.toleranceSteps)} off is told</dd>
           <dt>Judged</dt>
-          <dd>{isMeasured(terms.kind, exercise.referenceId !== null) ? 'measured by Fair Grey, decided by you' : 'by your eye; Fair Grey keeps and shows the photographs'}</dd>
+          <dd>{isMeasured(terms.kind, exercise) ? 'measured by Fair Grey, decided by you' : 'by your eye; Fair Grey keeps and shows the photographs'}</dd>
           {reference && (
             <>
               <dt>Painted from</dt>
@@ -54,6 +55,17 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
                   {reference.title}
                 </Link>
                 , {reference.source}, {reference.licence}
+              </dd>
+            </>
+          )}
+          {setUp && (
+            <>
+              <dt>Painted from</dt>
+              <dd>
+                <Link href={`/references/set-up/${setUp.id}`} className="underline">
+                  {setUp.title}
+                </Link>
+                , from life
               </dd>
             </>
           )}

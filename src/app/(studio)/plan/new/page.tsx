@@ -1,6 +1,7 @@
 import { redirect } from 'next/navigation';
 import { classesOf } from '@/studio/people';
 import { referencesOf } from '@/studio/references';
+import { setUpsOf } from '@/studio/set-ups';
 import { ExerciseSetter } from '@/ui/setter/ExerciseSetter';
 import { teacherOnly } from '../../../access';
 import { drawSheet, saveNew } from '../actions';
@@ -11,5 +12,6 @@ export default async function NewExercise() {
   if (groups.length === 0) redirect('/ledger');
   const classes = groups.map(({ id, name, underSixteen, school }) => ({ id, name, underSixteen, school }));
   const references = (await referencesOf(house, teacher)).map(({ id, title }) => ({ id, title }));
-  return <ExerciseSetter classes={classes} references={references} revised={null} draw={drawSheet} save={saveNew} />;
+  const setUps = (await setUpsOf(house, teacher)).map(({ id, title }) => ({ id, title }));
+  return <ExerciseSetter classes={classes} references={references} setUps={setUps} revised={null} draw={drawSheet} save={saveNew} />;
 }

@@ -2,13 +2,13 @@ import { valuesOf } from '@/core/exercise/kinds';
 import { stepLabels } from '@/core/exercise/numbering';
 import { exerciseLayout } from '@/core/sheet/exercise-layout';
 import { labelsOf } from '@/studio/exercises';
-import { readingsForEveryone } from '@/studio/notan-hand-ins';
+import { readingsForEveryone, setUpOfExercise } from '@/studio/notan-hand-ins';
 import { wantedBy } from '@/studio/references';
 import { repaintWords } from '@/studio/repainting';
 import { standingOf, tableOf } from '@/studio/views';
 import { CritiqueTable } from '@/ui/CritiqueTable';
 import { orNotFound, teacherOnly } from '../../../access';
-import { acceptAsReading, changeItem, changeWord, giveVerdict, judgeOnceMore, forgetReadings, measureAgainstNow, measureOnceMore, withdrawVerdict } from '../actions';
+import { acceptAsReading, changeItem, changeWord, forgetReadings, giveVerdict, judgeByMasses, judgeOnceMore, measureAgainstNow, measureOnceMore, takeFrameAsDark, withdrawVerdict } from '../actions';
 
 interface Props {
   readonly params: Promise<{ handInId: string }>;
@@ -28,6 +28,7 @@ export default async function Table({ params, searchParams }: Props) {
   // As on the straightened strip: cells 2 mm apart in a margin of 2 mm.
   const gapPercent = 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
   const wanted = wantedBy(terms);
+  const setUp = await setUpOfExercise(house, table.exercise);
   const labels = wanted ? stepLabels(table.class.numbering, { steps: wanted.tones, order: 'light-first', spacing: 'lightness', ends: terms.ends }) : labelsOf(terms, table.class.numbering);
   return (
     <CritiqueTable
@@ -51,7 +52,8 @@ export default async function Table({ params, searchParams }: Props) {
       next={table.next}
       place={`${table.position} of ${table.total}`}
       standing={shown?.notan ? ((await standingOf(house, teacher, shown.id)) ?? 'as-it-is') : 'as-it-is'}
-      actions={{ changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, acceptAsReading, judgeOnceMore, measureAgainstNow, forgetReadings }}
+      setUp={setUp && { id: setUp.id, title: setUp.title, masses: setUp.setUp.masses }}
+      actions={{ changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, acceptAsReading, judgeOnceMore, measureAgainstNow, forgetReadings, judgeByMasses, takeFrameAsDark }}
     />
   );
 }

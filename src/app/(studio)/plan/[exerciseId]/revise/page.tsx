@@ -1,5 +1,6 @@
 import { exerciseFor } from '@/studio/actor';
 import { referencesOf } from '@/studio/references';
+import { setUpsOf } from '@/studio/set-ups';
 import { ExerciseSetter } from '@/ui/setter/ExerciseSetter';
 import { orNotFound, teacherOnly } from '../../../../access';
 import { drawSheet, saveRevision } from '../../actions';
@@ -11,11 +12,13 @@ export default async function Revise({ params }: { params: Promise<{ exerciseId:
   const { id, name, underSixteen, school } = own;
   const due = exercise.dueAt ? new Intl.DateTimeFormat('sv-SE').format(exercise.dueAt) : '';
   const references = (await referencesOf(house, teacher)).map((r) => ({ id: r.id, title: r.title }));
+  const setUps = (await setUpsOf(house, teacher)).map((s) => ({ id: s.id, title: s.title }));
   return (
     <ExerciseSetter
       references={references}
+      setUps={setUps}
       classes={[{ id, name, underSixteen, school }]}
-      revised={{ classId: id, title: exercise.title, note: exercise.note, due, overrideReason: exercise.overrideReason ?? '', terms: exercise.terms, referenceId: exercise.referenceId ?? '' }}
+      revised={{ classId: id, title: exercise.title, note: exercise.note, due, overrideReason: exercise.overrideReason ?? '', terms: exercise.terms, referenceId: exercise.referenceId ?? '', setUpId: exercise.setUpId ?? '' }}
       draw={drawSheet}
       save={saveRevision.bind(null, exerciseId)}
     />

@@ -1,23 +1,24 @@
 'use client';
-/** The surface on which the map of light and shadow is corrected: strokes of a round brush, and whole shapes by a click. */
+/** A surface over a picture that is painted on: strokes of a round brush, and whole shapes by a press. */
 import { useEffect, useRef, useState } from 'react';
 import { Layer, Line, Stage } from 'react-konva';
-import type { ShadowEdit, Side } from '@/core/reference/shadow-map';
-
-export type Tool = Side | 'whole-shape';
+import type { Stroke } from '@/core/raster/brush';
 
 interface Props {
-  readonly tool: Tool;
+  /** Whether a press takes a whole shape; a stroke is painted otherwise. */
+  readonly wholeShapes: boolean;
+  /** Colour of the stroke while it is painted. */
+  readonly colour: string;
   /** Width of the brush, share of the longer side. */
   readonly brush: number;
-  readonly onStroke: (edit: ShadowEdit) => void;
+  readonly onStroke: (stroke: Stroke) => void;
   readonly onShape: (x: number, y: number) => void;
 }
 
 /** Places nearer than this (share of the width) to the last one add nothing. */
 const NEAR = 0.002;
 
-export default function ShadowBrush({ tool, brush, onStroke, onShape }: Props) {
+export default function BrushSurface({ wholeShapes, colour, brush, onStroke, onShape }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [points, setPoints] = useState<number[]>([]);
@@ -36,10 +37,10 @@ export default function ShadowBrush({ tool, brush, onStroke, onShape }: Props) {
   const finish = () => {
     if (!drawing.current) return;
     drawing.current = false;
-    if (tool !== 'whole-shape' && points.length >= 2) {
+    if (!wholeShapes && points.length >= 2) {
       // A dab is a stroke that goes nowhere.
       const whole = points.length === 2 ? [...points, ...points] : points;
-      onStroke({ kind: 'stroke', to: tool, width: brush, points: whole.map((v, k) => held(k % 2 === 0 ? v / width : v / height)) });
+      onStroke({ width: brush, points: whole.map((v, k) => held(k % 2 === 0 ? v / width : v / height)) });
     }
     setPoints([]);
   };
@@ -52,7 +53,7 @@ export default function ShadowBrush({ tool, brush, onStroke, onShape }: Props) {
           onPointerDown={(e) => {
             const at = e.target.getStage()?.getPointerPosition();
             if (!at) return;
-            if (tool === 'whole-shape') return onShape(held(at.x / width), held(at.y / height));
+            if (wholeShapes) return onShape(held(at.x / width), held(at.y / height));
             drawing.current = true;
             setPoints([at.x, at.y]);
           }}
@@ -64,7 +65,7 @@ export default function ShadowBrush({ tool, brush, onStroke, onShape }: Props) {
           onPointerLeave={finish}
         >
           <Layer listening={false}>
-            {points.length > 0 && <Line points={points.length === 2 ? [...points, ...points] : points} stroke={tool === 'light' ? '#ebebeb' : '#262626'} strokeWidth={brush * Math.max(width, height)} lineCap="round" lineJoin="round" />}
+            {points.length > 0 && <Line points={points.length === 2 ? [...points, ...points] : points} stroke={colour} strokeWidth={brush * Math.max(width, height)} lineCap="round" lineJoin="round" />}
           </Layer>
         </Stage>
       )}

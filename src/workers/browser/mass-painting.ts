@@ -1,0 +1,80 @@
+/// <reference lib="webworker" />
+/** The browser worker on which masses are painted over a student's picture: whole shapes and strokes, as the studio will take them. */
+import { expose } from 'comlink';
+import { lightnessToGreyCode } from '@/core/colour/grey-code';
+import { outlinesOf } from '@/core/notan/tidy';
+import { massPlane } from '@/core/reference/set-up';
+import type { MassesShown, MassPainting } from './masses-protocol';
+
+interface Opened {
+  readonly greys: Uint8Array;
+  readonly width: number;
+  readonly height: number;
+  readonly context: OffscreenCanvasRenderingContext2D;
+}
+let opened: Opened | null = null;
+
+const GREY = Uint32Array.from({ length: 256 }, (_, c) => ((255 << 24) | (c << 16) | (c << 8) | c) >>> 0);
+/** Greys of masses that come one after another lie far apart. */
+const greyOf = (k: number) => lightnessToGreyCode(42 + 46 * ((k * 0.618) % 1));
+/** What is of no mass is hatched, this many places from line to line. */
+const HATCH = 14;
+
+/** The middle place in reading order lies in the mass, whatever its form. */
+function middles(nameOf: Uint8Array, count: number): { places: number; at: number }[] {
+  const places = new Uint32Array(count + 1);
+  for (const k of nameOf) places[k] = (places[k] as number) + 1;
+  const seen = new Uint32Array(count + 1);
+  const at = new Uint32Array(count + 1);
+  nameOf.forEach((k, i) => {
+    seen[k] = (seen[k] as number) + 1;
+    if (seen[k] === ((places[k] as number) >> 1) + 1) at[k] = i;
+  });
+  return Array.from({ length: count }, (_, k) => ({ places: places[k + 1] as number, at: at[k + 1] as number }));
+}
+
+function draw({ greys, width, height, context }: Opened, nameOf: Uint8Array, picked: number): void {
+  const pixels = new ImageData(width, height);
+  const out = new Uint32Array(pixels.data.buffer);
+  const edges = outlinesOf(nameOf, width);
+  for (let i = 0, x = 0, y = 0; i < out.length; i++) {
+    const k = nameOf[i] as number;
+    const plain = 96 + ((greys[i] as number) >> 2);
+    const code = edges[i] === 1 || edges[i - 1] === 1 || edges[i - width] === 1 ? 20 : k === 0 ? ((x + y) % HATCH < 2 ? 40 : plain) : k === picked ? 252 : greyOf(k);
+    out[i] = GREY[code] as number;
+    if (++x === width) [x, y] = [0, y + 1];
+  }
+  context.putImageData(pixels, 0, 0);
+}
+
+const api: MassPainting = {
+  async open(tones, canvas) {
+    const bitmap = await createImageBitmap(tones, { colorSpaceConversion: 'none' });
+    const { width, height } = bitmap;
+    canvas.width = width;
+    canvas.height = height;
+    const context = canvas.getContext('2d', { willReadFrequently: true });
+    if (!context) throw new Error('There is no canvas to draw on.');
+    context.drawImage(bitmap, 0, 0);
+    const { data } = context.getImageData(0, 0, width, height);
+    opened = { greys: Uint8Array.from({ length: width * height }, (_, i) => data[4 * i] as number), width, height, context };
+    bitmap.close();
+  },
+  async show(edits, masses, picked): Promise<MassesShown> {
+    if (!opened) throw new Error('No picture was opened.');
+    const { greys, width, height } = opened;
+    const { nameOf } = massPlane(greys, width, height, edits, masses);
+    draw(opened, nameOf, masses.findIndex((m) => m.id === picked) + 1);
+    const told = middles(nameOf, masses.length);
+    return {
+      width,
+      height,
+      masses: masses.flatMap(({ id }, k) => {
+        const { places, at } = told[k] as { places: number; at: number };
+        return places === 0 ? [] : [{ id, share: places / nameOf.length, at: { x: ((at % width) + 0.5) / width, y: (Math.floor(at / width) + 0.5) / height } }];
+      }),
+    };
+  },
+};
+
+expose(api);
