@@ -35,7 +35,7 @@ let [known, fresh]: PaintedSheet[] = [];
 beforeAll(async () => {
   known = await paintedSheet(5, 'a4', PLAN, 521, 'nominal');
   fresh = await paintedSheet(5, 'a4', PLAN, 528, 'office');
-}, 60_000);
+});
 
 function photographed(condition: CameraCondition, seed: number, side: Side) {
   if (!known || !fresh) throw new Error('The sheets are not there.');
@@ -60,7 +60,7 @@ test.each([['studio', 531, 'left'], ['window', 532, 'right']] as const)('the new
   expect(Math.max(...between)).toBeGreaterThan(2.5);
   expect(Math.max(...errors.map(Math.abs))).toBeLessThan(1.2);
   expect(Math.abs((carried.paper?.[0] ?? 0) - (truth.paper?.[0] ?? 0))).toBeLessThan(1);
-}, 60_000);
+});
 
 test('one sheet alone, and a card that is not that of the known sheet, are told', async () => {
   const shot = shotFor('studio', { ...(known as PaintedSheet).layout }, 541, 4);
@@ -70,4 +70,4 @@ test('one sheet alone, and a card that is not that of the known sheet, are told'
   await expect(carryCard(alone, { card, known: 'left' }, { cv, readQr })).rejects.toThrow('Only one sheet was found');
   const readings = { paper: null, patches: new Map([...card.readings.patches].slice(3)) };
   await expect(carryCard(photographed('studio', 542, 'left'), { card: { basis: 'measured', readings }, known: 'left' }, { cv, readQr })).rejects.toThrow(WrongCard);
-}, 60_000);
+});

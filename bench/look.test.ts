@@ -49,4 +49,4 @@ test('marks are confirmed or not by what was painted, and what is not painted ye
   } finally {
     rmSync(folder, { recursive: true });
   }
-}, 120_000);
+});

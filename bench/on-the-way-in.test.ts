@@ -77,7 +77,7 @@ test('a board of four pieces opens, and its size comes out to 2 mm', () => {
   expect(codes).toEqual([]);
   expect(Math.abs((opened.board?.widthMm ?? 0) - plan.widthMm)).toBeLessThan(2);
   expect(Math.abs((opened.board?.heightMm ?? 0) - plan.heightMm)).toBeLessThan(2);
-}, 60_000);
+});
 
 test('two pieces are too few, none is no board, and pieces in each other’s corners are told', () => {
   const two = board(page.brackets.filter((b) => b.corner.startsWith('top')));
@@ -91,8 +91,8 @@ test('two pieces are too few, none is no board, and pieces in each other’s cor
   const wrong = board(changed);
   expect(wrong.codes).toEqual(['wrong_sheet']);
   expect(wrong.said).toContain('wrong corners');
-}, 60_000);
+});
 
 test('a board that is too small in the picture is told', () => {
   expect(board(page.brackets, 'far').codes).not.toEqual([]);
-}, 60_000);
+});

@@ -9,8 +9,8 @@ afterAll(() => trials.close());
 /** The bench takes its seeds from the clock; a test fails for the change at hand, not by luck. */
 const seed = 7300;
 const STEPS = [5, 7, 9, 12];
-/** Half a phone's: every rule still holds, in half the time. */
-const MEGAPIXELS = 6;
+/** Less than half a phone’s: every rule still holds, in half the time. */
+const MEGAPIXELS = 5;
 const shots = (cameras: readonly CameraCondition[]): Trial[] =>
   cameras.map((camera, k) => ({
     steps: STEPS[(seed + k) % STEPS.length] ?? 9,
@@ -32,14 +32,14 @@ test(`usable photographs, and those near a fault, are accepted and read to 1.5 L
   expect(all.length).toBeGreaterThan(50);
   expect(all[all.length >> 1]).toBeLessThan(0.5);
   expect(all[Math.floor(0.95 * all.length)]).toBeLessThan(1.5);
-}, 240_000);
+});
 
 test(`a photograph made unusable is refused with the code of its fault (seed ${seed})`, async () => {
   const unusable = Object.keys(UNUSABLE) as (keyof typeof UNUSABLE)[];
   const outcomes = await trials.run(shots(unusable));
   const told = outcomes.map((o, k) => [unusable[k], !o.accepted && o.codes.find((c) => c === UNUSABLE[unusable[k] as keyof typeof UNUSABLE])]);
   expect(told).toEqual(unusable.map((camera) => [camera, UNUSABLE[camera]]));
-}, 240_000);
+});
 
 test(`the sheet of other steps, or of another exercise, is told (seed ${seed})`, async () => {
   const [right, otherSteps, otherExercise] = await trials.run([
@@ -50,4 +50,4 @@ test(`the sheet of other steps, or of another exercise, is told (seed ${seed})`,
   expect(right?.accepted).toBe(true);
   expect(otherSteps?.codes).toEqual(['wrong_sheet']);
   expect(otherExercise?.codes).toEqual(['wrong_sheet']);
-}, 240_000);
+});

@@ -7,7 +7,7 @@ const MEGABYTE = 1024 * 1024;
 
 export async function badInput({ check, killAndServe }: Harness, page: Page, student: Page, exerciseId: string): Promise<void> {
   const room = `${BASE}/my/${exerciseId}`;
-  const told = async (words: RegExp) => student.getByRole('alert').filter({ hasText: words }).first().waitFor({ timeout: 15_000 });
+  const told = async (words: RegExp) => student.getByRole('alert').filter({ hasText: words }).first().waitFor();
   const sending: readonly (readonly [string, () => Promise<Buffer>, RegExp, string?, string?])[] = [
     ['a file that is no picture', () => Promise.resolve(Buffer.from('Dear Hesper')), /not a picture/],
     ['a drawing', () => Promise.resolve(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')), /SVG/, 'sheet.svg', 'image/svg+xml'],
@@ -24,7 +24,7 @@ export async function badInput({ check, killAndServe }: Harness, page: Page, stu
   await check('a picture without a sheet is refused with what to do, and sent on with a word all the same', async () => {
     await student.goto(room);
     await handInAnyway(student, await sharp({ create: { width: 1200, height: 900, channels: 3, background: '#bbb' } }).jpeg().toBuffer());
-    await student.getByText('This picture will not do yet.').waitFor({ timeout: 30_000 });
+    await student.getByText('This picture will not do yet.').waitFor();
     await student.getByText(/No worksheet was found/).waitFor();
     await student.getByText('Look at it anyway').click();
     await student.getByLabel('A word to your teacher').fill('My printer is broken, I drew the cells by hand.');
@@ -38,7 +38,7 @@ export async function badInput({ check, killAndServe }: Harness, page: Page, stu
   await check('the same picture twice is one attempt', async () => {
     await student.goto(room);
     await handInAnyway(student, await sharp({ create: { width: 1200, height: 900, channels: 3, background: '#bbb' } }).jpeg().toBuffer());
-    await student.getByText(/It went to your teacher/).waitFor({ timeout: 15_000 });
+    await student.getByText(/It went to your teacher/).waitFor();
   });
   await check('with the disk nearly full nothing is taken in, and what is there stays readable', async () => {
     await killAndServe({ FAIR_GREY_MIN_FREE: String(2 ** 50) });

@@ -18,10 +18,10 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await student.goto(`${BASE}/my/${exerciseId}`);
     await student.waitForTimeout(3000);
     await handIn(student, await pilePhotograph({ exercise: exerciseId, student: null }, 'blurred', 61));
-    await student.getByText('This picture won’t do yet.').waitFor({ timeout: 10_000 });
+    await student.getByText('This picture won’t do yet.').waitFor();
     await student.getByText(/The picture is blurred/).waitFor();
     await handIn(student, await pilePhotograph({ exercise: exerciseId, student: null }, 'window', 62));
-    await student.getByText('This picture will do.').waitFor({ timeout: 30_000 });
+    await student.getByText('This picture will do.').waitFor();
   });
   /** What the Rack says of the student's hand-in. */
   const ownPlace = async () => {
@@ -45,7 +45,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await press('Top left corner', 'ArrowLeft', 80);
     for (const which of ['Top left corner', 'Top right corner']) await press(which, 'ArrowUp', 6);
     await student.getByRole('button', { name: 'Send with these corners' }).click();
-    await student.getByRole('button', { name: 'Send with these corners' }).waitFor({ state: 'detached', timeout: 30_000 });
+    await student.getByRole('button', { name: 'Send with these corners' }).waitFor({ state: 'detached' });
     for (let i = 0; !(await ownPlace()).includes('try 2'); i++) {
       if (i === 30) throw new Error(`The strip between the corners did not become a second try: “${await ownPlace()}”.`);
       await student.waitForTimeout(1000);
@@ -56,7 +56,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     const before = await ownPlace();
     await choose(student.getByLabel('Photograph for a look'), { name: 'look.jpg', mimeType: 'image/jpeg', buffer: await partlyPainted(exerciseId, 67) });
     const picture = student.getByRole('img', { name: 'What is painted so far, in greys' });
-    await picture.waitFor({ timeout: 30_000 });
+    await picture.waitFor();
     const box = await picture.boundingBox();
     if (!box) throw new Error('The picture of the look can’t be seen.');
     // The fourth of nine cells is the wrong one; the last is not painted.
@@ -77,7 +77,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     const after = await ownPlace();
     if (after !== before) throw new Error(`A look changed what the Rack says from “${before}” to “${after}”.`);
     await choose(student.getByLabel('Photograph for a look'), { name: 'table.jpg', mimeType: 'image/jpeg', buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68) });
-    await student.getByText('This picture won’t do yet.').waitFor({ timeout: 10_000 });
+    await student.getByText('This picture won’t do yet.').waitFor();
   });
   await check('readings of the printed greys come in, and a card can’t be carried over from one sheet alone', async () => {
     await page.goto(`${BASE}/ledger`);
@@ -88,7 +88,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await page.getByText('The known sheet lies').waitFor();
     const one = await pilePhotograph({ exercise: exerciseId, student: null }, 'studio', 69);
     await choose(page.getByLabel('Photograph of both sheets'), { name: 'one.jpg', mimeType: 'image/jpeg', buffer: one });
-    await page.getByText(/^Only one sheet was found/).waitFor({ timeout: 20_000 });
+    await page.getByText(/^Only one sheet was found/).waitFor();
     await page.getByRole('button', { name: 'Forget it' }).click();
     await page.getByText('Nothing is known of your printer').waitFor();
   });
@@ -109,11 +109,11 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     const drop = page.getByLabel('Photographs of a pile, or a ZIP of them');
     await choose(drop, { name: 'evening.zip', mimeType: 'application/zip', buffer: zip });
     const list = page.getByRole('list', { name: 'What became of each picture' });
-    await list.getByText('A ZIP inside a ZIP').waitFor({ timeout: 60_000 });
+    await list.getByText('A ZIP inside a ZIP').waitFor();
     await list.getByText(`${name}, `).waitFor();
     await list.getByText('No worksheet was found').waitFor();
     await choose(drop, { name: 'again.jpg', mimeType: 'image/jpeg', buffer: known });
-    await list.getByText('known already').waitFor({ timeout: 30_000 });
+    await list.getByText('known already').waitFor();
     await page.getByRole('heading', { name: 'Tray: whose are these?' }).waitFor();
     const strays = page.getByRole('region', { name: 'Tray' }).getByRole('listitem');
     if ((await strays.count()) !== 2) throw new Error(`Expected two strays in the tray, got ${await strays.count()}.`);
@@ -133,7 +133,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
     await page.waitForTimeout(300);
     await page.mouse.up();
-    await tray.getByText('nobody.jpg').waitFor({ state: 'detached', timeout: 10_000 });
+    await tray.getByText('nobody.jpg').waitFor({ state: 'detached' });
     await tray.getByRole('button', { name: 'Throw away' }).click();
     await tray.waitFor({ state: 'detached' });
     await page.setViewportSize({ width: 1280, height: 800 });

@@ -39,7 +39,7 @@ export async function fromLife({ check }: Harness, page: Page, student: Page): P
     await student.goto(`${BASE}/my/${exerciseId}`);
     await student.getByText('Painted from life: Jug by the window').waitFor();
     await handIn(student, await lifePhotograph(exerciseId, 64));
-    await student.getByText('This picture will do.').waitFor({ timeout: 40_000 });
+    await student.getByText('This picture will do.').waitFor();
     await page.goto(`${BASE}/rack`);
     await page.getByRole('link', { name: /From where you sit/ }).last().click();
     await page.locator('canvas[data-masses="0"]').waitFor();
@@ -65,7 +65,7 @@ export async function fromLife({ check }: Harness, page: Page, student: Page): P
   });
   await check('the frame that was painted round it is taken as the dark end, and the dark is held against it', async () => {
     await page.getByRole('button', { name: 'Take the frame as the dark end' }).click();
-    await page.getByText('It stands for the dark end').waitFor({ timeout: 40_000 });
+    await page.getByText('It stands for the dark end').waitFor();
     await page.locator('[data-code="grey_for_black"]').getByText('the frame that you painted is darker').waitFor();
     await page.locator('[data-code="outside_steps"]').waitFor();
     await page.keyboard.press('p');

@@ -67,7 +67,17 @@ export async function openHarness(): Promise<Harness> {
   };
 }
 
-export const phone = async (browser: Browser): Promise<Page> => (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+/** Long enough for a busy machine to measure a photograph: a wait is given up only where nothing comes. */
+const PATIENCE_MS = 120_000;
+
+async function someone(browser: Browser, viewport: { readonly width: number; readonly height: number }): Promise<Page> {
+  const context = await browser.newContext({ viewport });
+  context.setDefaultTimeout(PATIENCE_MS);
+  return context.newPage();
+}
+
+export const phone = (browser: Browser): Promise<Page> => someone(browser, { width: 390, height: 844 });
+export const desk = (browser: Browser): Promise<Page> => someone(browser, { width: 1280, height: 800 });
 
 /** The first teacher's way in, on an empty studio. */
 export async function openStudio(page: Page): Promise<void> {

@@ -45,11 +45,11 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await logMix('0', '0', '50');
     await page.getByRole('alert').getByText(/at least one part/).waitFor();
     await logMix('20', '1', '45');
-    await page.getByText('1 mix logged.').waitFor({ timeout: 20_000 });
+    await page.getByText('1 mix logged.').waitFor();
     await logMix('20', '1', '60');
     await page.getByRole('alert').getByText(/same mix was read as L\* 45 before/).waitFor();
     await logMix('100', '1', '71');
-    await page.getByText('2 mixes logged.').waitFor({ timeout: 20_000 });
+    await page.getByText('2 mixes logged.').waitFor();
     await page.getByText(/foretold to about ± \d/).waitFor();
   });
   await check('a student photographs dabs, hears what to add, and sees the walk to the step', async () => {
@@ -59,7 +59,7 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await student.getByLabel('The dab of step').selectOption('5');
     for (const [off, words] of [[8, /8 L\* too light for 5: .* of the puddle, then look/], [0, /Right for 5: leave it/]] as const) {
       await choose(student.getByLabel('Photograph of the dab'), { name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 5, 60 + off) });
-      await student.getByText(words).waitFor({ timeout: 30_000 });
+      await student.getByText(words).waitFor();
     }
     await student.getByRole('img', { name: /The walk to 5: 8 too light, then 0/ }).waitFor();
     await choose(student.getByLabel('Photograph of the dab'), { name: 'dab.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
@@ -72,7 +72,7 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await student.getByLabel('The dab of step').selectOption('3');
     await student.getByLabel('mixed just as the recipe says').check();
     await choose(student.getByLabel('Photograph of the dab'), { name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 3, 76) });
-    await student.getByText(/L\* too dark for 3|Right for 3/).waitFor({ timeout: 30_000 });
+    await student.getByText(/L\* too dark for 3|Right for 3/).waitFor();
     await page.goto(`${BASE}/palette`);
     await page.getByRole('tab', { name: 'What was learnt' }).click();
     await page.getByText('3 mixes logged.').waitFor();
@@ -92,6 +92,6 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await choose(page.getByLabel('Read figures (CSV)'), { name: 'p.csv', mimeType: 'text/csv', buffer: csv });
     await page.getByText('Read.').waitFor();
     await choose(page.getByLabel('Read swatches (GPL)'), { name: 'p.gpl', mimeType: 'text/plain', buffer: gpl });
-    await page.getByRole('row', { name: /^lemon yellow/ }).getByText('reached').waitFor({ timeout: 30_000 });
+    await page.getByRole('row', { name: /^lemon yellow/ }).getByText('reached').waitFor();
   });
 }

@@ -29,13 +29,13 @@ export async function partlyPainted(exercise: string, seed: number): Promise<Buf
   const sheet = await paintedSheet(9, 'a4', plan, seed, 'nominal', { exercise, student: null });
   const lightness = plan.lightness.slice(0, 6).map((l, i) => (i === 3 ? l - 9 : l));
   const { surface } = paint(sheet.blank, sheet.layout.cells.slice(0, 6), { lightness, faults: [] }, seed);
-  return jpegOf({ ...sheet, surface }, 'studio', seed, 8);
+  return jpegOf({ ...sheet, surface }, 'studio', seed, 6);
 }
 
 /** A sheet of a class in a pile, as a scanner's or a phone's smaller picture. */
 export async function pilePhotograph(ids: { exercise: string | null; student: string | null }, camera: CameraCondition, seed: number): Promise<Buffer> {
   const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids);
-  return jpegOf(sheet, camera, seed, 8);
+  return jpegOf(sheet, camera, seed, 6);
 }
 
 /** The same phone’s photograph of a sheet with one test dab on it. */
@@ -72,5 +72,5 @@ async function tonesPhotograph(exercise: string, map: ToneMap, lightness: readon
   const [cell] = layout.cells;
   if (!cell) throw new Error('The sheet has no frame.');
   const { surface } = paintTones(printed.surface, cell, map, { lightness, ragged: 0.002, shift: { x: 0, y: 0 }, streaks: 0.5, frame }, seed);
-  return photograph(surface, layout, shotFor('window', layout, seed, 8), seed);
+  return photograph(surface, layout, shotFor('window', layout, seed, 6), seed);
 }

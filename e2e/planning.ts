@@ -36,7 +36,7 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     await student.goto(`${BASE}/my`);
     await student.getByRole('link', { name: /A lamp in the greenhouse/ }).click();
     await handInAnyway(student, await greySheet());
-    await student.getByText('This picture will not do yet.').waitFor({ timeout: 30_000 });
+    await student.getByText('This picture will not do yet.').waitFor();
     await student.getByText('Look at it anyway').click();
     await student.getByLabel('A word to your teacher').fill('The sheet got wet.');
     await student.getByRole('button', { name: 'Send it on' }).click();
@@ -67,7 +67,7 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
       await student.getByText(KINDS[kind].task).waitFor();
       if (KINDS[kind].measured) continue;
       await handIn(student, await greySheet());
-      await student.getByText('Your picture has come in.').waitFor({ timeout: 20_000 });
+      await student.getByText('Your picture has come in.').waitFor();
     }
   });
   await check('a staged oil painting: its impossible timetable is told and mended', async () => {
@@ -104,12 +104,12 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     await choose(page.getByLabel(/Bring in readings/), { name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('a;b\n1;2') });
     await page.getByText(/must name the columns code and lightness/).waitFor();
     await page.getByRole('button', { name: 'Read the chart with the practice reader' }).click();
-    await page.getByText('24 patches read').waitFor({ timeout: 20_000 });
+    await page.getByText('24 patches read').waitFor();
     const href = await page.getByRole('link', { name: 'Print the finder' }).getAttribute('href');
     const pdf = await page.request.get(`${BASE}${href}`);
     if (!pdf.ok() || !(await pdf.body()).subarray(0, 5).equals(Buffer.from('%PDF-'))) throw new Error('The finder is no PDF.');
     await page.getByRole('button', { name: 'Read the bars with the practice reader' }).click();
-    await page.getByText('33 patches read').waitFor({ timeout: 20_000 });
+    await page.getByText('33 patches read').waitFor();
   });
   await check('the cupboard changes what must be bought; a file of it is read whole or not at all', async () => {
     const stock = page.getByLabel('titanium white: in the cupboard');

@@ -46,7 +46,7 @@ export async function references({ check }: Harness, page: Page, student: Page):
   });
   await check('by threshold: a line on the picture’s own lightnesses is moved by keys, and the shares follow', async () => {
     await page.goto(`${BASE}/references/${referenceId}`);
-    await page.getByRole('table', { name: 'Share of each tone' }).waitFor({ timeout: 20_000 });
+    await page.getByRole('table', { name: 'Share of each tone' }).waitFor();
     await answered(page, async () => void (await page.getByLabel('What is dark').selectOption('threshold')));
     const shares = () => page.getByRole('table', { name: 'Share of each tone' }).innerText();
     const line = page.getByRole('slider', { name: /Line between 2 and 1/ });
@@ -90,7 +90,7 @@ export async function references({ check }: Harness, page: Page, student: Page):
     await page.getByRole('button', { name: 'Kept' }).waitFor();
     await page.reload();
     await page.getByRole('button', { name: 'Light and shadow', exact: true }).click();
-    await page.getByText(/^1 correction;/).waitFor({ timeout: 20_000 });
+    await page.getByText(/^1 correction;/).waitFor();
   });
   await check('its sheets print, and its files come in open formats', async () => {
     await page.getByRole('button', { name: 'Sheets and files' }).click();
@@ -113,7 +113,7 @@ export async function references({ check }: Harness, page: Page, student: Page):
     await student.goto(`${BASE}/my/${exerciseId}`);
     await student.getByAltText('What it is painted from, in its tones').waitFor();
     await handIn(student, await notanPhotograph(exerciseId, tones, 81));
-    await student.getByText('This picture will do.').waitFor({ timeout: 40_000 });
+    await student.getByText('This picture will do.').waitFor();
     await page.goto(`${BASE}/rack`);
     await page.getByRole('link', { name: /Light and dark, nothing else/ }).last().click();
     await page.locator('[data-code="flipped_shape"]').first().waitFor();
@@ -147,7 +147,7 @@ export async function references({ check }: Harness, page: Page, student: Page):
     await page.getByRole('button', { name: /Pass/ }).waitFor();
     const table = page.url();
     await page.goto(`${BASE}/references/${referenceId}`);
-    await page.getByRole('table', { name: 'Share of each tone' }).waitFor({ timeout: 20_000 });
+    await page.getByRole('table', { name: 'Share of each tone' }).waitFor();
     await page.getByLabel(/^Tones:/).fill('3');
     await page.getByRole('button', { name: /Keep it so/ }).click();
     await page.getByRole('button', { name: 'Kept' }).waitFor();

@@ -4,7 +4,7 @@ import { access } from './access';
 import { badInput } from './bad-input';
 import { capture } from './capture';
 import { fromLife } from './from-life';
-import { enrol, openHarness, phone } from './harness';
+import { desk, enrol, openHarness, phone } from './harness';
 import { mixing } from './mixing';
 import { planning } from './planning';
 import { references } from './references';
@@ -12,7 +12,7 @@ import { wholeWay } from './whole-way';
 
 const harness = await openHarness();
 try {
-  const page = await harness.browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await desk(harness.browser);
   const bea = await phone(harness.browser);
   const exerciseId = await wholeWay(harness, page, bea);
   const ruta = await phone(harness.browser);

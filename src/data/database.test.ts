@@ -29,7 +29,7 @@ test('rows outlive the process, and terms stored before there were kinds still o
   expect(row).toMatchObject({ revision: 1, placing: null, terms: { kind: 'scale', steps: 7, materials: { thinner: 'none' } } });
   await expect(again.db.select().from(exercises).where(sql`id = 'bad'`)).rejects.toThrow();
   await again.close();
-}, 60_000);
+});
 
 test('a second process is kept out of a folder that is in use', async () => {
   const folder = fresh();

@@ -53,23 +53,25 @@ function smallBlur(plane: Float32Array, width: number, height: number, sigma: nu
   const w0 = 1 / (1 + 2 * side);
   const w1 = side * w0;
   for (let y = 0; y < height; y++) {
-    let left = plane[y * width] as number;
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      const here = plane[i] as number;
-      const right = plane[x + 1 < width ? i + 1 : i] as number;
+    const last = (y + 1) * width - 1;
+    let here = plane[y * width] as number;
+    let left = here;
+    for (let i = y * width; i < last; i++) {
+      const right = plane[i + 1] as number;
       plane[i] = w0 * here + w1 * (left + right);
       left = here;
+      here = right;
     }
+    plane[last] = w0 * here + w1 * (left + here);
   }
-  const above = new Float32Array(width);
-  above.set(plane.subarray(0, width));
-  for (let y = 0; y < height; y++)
+  const above = plane.slice(0, width);
+  for (let y = 0; y < height; y++) {
+    const from = y * width;
+    const below = y + 1 < height ? from + width : from;
     for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      const here = plane[i] as number;
-      const below = plane[y + 1 < height ? i + width : i] as number;
-      plane[i] = w0 * here + w1 * ((above[x] as number) + below);
+      const here = plane[from + x] as number;
+      plane[from + x] = w0 * here + w1 * ((above[x] as number) + (plane[below + x] as number));
       above[x] = here;
     }
+  }
 }

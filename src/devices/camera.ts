@@ -49,12 +49,13 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
   const d = sheet.data;
   // The way through the lens is worked out at every eighth pixel; between, it is straight to a thousandth of one.
   const knots = Math.ceil(width / STRIDE) + 1;
-  const [knotX, knotY] = [new Float64Array(knots), new Float64Array(knots)];
+  const [knotX, knotY, grainOfWood] = [new Float64Array(knots), new Float64Array(knots), new Float64Array(knots)];
   for (let y = 0; y < height; y++) {
     for (let k = 0; k < knots; k++) {
       const mm = projection.toMm(k * STRIDE + 0.5, y + 0.5);
       knotX[k] = mm[0];
       knotY[k] = mm[1];
+      grainOfWood[k] = smoothNoise((k * STRIDE) / 90, y / 14, tableSeed);
     }
     for (let x = 0; x < width; x++) {
       const i = y * width + x;
@@ -65,7 +66,7 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
       if (twice && xMm > stage.widthMm + 10) xMm -= stage.widthMm + 20;
       if (shot.sheets === 0 || xMm < 0 || xMm >= stage.widthMm || yMm < 0 || yMm >= stage.heightMm) {
         const band = Math.floor(x / (width / 5)) % 2 === 0 ? 1 : 0.8;
-        const wood = band * (1 + 0.25 * smoothNoise(x / 90, y / 14, tableSeed));
+        const wood = band * (1 + 0.25 * ((grainOfWood[k] as number) + along * ((grainOfWood[k + 1] as number) - (grainOfWood[k] as number))));
         red[i] = 0.16 * wood;
         green[i] = 0.14 * wood;
         blue[i] = 0.12 * wood;
@@ -95,7 +96,10 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
       const ay = Math.min(1, Math.max(0, v - y0));
       const p = (y0 * sheet.width + x0) * 3;
       const q = p + sheet.width * 3;
-      const [a, b, c, e] = [shade * (1 - ax) * (1 - ay), shade * ax * (1 - ay), shade * (1 - ax) * ay, shade * ax * ay];
+      const a = shade * (1 - ax) * (1 - ay);
+      const b = shade * ax * (1 - ay);
+      const c = shade * (1 - ax) * ay;
+      const e = shade * ax * ay;
       red[i] = a * (d[p] as number) + b * (d[p + 3] as number) + c * (d[q] as number) + e * (d[q + 3] as number);
       green[i] = a * (d[p + 1] as number) + b * (d[p + 4] as number) + c * (d[q + 1] as number) + e * (d[q + 4] as number);
       blue[i] = a * (d[p + 2] as number) + b * (d[p + 5] as number) + c * (d[q + 2] as number) + e * (d[q + 5] as number);
@@ -158,13 +162,17 @@ function illuminate(plane: Float32Array, shot: Shot, light: Float32Array, glare:
   for (let y = 0; y < height; y++) {
     rowOf(light, columns, y, lightRow);
     if (shot.glare) rowOf(glare, columns, y, glareRow);
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      const c0 = (x / GRID) | 0;
-      const fx = x / GRID - c0;
-      const lit = (lightRow[c0] as number) * (1 - fx) + (lightRow[c0 + 1] as number) * fx;
-      const shine = shot.glare ? (glareRow[c0] as number) * (1 - fx) + (glareRow[c0 + 1] as number) * fx : 0;
-      plane[i] = lit * (plane[i] as number) + stray + shine;
+    for (let c = 0, x = 0; x < width; c++) {
+      let lit = lightRow[c] as number;
+      let shine = (glareRow[c] as number) + stray;
+      const litStep = ((lightRow[c + 1] as number) - lit) / GRID;
+      const shineStep = ((glareRow[c + 1] as number) - (glareRow[c] as number)) / GRID;
+      for (const end = Math.min(width, x + GRID); x < end; x++) {
+        const i = y * width + x;
+        plane[i] = lit * (plane[i] as number) + shine;
+        lit += litStep;
+        shine += shineStep;
+      }
     }
   }
 }
@@ -182,19 +190,21 @@ function develop(plane: Float32Array, noise: number, table: Float32Array, normal
   }
 }
 
-function sharpen(plane: Float32Array, width: number, height: number, strength: number, codes: Uint8Array, channel: number): void {
+/** Codes of one channel, rounded and held to 0..255 by the array itself. The outermost pixels stay as they are. */
+function sharpen(plane: Float32Array, width: number, height: number, strength: number, codes: Uint8ClampedArray, channel: number): void {
   for (let y = 0; y < height; y++) {
-    const inside = y > 0 && y < height - 1;
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
+    const from = y * width;
+    if (y === 0 || y === height - 1) {
+      for (let i = from; i < from + width; i++) codes[i * 3 + channel] = plane[i] as number;
+      continue;
+    }
+    const last = from + width - 1;
+    codes[from * 3 + channel] = plane[from] as number;
+    codes[last * 3 + channel] = plane[last] as number;
+    for (let i = from + 1; i < last; i++) {
+      const around = ((plane[i - 1] as number) + (plane[i + 1] as number) + (plane[i - width] as number) + (plane[i + width] as number)) / 4;
       const here = plane[i] as number;
-      let value = here;
-      if (inside && x > 0 && x < width - 1) {
-        const around = ((plane[i - 1] as number) + (plane[i + 1] as number) + (plane[i - width] as number) + (plane[i + width] as number)) / 4;
-        value += strength * (here - around);
-      }
-      const code = (value + 0.5) | 0;
-      codes[i * 3 + channel] = code < 0 ? 0 : code > 255 ? 255 : code;
+      codes[i * 3 + channel] = here + strength * (here - around);
     }
   }
 }
@@ -208,7 +218,7 @@ export function expose(
 ): Uint8Array {
   const { width, height } = shot;
   const { columns, gain, glare } = coarseLight(shot, stage);
-  const codes = new Uint8Array(width * height * 3);
+  const codes = new Uint8ClampedArray(width * height * 3);
   const curve = toneCurve(shot.curve);
   const table = Float32Array.from({ length: 4097 }, (_, i) => curve(i / 4096));
   const grain = chance(seed).fork('grain');
@@ -224,7 +234,7 @@ export function expose(
     develop(plane, shot.noise, table, normals, grain.whole(0, 65535));
     sharpen(plane, width, height, shot.sharpen, codes, c);
   }
-  return codes;
+  return new Uint8Array(codes.buffer);
 }
 
 export interface FileOptions {

@@ -64,7 +64,7 @@ test('a photograph repeats itself from its seed, carries its place and turn, and
   expect(meta.exif?.includes('Practice camera')).toBe(true);
   const { width, height } = shotFor('studio', painted.layout, 1, 12);
   expect((width * height) / 1e6).toBeCloseTo(12, 0);
-}, 60_000);
+});
 
 test('light falls off by the ratio asked for', () => {
   const place = { widthMm: 210, heightMm: 297 };

@@ -116,6 +116,8 @@ export function paint(
     const brush = brushFor(cell.index, plan, seed);
     const level = bareLevel(cell, brush);
     const margin = 1 + brush.overflow;
+    // Farther inside than this, no edge is felt: neither its raggedness nor paint pooled along it.
+    const deep = 4 + brush.short;
     const sum = [0, 0, 0];
     let [read, bareCount, wholeCount] = [0, 0, 0];
     const x1 = Math.min(width - 1, Math.ceil((cell.xMm + cell.widthMm + margin) * perMm));
@@ -124,7 +126,8 @@ export function paint(
       for (let px = Math.max(0, Math.floor((cell.xMm - margin) * perMm)); px <= x1; px++) {
         const x = (px + 0.5) / perMm - cell.xMm;
         const y = (py + 0.5) / perMm - cell.yMm;
-        const inside = Math.min(
+        const fromEdge = Math.min(x, y, cell.widthMm - x, cell.heightMm - y);
+        const inside = fromEdge > deep ? fromEdge : Math.min(
           x + reach(1, y, cell.heightMm, brush),
           cell.widthMm - x + reach(2, y, cell.heightMm, brush),
           y + reach(3, x, cell.widthMm, brush),
@@ -132,8 +135,7 @@ export function paint(
         );
         const cover = Math.min(1, Math.max(0, inside * perMm + 0.5));
         if (cover === 0) continue;
-        const bare = strokes(x, y, brush.noise + 17) < level;
-        const fromEdge = Math.min(x, y, cell.widthMm - x, cell.heightMm - y);
+        const bare = brush.bare > 0 && strokes(x, y, brush.noise + 17) < level;
         if (fromEdge > 0.7) {
           wholeCount++;
           if (bare) bareCount++;

@@ -43,18 +43,20 @@ export async function print(
   const { data, info } = await source.toColourspace('srgb').removeAlpha().raw().toBuffer({ resolveWithObject: true });
   const white = labToLinearRgb(paper);
   const ink = labToLinearRgb(black);
-  const table = Array.from(LINEAR_OF_CODE, (y) => y ** gain);
-  const out = new Float32Array(info.width * info.height * 3);
+  /** Reflectance for each code of a channel. */
+  const inked = (c: 0 | 1 | 2) => Float64Array.from(LINEAR_OF_CODE, (y) => ink[c] + (white[c] - ink[c]) * y ** gain);
+  const [red, green, blue] = [inked(0), inked(1), inked(2)];
+  const { width, height, channels } = info;
+  const out = new Float32Array(width * height * 3);
   const grain = chance(seed).fork('grain');
-  for (let i = 0, p = 0; p < out.length; i += info.channels, p += 3) {
+  for (let i = 0, p = 0; p < out.length; i += channels, p += 3) {
     const fibre = 1 + 0.006 * (grain.next() - 0.5);
-    for (let c = 0; c < 3; c++) {
-      const bare = table[data[i + c] ?? 255] ?? 1;
-      out[p + c] = fibre * ((ink[c] ?? 0) + ((white[c] ?? 1) - (ink[c] ?? 0)) * bare);
-    }
+    out[p] = fibre * (red[data[i] as number] as number);
+    out[p + 1] = fibre * (green[data[i + 1] as number] as number);
+    out[p + 2] = fibre * (blue[data[i + 2] as number] as number);
   }
   return {
-    surface: { reflectance: raster('linear', info.width, info.height, 3, out), dpi: density ?? 300 },
+    surface: { reflectance: raster('linear', width, height, 3, out), dpi: density ?? 300 },
     truth: { device: 'printer', seed, condition, paper, black, gain },
   };
 }

@@ -16,7 +16,7 @@ test('with ten printers the corrected bars are within 1.5 L* of their values, an
     // Paper is never as light as the lightest paint of the exercise everywhere; the middle always is within reach.
     expect(bars.slice(2, 7).every((b) => b.reachable)).toBe(true);
   }
-}, 120_000);
+});
 
 test('a curve gives back its own codes', () => {
   const curve = printerCurve(straight);
