@@ -3,7 +3,7 @@ import type { Page } from 'playwright';
 import yazl from 'yazl';
 import { sheetFrame } from '@/core/sheet/frame';
 import { buffer } from 'node:stream/consumers';
-import { BASE, choose, handIn, type Harness } from './harness';
+import { awake, BASE, handIn, type Harness } from './harness';
 import { handInPhotograph, partlyPainted, pilePhotograph } from './photographs';
 
 async function zipOf(files: readonly (readonly [string, Buffer])[]): Promise<Buffer> {
@@ -13,11 +13,30 @@ async function zipOf(files: readonly (readonly [string, Buffer])[]): Promise<Buf
   return buffer(zip.outputStream);
 }
 
+/** Opens a page whose scripts stay on their way until what is returned is called. */
+async function openAsleep(page: Page, url: string): Promise<() => Promise<void>> {
+  let wake = () => {};
+  const woken = new Promise<void>((resolve) => {
+    wake = resolve;
+  });
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await woken;
+    await route.continue();
+  });
+  await page.goto(url, { waitUntil: 'commit' });
+  return async () => {
+    wake();
+    await page.unrouteAll({ behavior: 'wait' });
+  };
+}
+
 export async function capture({ check }: Harness, page: Page, student: Page, name: string, exerciseId: string): Promise<void> {
   await check('a bad photograph is told on the phone before it is sent, and a good one goes', async () => {
-    await student.goto(`${BASE}/my/${exerciseId}`);
-    await student.waitForTimeout(3000);
-    await handIn(student, await pilePhotograph({ exercise: exerciseId, student: null }, 'blurred', 61));
+    const blurred = await pilePhotograph({ exercise: exerciseId, student: null }, 'blurred', 61);
+    // Chosen before the page's scripts have come: it must not be lost.
+    const wake = await openAsleep(student, `${BASE}/my/${exerciseId}`);
+    await handIn(student, blurred);
+    await wake();
     await student.getByText('This picture won’t do yet.').waitFor();
     await student.getByText(/The picture is blurred/).waitFor();
     await handIn(student, await pilePhotograph({ exercise: exerciseId, student: null }, 'window', 62));
@@ -54,7 +73,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
   await check('a look in mid-work: places are marked by mouse and keys, then told, and it is no hand-in', async () => {
     await student.goto(`${BASE}/my/${exerciseId}`);
     const before = await ownPlace();
-    await choose(student.getByLabel('Photograph for a look'), { name: 'look.jpg', mimeType: 'image/jpeg', buffer: await partlyPainted(exerciseId, 67) });
+    await student.getByLabel('Photograph for a look').setInputFiles({ name: 'look.jpg', mimeType: 'image/jpeg', buffer: await partlyPainted(exerciseId, 67) });
     const picture = student.getByRole('img', { name: 'What is painted so far, in greys' });
     await picture.waitFor();
     const box = await picture.boundingBox();
@@ -76,7 +95,7 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await student.getByText(/^You saw it: Step 4/).waitFor();
     const after = await ownPlace();
     if (after !== before) throw new Error(`A look changed what the Rack says from “${before}” to “${after}”.`);
-    await choose(student.getByLabel('Photograph for a look'), { name: 'table.jpg', mimeType: 'image/jpeg', buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68) });
+    await student.getByLabel('Photograph for a look').setInputFiles({ name: 'table.jpg', mimeType: 'image/jpeg', buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68) });
     await student.getByText('This picture won’t do yet.').waitFor();
   });
   await check('readings of the printed greys come in, and a card can’t be carried over from one sheet alone', async () => {
@@ -84,10 +103,10 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await page.getByRole('link', { name: /Tidewell/ }).click();
     await page.getByText('Nothing is known of your printer').waitFor();
     const lines = ['patch,lightness,a,b', ...sheetFrame('a4').patches.map((p, i) => `${i + 1},${p.lightness},0,0`)];
-    await choose(page.getByLabel('Bring in readings of a sheet (CSV or CGATS)'), { name: 'card.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
+    await page.getByLabel('Bring in readings of a sheet (CSV or CGATS)').setInputFiles({ name: 'card.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
     await page.getByText('The known sheet lies').waitFor();
     const one = await pilePhotograph({ exercise: exerciseId, student: null }, 'studio', 69);
-    await choose(page.getByLabel('Photograph of both sheets'), { name: 'one.jpg', mimeType: 'image/jpeg', buffer: one });
+    await page.getByLabel('Photograph of both sheets').setInputFiles({ name: 'one.jpg', mimeType: 'image/jpeg', buffer: one });
     await page.getByText(/^Only one sheet was found/).waitFor();
     await page.getByRole('button', { name: 'Forget it' }).click();
     await page.getByText('Nothing is known of your printer').waitFor();
@@ -107,12 +126,13 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
       ['__MACOSX/._one.jpg', Buffer.from('x')],
     ]);
     const drop = page.getByLabel('Photographs of a pile, or a ZIP of them');
-    await choose(drop, { name: 'evening.zip', mimeType: 'application/zip', buffer: zip });
+    await awake(drop);
+    await drop.setInputFiles({ name: 'evening.zip', mimeType: 'application/zip', buffer: zip });
     const list = page.getByRole('list', { name: 'What became of each picture' });
     await list.getByText('A ZIP inside a ZIP').waitFor();
     await list.getByText(`${name}, `).waitFor();
     await list.getByText('No worksheet was found').waitFor();
-    await choose(drop, { name: 'again.jpg', mimeType: 'image/jpeg', buffer: known });
+    await drop.setInputFiles({ name: 'again.jpg', mimeType: 'image/jpeg', buffer: known });
     await list.getByText('known already').waitFor();
     await page.getByRole('heading', { name: 'Tray: whose are these?' }).waitFor();
     const strays = page.getByRole('region', { name: 'Tray' }).getByRole('listitem');

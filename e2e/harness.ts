@@ -120,14 +120,13 @@ export async function handInAnyway(student: Page, buffer: Buffer, name?: string,
 }
 
 export const handIn = (student: Page, buffer: Buffer, name = 'sheet.jpg', mimeType = 'image/jpeg') =>
-  choose(student.getByLabel('Photograph of the sheet'), { name, mimeType, buffer });
+  student.getByLabel('Photograph of the sheet').setInputFiles({ name, mimeType, buffer });
 
-/** Chooses a file once somebody listens: on a busy machine a page is seen before it is awake. */
-export async function choose(field: Locator, file: Parameters<Locator['setInputFiles']>[0]): Promise<void> {
+/** Waits until somebody listens at a field: on a busy machine a page is seen before it is awake. */
+export async function awake(field: Locator): Promise<void> {
   await field.waitFor({ state: 'attached' });
   for (let i = 0; !(await field.evaluate((el) => Object.keys(el).some((key) => key.startsWith('__reactProps')))); i++) {
-    if (i === 100) throw new Error('The page did not wake up.');
+    if (i === 600) throw new Error('The page did not wake up.');
     await field.page().waitForTimeout(100);
   }
-  await field.setInputFiles(file);
 }

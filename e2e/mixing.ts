@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright';
 import { drag, middleOf } from './drag';
-import { BASE, choose, type Harness } from './harness';
+import { BASE, type Harness } from './harness';
 import { dabPhotograph } from './photographs';
 
 /** Needs a nine-step scale in gouache that is still open to the student. */
@@ -58,11 +58,11 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await student.getByText(/titanium white, from the tube/).waitFor();
     await student.getByLabel('The dab of step').selectOption('5');
     for (const [off, words] of [[8, /8 L\* too light for 5: .* of the puddle, then look/], [0, /Right for 5: leave it/]] as const) {
-      await choose(student.getByLabel('Photograph of the dab'), { name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 5, 60 + off) });
+      await student.getByLabel('Photograph of the dab').setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 5, 60 + off) });
       await student.getByText(words).waitFor();
     }
     await student.getByRole('img', { name: /The walk to 5: 8 too light, then 0/ }).waitFor();
-    await choose(student.getByLabel('Photograph of the dab'), { name: 'dab.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+    await student.getByLabel('Photograph of the dab').setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
     await student.getByRole('alert').first().waitFor();
   });
   await check('a dab mixed as the recipe says teaches the class, and the printed mixes follow', async () => {
@@ -71,7 +71,7 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await student.reload();
     await student.getByLabel('The dab of step').selectOption('3');
     await student.getByLabel('mixed just as the recipe says').check();
-    await choose(student.getByLabel('Photograph of the dab'), { name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 3, 76) });
+    await student.getByLabel('Photograph of the dab').setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 3, 76) });
     await student.getByText(/L\* too dark for 3|Right for 3/).waitFor();
     await page.goto(`${BASE}/palette`);
     await page.getByRole('tab', { name: 'What was learnt' }).click();
@@ -87,11 +87,11 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     };
     const [gpl, csv] = [await save('Swatches (GPL)'), await save('Figures (CSV)')];
     await page.getByRole('link', { name: 'Bring in a file' }).click();
-    await choose(page.getByLabel('Read figures (CSV)'), { name: 'p.csv', mimeType: 'text/csv', buffer: Buffer.from('paint,tinting\nsnow,1') });
+    await page.getByLabel('Read figures (CSV)').setInputFiles({ name: 'p.csv', mimeType: 'text/csv', buffer: Buffer.from('paint,tinting\nsnow,1') });
     await page.getByText(/must name the columns paint, lightness/).waitFor();
-    await choose(page.getByLabel('Read figures (CSV)'), { name: 'p.csv', mimeType: 'text/csv', buffer: csv });
+    await page.getByLabel('Read figures (CSV)').setInputFiles({ name: 'p.csv', mimeType: 'text/csv', buffer: csv });
     await page.getByText('Read.').waitFor();
-    await choose(page.getByLabel('Read swatches (GPL)'), { name: 'p.gpl', mimeType: 'text/plain', buffer: gpl });
+    await page.getByLabel('Read swatches (GPL)').setInputFiles({ name: 'p.gpl', mimeType: 'text/plain', buffer: gpl });
     await page.getByRole('row', { name: /^lemon yellow/ }).getByText('reached').waitFor();
   });
 }

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright';
 import { KIND_IDS, KINDS } from '@/core/exercise/kinds';
 import { drag, middleOf } from './drag';
-import { BASE, choose, handIn, handInAnyway, type Harness } from './harness';
+import { BASE, handIn, handInAnyway, type Harness } from './harness';
 import { greySheet } from './photographs';
 
 export async function planning({ check }: Harness, page: Page, student: Page): Promise<void> {
@@ -101,7 +101,7 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     await page.getByLabel('Name of the printer').fill('Office laser');
     await page.getByRole('button', { name: 'Add a printer' }).click();
     await page.getByRole('heading', { name: 'Office laser' }).waitFor();
-    await choose(page.getByLabel(/Bring in readings/), { name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('a;b\n1;2') });
+    await page.getByLabel(/Bring in readings/).setInputFiles({ name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('a;b\n1;2') });
     await page.getByText(/must name the columns code and lightness/).waitFor();
     await page.getByRole('button', { name: 'Read the chart with the practice reader' }).click();
     await page.getByText('24 patches read').waitFor();
@@ -115,9 +115,9 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     const stock = page.getByLabel('titanium white: in the cupboard');
     await stock.fill('500');
     await stock.press('Tab');
-    await choose(page.getByLabel('Read a CSV'), { name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0\nsnow white;1;1;1') });
+    await page.getByLabel('Read a CSV').setInputFiles({ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0\nsnow white;1;1;1') });
     await page.getByText(/“snow white” is not on the list/).waitFor();
-    await choose(page.getByLabel('Read a CSV'), { name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0') });
+    await page.getByLabel('Read a CSV').setInputFiles({ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0') });
     await page.getByText('Read.').waitFor();
     await page.goto(`${BASE}/plan`);
     await page.getByRole('link', { name: /A lamp in the greenhouse/ }).click();

@@ -1,7 +1,7 @@
 /** A picture is brought in, prepared in both schools, printed and painted; a flipped shape is accepted as a reading, and it passes. */
 import path from 'node:path';
 import type { Page } from 'playwright';
-import { BASE, choose, handIn, type Harness } from './harness';
+import { awake, BASE, handIn, type Harness } from './harness';
 import { notanPhotograph } from './photographs';
 
 const PICTURE = path.resolve('src/demo/references/jug-and-eggs/picture.jpg');
@@ -22,7 +22,8 @@ export async function references({ check }: Harness, page: Page, student: Page):
   let exerciseId = '';
   await check('a picture comes in only with where it is from and who may use it', async () => {
     await page.goto(`${BASE}/references`);
-    await choose(page.getByLabel('Picture', { exact: true }), PICTURE);
+    await awake(page.getByLabel('What it is called'));
+    await page.getByLabel('Picture', { exact: true }).setInputFiles(PICTURE);
     await page.getByLabel('What it is called').fill('Jug on a cloth');
     await page.getByLabel('Where it is from').fill(' ');
     await page.getByLabel('Who may use it').fill('this class only');
@@ -35,9 +36,10 @@ export async function references({ check }: Harness, page: Page, student: Page):
   });
   await check('a picture of one flat tone is told, and nothing is kept of it', async () => {
     await page.goto(`${BASE}/references`);
+    await awake(page.getByLabel('What it is called'));
     const { default: sharp } = await import('sharp');
     const buffer = await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777' } }).png().toBuffer();
-    await choose(page.getByLabel('Picture', { exact: true }), { name: 'flat.png', mimeType: 'image/png', buffer });
+    await page.getByLabel('Picture', { exact: true }).setInputFiles({ name: 'flat.png', mimeType: 'image/png', buffer });
     for (const [label, words] of [['What it is called', 'Flat'], ['Where it is from', 'nowhere'], ['Who may use it', 'nobody']] as const) await page.getByLabel(label).fill(words);
     await page.getByRole('button', { name: 'Bring it in' }).click();
     await page.getByRole('alert').filter({ hasText: 'one flat tone' }).waitFor();

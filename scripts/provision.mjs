@@ -1,6 +1,5 @@
 // Installs what is missing on a fresh machine: npm packages and, for tests, Debian's Chromium and poppler.
-import { execFileSync, spawn, spawnSync } from 'node:child_process';
-import { once } from 'node:events';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { existsSync, statSync } from 'node:fs';
 
 const quiet = (env = {}) => ({ stdio: 'inherit', env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env } });
@@ -14,12 +13,6 @@ function endUnlessGood(command, args, status, signal) {
 export function run(command, args, env = {}) {
   const { status, signal } = spawnSync(command, args, quiet(env));
   endUnlessGood(command, args, status, signal);
-}
-
-/** Runs commands side by side, and ends with the first that fails once all are done. */
-export async function together(commands) {
-  const ends = await Promise.all(commands.map(([command, args]) => once(spawn(command, args, quiet()), 'exit')));
-  ends.forEach(([status, signal], i) => endUnlessGood(...commands[i], status, signal));
 }
 
 export function installPackages() {

@@ -4,26 +4,29 @@ import { once } from 'node:events';
 import { mkdtempSync, openSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { installDebian, installPackages, run, together } from './provision.mjs';
+import { installDebian, installPackages, run } from './provision.mjs';
 
 installPackages();
 installDebian({ chromium: 'chromium', pdftoppm: 'poppler-utils' });
-// Side by side: each keeps one core busy.
-await together([['npm', ['run', '--silent', 'types']], ['npm', ['run', '--silent', 'lint']]]);
 run('npm', ['run', '--silent', 'build']);
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-test-'));
 const [unitReport, browserReport, browserLog] = ['jest.json', 'browser.json', 'browser.log'].map((name) => path.join(folder, name));
 
-// Browser tests mostly wait. They run beside the unit tests, which give way to them, so that no wait grows too long.
+// Browser tests mostly wait. All else runs beside them and gives way to them, so that no wait grows too long.
+const shown = (env = {}) => ({ stdio: 'inherit', env: { ...process.env, ...env } });
 const log = openSync(browserLog, 'w');
 const browser = spawn(process.execPath, ['dist/e2e/run.mjs', browserReport], { stdio: ['ignore', log, log] });
-const unit = spawn('nice', ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${unitReport}`], {
-  stdio: 'inherit',
-  env: { ...process.env, NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' },
-});
-await Promise.all([once(browser, 'exit'), once(unit, 'exit')]);
+const unit = spawn('nice', ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${unitReport}`], shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' }));
+const ended = Promise.all([once(browser, 'exit'), once(unit, 'exit')]);
+const faulty = [];
+for (const check of ['types', 'lint']) {
+  const [status] = await once(spawn('nice', ['-n', '10', 'npm', 'run', '--silent', check], shown()), 'exit');
+  if (status !== 0) faulty.push(check);
+}
+await ended;
 process.stdout.write(readFileSync(browserLog));
+for (const check of faulty) console.log(`FAILED  ${check}: see above, or run "npm run ${check}".`);
 
 /** What a runner reported, or one failure where it ended without a report. */
 function reported(file, count) {
@@ -34,6 +37,7 @@ function reported(file, count) {
   }
 }
 const results = [reported(unitReport, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites })), reported(browserReport, (r) => r)];
-const [passed, failed] = ['passed', 'failed'].map((what) => results.reduce((sum, r) => sum + r[what], 0));
+const [passed, unmet] = ['passed', 'failed'].map((what) => results.reduce((sum, r) => sum + r[what], 0));
+const failed = unmet + faulty.length;
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,12 +1,12 @@
 'use client';
 /** Carries the class's card over to a new print, from a photograph of both sheets side by side. */
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
+import { FilePick } from './FilePick';
 import { PICTURE_TYPES, sendPhoto } from './send-photo';
 
 export function CarryOver({ classId }: { readonly classId: string }) {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [known, setKnown] = useState<'left' | 'right'>('left');
   const [doing, setDoing] = useState('');
   const [said, setSaid] = useState('');
@@ -18,7 +18,6 @@ export function CarryOver({ classId }: { readonly classId: string }) {
     setSaid(say ?? 'Carried over.');
     if (!say) router.refresh();
     setDoing('');
-    if (input.current) input.current.value = '';
   }
 
   return (
@@ -32,20 +31,7 @@ export function CarryOver({ classId }: { readonly classId: string }) {
             <option value="right">right</option>
           </select>
         </label>
-        <input
-          ref={input}
-          type="file"
-          accept={PICTURE_TYPES}
-          className="sr-only"
-          aria-label="Photograph of both sheets"
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) void send(file);
-          }}
-        />
-        <button type="button" className="calm" disabled={doing !== ''} onClick={() => input.current?.click()}>
-          {doing || 'Photograph of both sheets'}
-        </button>
+        <FilePick label="Photograph of both sheets" words={doing || 'Photograph of both sheets'} accept={PICTURE_TYPES} look="calm" disabled={doing !== ''} onFile={(file) => void send(file)} />
       </div>
       {said && (
         <p role="status" className="trouble">

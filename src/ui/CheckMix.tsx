@@ -1,10 +1,11 @@
 'use client';
 /** Photograph a dab and hear at once what to add; what was checked before shows as a walk towards the step. */
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { sayNudge } from '@/core/mixing/nudge-words';
 import type { Nudge } from '@/core/mixing/nudge';
 import type { DabVerdict } from '@/core/mixing/verdict';
+import { FilePick } from './FilePick';
 import { cssGrey } from './grey';
 import { PICTURE_TYPES, sendPhoto } from './send-photo';
 import { Walk, type WalkStep } from './Walk';
@@ -31,7 +32,6 @@ const VERDICTS: Partial<Record<DabVerdict, string>> = {
 
 export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [step, setStep] = useState(1);
   const [wet, setWet] = useState(false);
   const [recipe, setRecipe] = useState(false);
@@ -53,7 +53,6 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
       router.refresh();
     }
     setDoing('');
-    if (input.current) input.current.value = '';
   }
 
   return (
@@ -83,20 +82,7 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
       <label className="flex items-center gap-2">
         <input type="checkbox" className="h-5 w-5 shrink-0 accent-ink" checked={recipe} onChange={(e) => setRecipe(e.target.checked)} /> mixed just as the recipe says
       </label>
-      <input
-        ref={input}
-        type="file"
-        accept={PICTURE_TYPES}
-        className="sr-only"
-        aria-label="Photograph of the dab"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          if (file) void check(file);
-        }}
-      />
-      <button type="button" className="calm w-full" disabled={doing !== ''} onClick={() => input.current?.click()}>
-        {doing || `Photograph the sheet and check dab ${name}`}
-      </button>
+      <FilePick label="Photograph of the dab" words={doing || `Photograph the sheet and check dab ${name}`} accept={PICTURE_TYPES} look="calm" disabled={doing !== ''} onFile={(file) => void check(file)} />
       {practice && (
         <button type="button" className="calm w-full" disabled={doing !== ''} onClick={() => void check(null)}>
           Check a dab with the studio’s practice camera

@@ -1,10 +1,11 @@
 'use client';
 /** Takes a photograph or a file, framed as its taker says, says at once whether it will do, and sends it. */
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { CaptureIssue } from '@/core/capture/gate';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import type { ExerciseTerms } from '@/core/exercise/terms';
+import { FilePick } from './FilePick';
 import { FIRST_MARKS, MarkCorners } from './MarkCorners';
 import { PICTURE_TYPES, sendPhoto } from './send-photo';
 import { useFileUrl } from './use-file-url';
@@ -35,7 +36,6 @@ const FRAMINGS: readonly (readonly [Framing, string])[] = [
 
 export function TakePhoto({ url, terms, measured, label, words, chief, practice }: Props) {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [doing, setDoing] = useState('');
   const [trouble, setTrouble] = useState('');
   const [framing, setFraming] = useState<Framing>('sheet');
@@ -56,7 +56,6 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
       setHeld(null);
       router.refresh();
     }
-    if (input.current) input.current.value = '';
   }
 
   function sendFile(file: File, target: StoredTarget | null) {
@@ -73,27 +72,12 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
     setDoing('Looking at the picture …');
     const issues = measured ? await check(file) : null;
     setDoing('');
-    if (issues && issues.length > 0) {
-      setHeld({ file, issues });
-      if (input.current) input.current.value = '';
-      return;
-    }
-    await sendFile(file, null);
+    if (issues && issues.length > 0) setHeld({ file, issues });
+    else await sendFile(file, null);
   }
 
   return (
     <div>
-      <input
-        ref={input}
-        type="file"
-        accept={PICTURE_TYPES}
-        className="sr-only"
-        aria-label={label}
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          if (file) void choose(file);
-        }}
-      />
       {held?.issues && (
         <div role="alert" className="trouble mb-2">
           <p className="font-semibold">This picture won’t do yet.</p>
@@ -114,9 +98,7 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
           </button>
         </div>
       )}
-      <button type="button" className={`${chief && !(held && !held.issues) ? 'act' : 'calm'} w-full text-18`} disabled={doing !== ''} onClick={() => input.current?.click()}>
-        {doing || (held ? 'Take it once more' : words)}
-      </button>
+      <FilePick label={label} words={doing || (held ? 'Take it once more' : words)} accept={PICTURE_TYPES} look={chief && !(held && !held.issues) ? 'act' : 'calm'} wide disabled={doing !== ''} onFile={(file) => void choose(file)} />
       {mayBeFramed && (
         <label className="mt-2 grid grid-cols-[auto_1fr] items-center gap-2 text-15">
           <span>It is</span>

@@ -6,7 +6,7 @@ import { luminanceToLightness } from '@/core/colour/lab';
 import { LEAST_SIDE_PX } from '@/core/reference/prepare';
 import { framed } from '@/core/reference/framing';
 import { WHOLE } from '@/core/reference/preparation';
-import { luminanceOf } from '@/core/reference/prepared-tones';
+import { luminanceOf } from '@/core/reference/luminance-plane';
 import { UnusablePicture, withPhoto } from './decode';
 
 export interface BringInTask {

@@ -6,7 +6,7 @@ import type { TonePlane } from '@/core/notan/compare-tones';
 import { measureNotan } from '@/core/notan/measure-notan';
 import type { NotanResult } from '@/core/notan/result';
 import { TooFewTones } from '@/core/notan/thresholds';
-import { lightnessOf, luminancePlane } from '@/core/reference/luminance-plane';
+import { luminancePlane, softLightness } from '@/core/reference/luminance-plane';
 import { NothingToPrepare, prepareTones } from '@/core/reference/prepare';
 import type { Target } from '@/core/scale/measure';
 import { UnusablePicture, withPhoto } from './decode';
@@ -39,7 +39,7 @@ async function referenceTones({ reference, map, tones, thresholds, ends }: Notan
   if (map !== undefined) {
     const own = await withPhoto(reference, null, (photo) => photo.width / photo.height);
     if (Math.abs(width / height / own - 1) > 0.02) throw new UnusablePicture('The map of light and shadow has other proportions than the picture: draw it over the whole of it.');
-    const toneOf = Uint8Array.from(lightnessOf(plane).data, (l) => (l > LIGHT ? 1 : 2));
+    const toneOf = Uint8Array.from(softLightness(plane, 0).data, (l) => (l > LIGHT ? 1 : 2));
     const light = toneOf.reduce((s, t) => s + (t === 1 ? 1 : 0), 0) / toneOf.length;
     if (light === 0 || light === 1) throw new UnusablePicture(`The map has ${light === 0 ? 'no light' : 'no shadow'} in it: paint what the light reaches white, and the rest black.`);
     return { toneOf, width, height };

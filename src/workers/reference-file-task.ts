@@ -8,7 +8,7 @@ import type { TonePlane } from '@/core/notan/compare-tones';
 import { sharesOf } from '@/core/notan/tones';
 import { framed } from '@/core/reference/framing';
 import type { ReferenceFile } from '@/core/reference/reference-files';
-import { luminanceOf, softLightness } from '@/core/reference/prepared-tones';
+import { luminanceOf, softLightness } from '@/core/reference/luminance-plane';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { targetLightnesses } from '@/core/scale/targets';
 import { drawReferenceSheets, type ReferenceSheetWords } from '@/core/sheet/reference-sheets';

@@ -6,7 +6,8 @@ import { lightnessHistogram } from '../raster/lightness-histogram';
 import { type ReferenceFacts, referenceFacts } from './facts';
 import { framed } from './framing';
 import { cutKey, type Preparation } from './preparation';
-import { litOf, luminanceOf, type PreparedTones, shapesOf, softLightness, tonesByLight, tonesByThreshold } from './prepared-tones';
+import { luminanceOf, softLightness } from './luminance-plane';
+import { litOf, type PreparedTones, shapesOf, tonesByLight, tonesByThreshold } from './prepared-tones';
 import type { ShapeCut } from './shape-cut';
 import { type ValueSpan, valueSpan } from './value-map';
 

@@ -5,7 +5,7 @@ import type { Ends } from '../exercise/scale';
 import type { Raster } from '../raster/raster';
 import { targetLightnesses } from '../scale/targets';
 import { lightnessHistogram } from '../raster/lightness-histogram';
-import { lightnessOf, squinted } from './luminance-plane';
+import { softLightness } from './luminance-plane';
 
 /** The picture can't be prepared; `message` says why and what to do. */
 export class NothingToPrepare extends RangeError {
@@ -44,7 +44,7 @@ export function prepareTones(plane: Raster<'linear', 1>, { tones: count, squintP
   const { width, height } = plane;
   if (Math.min(width, height) < LEAST_SIDE_PX) throw new NothingToPrepare(`This picture is ${width} x ${height} pixels: send one of at least ${LEAST_SIDE_PX} each way.`);
   if (given && (given.length !== count - 1 || given.some((t, i) => i > 0 && t <= (given[i - 1] as number)))) throw new RangeError(`${count} tones need ${count - 1} thresholds that rise, got ${given.join(', ')}.`);
-  const lightness = lightnessOf(squinted(plane, squintPercent));
+  const lightness = softLightness(plane, squintPercent);
   const thresholds = given ?? otsuThresholds(lightnessHistogram(lightness.data), count);
   const toneOf = tonesBy(lightness, thresholds);
   const values = targetLightnesses(count, ends, 'light-first', 'lightness');

@@ -1,43 +1,17 @@
 /** From a framed picture and its preparation to its tones, its light and shadow, and its shapes. */
-import { luminanceToLightness } from '../colour/lab';
-import { LUMINANCE_WEIGHTS } from '../colour/xyz';
 import type { NotanSchool } from '../exercise/terms';
 import type { TonePlane } from '../notan/compare-tones';
 import { dissolved } from '../notan/dissolve';
 import { otsuThresholds } from '../notan/thresholds';
 import { smoothedTones } from '../notan/tidy';
 import { tonesBy } from '../notan/tones';
-import { quickBlur, wideBlur } from '../raster/blur';
 import { lightnessHistogram } from '../raster/lightness-histogram';
-import { raster, type Raster } from '../raster/raster';
+import type { Raster } from '../raster/raster';
+import { luminanceOf, softLightness } from './luminance-plane';
 import { LEAST_SIDE_PX, NothingToPrepare } from './prepare';
 import { type Cut, cutKey, type Preparation } from './preparation';
 import { checkSides, corrected, litAbove, proposedLine } from './shadow-map';
 import { cutShapes, namesIn, type ShapeCut } from './shape-cut';
-
-export function luminanceOf({ width, height, data }: Raster<'linear', 3>): Raster<'linear', 1> {
-  const [r, g, b] = LUMINANCE_WEIGHTS;
-  const out = new Float32Array(width * height);
-  for (let i = 0, p = 0; i < out.length; i++, p += 3) out[i] = r * (data[p] as number) + g * (data[p + 1] as number) + b * (data[p + 2] as number);
-  return raster('linear', width, height, 1, out);
-}
-
-/** L* from a table that is finer than anybody's eye: the power function alone takes a third of what a hand may wait. */
-const FINE = 1 << 14;
-let lightnessTable: Float32Array | null = null;
-function quickLightness(y: number): number {
-  lightnessTable ??= Float32Array.from({ length: FINE + 1 }, (_, i) => luminanceToLightness((i / FINE) ** 2));
-  return lightnessTable[Math.round(Math.sqrt(Math.min(1, Math.max(0, y))) * FINE)] as number;
-}
-
-/** L* after a squint of so many percent of the longer side; `quick` nearly so, in time that does not grow with it. */
-export function softLightness({ width, height, data }: Raster<'linear', 1>, percent: number, quick = false): Raster<'lightness', 1> {
-  const sigma = (percent / 100) * Math.max(width, height);
-  const soft = sigma < 0.3 ? data : (quick ? quickBlur : wideBlur)(data, width, height, sigma);
-  const out = new Float32Array(soft.length);
-  for (let i = 0; i < out.length; i++) out[i] = quickLightness(soft[i] as number);
-  return raster('lightness', width, height, 1, out);
-}
 
 /** Tones made calm: small shapes dissolved, outlines smoothed. Places of tone 0 stay so. */
 export function calmTones(toneOf: Uint8Array, width: number, height: number, tones: number, { dissolve, smooth }: Cut): Uint8Array {

@@ -4,7 +4,7 @@ import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import { linearToCode, srgbToLinear } from '../colour/srgb';
 import { type Orientation, uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
-import { lightnessOf, luminancePlane, squinted } from './luminance-plane';
+import { luminancePlane, softLightness } from './luminance-plane';
 import { valueMap, valueSpan } from './value-map';
 
 const ends = { light: 95, dark: 24 };
@@ -14,7 +14,7 @@ test('a squint of black and white stripes fuses to the lightness of their mean l
   const code = (l: number) => linearToCode(lightnessToLuminance(l));
   const codes = new Uint8Array(3 * width * height);
   for (let i = 0; i < width * height; i++) codes.fill(code(Math.floor((i % width) / 2) % 2 === 0 ? 95 : 20), 3 * i, 3 * i + 3);
-  const soft = lightnessOf(squinted(luminancePlane(uprightPhoto(raster('srgb8', width, height, 3, codes))), 1));
+  const soft = softLightness(luminancePlane(uprightPhoto(raster('srgb8', width, height, 3, codes))), 1);
   const light = [95, 20].map((l) => srgbToLinear(code(l) / 255));
   const mean = luminanceToLightness(((light[0] ?? 0) + (light[1] ?? 0)) / 2);
   expect(mean).toBeGreaterThan(72);
