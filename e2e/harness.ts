@@ -116,7 +116,7 @@ export async function handInAnyway(student: Page, buffer: Buffer, name?: string,
   await handIn(student, buffer, name, mimeType);
   const anyway = student.getByRole('button', { name: 'Send it all the same' });
   // What is no picture at all is not held back: the studio says what it is.
-  await anyway.click({ timeout: 6000 }).catch(() => undefined);
+  await anyway.click({ timeout: 9000 }).catch(() => undefined);
 }
 
 export const handIn = (student: Page, buffer: Buffer, name = 'sheet.jpg', mimeType = 'image/jpeg') =>
@@ -129,4 +129,21 @@ export async function awake(field: Locator): Promise<void> {
     if (i === 600) throw new Error('The page did not wake up.');
     await field.page().waitForTimeout(100);
   }
+}
+
+/** Opens a page whose scripts stay on their way until what is returned is called. */
+export async function openAsleep(page: Page, url: string): Promise<() => Promise<void>> {
+  let wake = () => {};
+  const woken = new Promise<void>((resolve) => {
+    wake = resolve;
+  });
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await woken;
+    await route.continue();
+  });
+  await page.goto(url, { waitUntil: 'commit' });
+  return async () => {
+    wake();
+    await page.unrouteAll({ behavior: 'wait' });
+  };
 }

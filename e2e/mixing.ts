@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright';
 import { drag, middleOf } from './drag';
-import { BASE, type Harness } from './harness';
+import { BASE, type Harness, openAsleep } from './harness';
 import { dabPhotograph } from './photographs';
 
 /** Needs a nine-step scale in gouache that is still open to the student. */
@@ -87,7 +87,11 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     };
     const [gpl, csv] = [await save('Swatches (GPL)'), await save('Figures (CSV)')];
     await page.getByRole('link', { name: 'Bring in a file' }).click();
+    await page.waitForURL(/files/);
+    // Chosen before the page's scripts have come: it must not be lost.
+    const wake = await openAsleep(page, page.url());
     await page.getByLabel('Read figures (CSV)').setInputFiles({ name: 'p.csv', mimeType: 'text/csv', buffer: Buffer.from('paint,tinting\nsnow,1') });
+    await wake();
     await page.getByText(/must name the columns paint, lightness/).waitFor();
     await page.getByLabel('Read figures (CSV)').setInputFiles({ name: 'p.csv', mimeType: 'text/csv', buffer: csv });
     await page.getByText('Read.').waitFor();

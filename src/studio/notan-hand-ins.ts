@@ -13,7 +13,7 @@ import { keepFile } from './receive';
 import { removeUnused } from './unused-files';
 import { prepared, referenceOfExercise, wantedBy } from './references';
 
-export const asksOf = (terms: ExerciseTerms): NotanAsks => (terms.kind === 'five-value' ? { whiteSparing: terms.whiteSparing } : {});
+const asksOf = (terms: ExerciseTerms, { numbering }: typeof classes.$inferSelect): NotanAsks => ({ numbering, ...(terms.kind === 'five-value' && { whiteSparing: terms.whiteSparing }) });
 
 /** Readings that count for a hand-in: its own, and those for everyone. */
 export async function readingsFor(house: House, exerciseId: string, handInId: string) {
@@ -50,7 +50,7 @@ async function paintedOn(house: House, exercise: typeof exercises.$inferSelect, 
 }
 
 /** Measures a photograph against what the exercise is painted from; null where that is nothing that is kept, and a person judges by eye. */
-export async function measuredNotan(house: House, { exercise, handIn, attempt }: Place, terms: ExerciseTerms, photo: Photograph, how: Parameters<House['pool']['run']>[1]) {
+export async function measuredNotan(house: House, { exercise, handIn, attempt, class: group }: Place, terms: ExerciseTerms, photo: Photograph, how: Parameters<House['pool']['run']>[1]) {
   const wanted = wantedBy(terms);
   const [picture, life] = [await referenceOfExercise(house, exercise.referenceId), await setUpOfExercise(house, exercise)];
   const from = picture ?? life;
@@ -65,7 +65,7 @@ export async function measuredNotan(house: House, { exercise, handIn, attempt }:
       painted: picture ? null : await paintedOn(house, exercise, attempt),
       frameIsDark: attempt.frameIsDark,
       ends: terms.ends,
-      asks: asksOf(terms),
+      asks: asksOf(terms, group),
       target: attempt.target,
       readings: filesOf(house, counted),
     },
@@ -103,7 +103,7 @@ export async function judgeAgain(house: House, teacher: Teacher, attemptId: stri
   // A set-up whose masses nobody has painted yet, or that was taken from the exercise, has nothing to judge by.
   if (fromLife && !painted) throw new Refused('Paint the masses on this picture first.');
   const terms = own.attempt.terms ?? own.exercise.terms;
-  const next = await house.pool.run({ task: 'judge-notan', planes: house.files.path(against.planes), result, names: against.names, ends: terms.ends, asks: asksOf(terms), readings: filesOf(house, counted), painted });
+  const next = await house.pool.run({ task: 'judge-notan', planes: house.files.path(against.planes), result, names: against.names, ends: terms.ends, asks: asksOf(terms, own.class), readings: filesOf(house, counted), painted });
   await house.db.transaction(async (tx) => {
     await tx.update(measurements).set({ result: next, against: { ...against, ...(painted && { revision: painted.revision }), readings: counted.map((r) => r.id) } }).where(eq(measurements.id, id));
     await redraft(tx, attemptId, next.findings);

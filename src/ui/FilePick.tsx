@@ -23,9 +23,12 @@ export function FilePick({ label, words, accept, look, wide = false, disabled = 
     field.current.value = '';
     onFile(file);
   }
-  // What was chosen while the page was asleep told nobody: it lies in the field.
+  // What was chosen while the page was asleep told nobody: it lies in the field. It is taken once the whole page is awake.
   const takeWaiting = useEffectEvent(take);
-  useEffect(() => takeWaiting(), []);
+  useEffect(() => {
+    const soon = setTimeout(() => takeWaiting());
+    return () => clearTimeout(soon);
+  }, []);
   return (
     <label className={`${look} pick relative ${wide ? 'w-full text-18' : ''}`}>
       <input ref={field} type="file" accept={accept} className="sr-only" disabled={disabled} onChange={take} />

@@ -6,7 +6,7 @@ import type { ExerciseTerms } from '@/core/exercise/terms';
 import type { QuickAnswer, QuickQuestion } from '@/workers/browser/protocol';
 
 /** A worker that is not ready by then is not waited for: the studio looks at the picture itself. */
-const PATIENCE_MS = 4000;
+const PATIENCE_MS = 8000;
 
 /** Asks about a file; null where nothing can be said before it is sent. */
 export function useQuickCheck(terms: ExerciseTerms, on: boolean): (file: File) => Promise<readonly CaptureIssue[] | null> {

@@ -14,7 +14,7 @@ const MUCH = 0.1;
 const LEAST = 0.003;
 
 const quoted = (names: readonly string[]) => names.map((n) => `“${n}”`).join(' and ');
-const given = ({ from, to }: { readonly from: number; readonly to: number }, count: number) => (from === to ? toneName(from, count) : `${toneName(from, count)} to ${toneName(to, count)}`);
+const given = ({ from, to }: { readonly from: number; readonly to: number }, labels: readonly string[]) => (from === to ? toneName(from, labels) : `${toneName(from, labels)} to ${toneName(to, labels)}`);
 
 /** A box round several. */
 function round(boxes: readonly NonNullable<Finding['where']['box']>[]): Finding['where']['box'] {
@@ -34,7 +34,7 @@ export function massStrengths({ masses, pairs }: NotanResult): Finding[] {
 }
 
 /** Masses that a person painted on the picture, where too much lies outside their steps: said once for a mass, however many parts it is in. */
-function outside({ reference, regions, masses, tones }: NotanResult): Finding[] {
+function outside({ reference, regions, masses }: NotanResult, labels: readonly string[]): Finding[] {
   if (reference !== 'masses') return [];
   return masses.flatMap((mass) => {
     if (!mass.steps || !mass.outside || mass.outside.share < MUCH || mass.outside.share * mass.share < LEAST) return [];
@@ -47,16 +47,16 @@ function outside({ reference, regions, masses, tones }: NotanResult): Finding[] 
         box: regions.find((region) => region.shape === mass.name)?.box ?? mass.box,
         shape: mass.name,
         evidence: { area: round2(share * mass.share), drawn: tone, from: mass.steps.from, to: mass.steps.to },
-        say: `${percent(share)} of “${mass.name}” is ${toneName(tone, tones.length)}, and it was given ${given(mass.steps, tones.length)}.`,
-        do: `Paint it ${toneName(wanted, tones.length)}.`,
+        say: `${percent(share)} of “${mass.name}” is ${toneName(tone, labels)}, and it was given ${given(mass.steps, labels)}.`,
+        do: `Paint it ${toneName(wanted, labels)}.`,
       }),
     ];
   });
 }
 
-export function massMends(r: NotanResult, ends: Ends): Finding[] {
+export function massMends(r: NotanResult, ends: Ends, labels: readonly string[]): Finding[] {
   const step = (ends.light - ends.dark) / Math.max(1, r.tones.length - 1);
-  const out = outside(r);
+  const out = outside(r, labels);
   const told = new Set([...r.regions.map((region) => region.shape), ...out.map((f) => f.where.shape)]);
   for (const { object, lit, shadow, separation, wanted } of r.pairs) {
     // What the picture itself has so is no mistake, and what was said of a shape is not said again.

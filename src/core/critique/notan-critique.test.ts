@@ -1,4 +1,5 @@
 /** What is said of a painting in few tones, from what was measured of it. */
+import type { NumberingId } from '../exercise/numbering';
 import { findingSchema } from './finding';
 import { critiqueNotan } from './notan-critique';
 import { type NotanResult, notanResultSchema } from '../notan/result';
@@ -42,6 +43,17 @@ test('a flipped shape is told by place and tone, the heaviest first', () => {
   expect(fixes.map((f) => f.where.box?.x)).toEqual([0.7, 0.05]);
   expect(fixes[0]?.say).toBe('A shape at the top right is dark, and the reference has it light.');
   expect(fixes[0]?.do).toContain('unless you lost that edge on purpose');
+});
+
+test('tones between light and dark are told in the numbers of the class', () => {
+  const tones = [95, 70, 45, 24].map((lightness, i) => ({ index: i + 1, share: 0.25, referenceShare: 0.25, lightness, spread: 1 }));
+  const flipped = measured({ tones, regions: [{ box: { x: 0.1, y: 0.1, width: 0.2, height: 0.2 }, area: 0.05, drawn: 3, wanted: 2 }] });
+  const said = (numbering?: NumberingId) => critiqueNotan(flipped, ends, numbering && { numbering }).find((f) => f.code === 'flipped_shape');
+  expect(said()?.say).toBe('A shape at the top left is tone 3, and the reference has it tone 2.');
+  expect(said('black-is-one')?.say).toBe('A shape at the top left is tone 2, and the reference has it tone 3.');
+  expect(said('percent-black')?.do).toContain('Paint it tone 33 %');
+  // Whatever the class calls them, the places in the measurement stay as they are.
+  expect(said('black-is-one')?.evidence).toEqual({ area: 0.05, drawn: 3, wanted: 2 });
 });
 
 test('a picture that sits off is told once, with how far', () => {

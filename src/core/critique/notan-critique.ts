@@ -1,4 +1,5 @@
 /** Drafts the critique of a painting in few tones: first what works, then what to mend, heaviest first. */
+import { type NumberingId, stepLabels } from '../exercise/numbering';
 import type { Ends } from '../exercise/scale';
 import type { NotanResult } from '../notan/result';
 import type { Finding } from './finding';
@@ -32,10 +33,12 @@ function strengths(r: NotanResult): Finding[] {
   ];
 }
 
-/** What is asked for beyond the tones themselves. */
+/** What is asked for beyond the tones themselves, and how it is put. */
 export interface NotanAsks {
   /** Whether the lightest tone is to be used sparingly. */
   readonly whiteSparing?: boolean;
+  /** How the class numbers its values; from white unless said. */
+  readonly numbering?: NumberingId;
 }
 
 /** More than this share beyond the reference's is not sparing. */
@@ -58,6 +61,7 @@ function studyMends(r: NotanResult, { whiteSparing }: NotanAsks): Finding[] {
 
 function mends(r: NotanResult, ends: Ends, asks: NotanAsks): Finding[] {
   const count = r.tones.length;
+  const labels = stepLabels(asks.numbering ?? 'white-is-one', { steps: count, order: 'light-first', spacing: 'lightness', ends });
   const flipped = r.reference !== 'picture' ? [] : r.regions.slice(0, MOST_REGIONS).map((region) =>
     fix({
       code: 'flipped_shape',
@@ -65,15 +69,15 @@ function mends(r: NotanResult, ends: Ends, asks: NotanAsks): Finding[] {
       box: region.box,
       ...(region.shape !== undefined && { shape: region.shape }),
       evidence: { area: round2(region.area), drawn: region.drawn, wanted: region.wanted },
-      say: `${region.shape === undefined ? `A shape ${place(region.box)}` : `“${region.shape}”`} is ${toneName(region.drawn, count)}, and the reference has it ${toneName(region.wanted, count)}.`,
-      do: `Paint it ${toneName(region.wanted, count)}, unless you lost that edge on purpose.`,
+      say: `${region.shape === undefined ? `A shape ${place(region.box)}` : `“${region.shape}”`} is ${toneName(region.drawn, labels)}, and the reference has it ${toneName(region.wanted, labels)}.`,
+      do: `Paint it ${toneName(region.wanted, labels)}, unless you lost that edge on purpose.`,
     }),
   );
-  const out: Finding[] = [...flipped, ...massMends(r, ends)];
+  const out: Finding[] = [...flipped, ...massMends(r, ends, labels)];
   for (const t of r.tones) {
     if (t.lightness !== null) continue;
     const evidence = { tone: t.index, ...(t.referenceShare !== null && { referenceShare: round2(t.referenceShare) }) };
-    out.push(fix({ code: 'missing_tone', weight: Math.sqrt(t.referenceShare ?? 1 / count), evidence, say: `Of ${count} tones one is missing: ${toneName(t.index, count)}.`, do: t.referenceShare === null ? 'Mix it between its neighbours, and look in the set-up for where it belongs.' : 'Mix it between its neighbours and put it where the reference has it.' }));
+    out.push(fix({ code: 'missing_tone', weight: Math.sqrt(t.referenceShare ?? 1 / count), evidence, say: `Of ${count} tones one is missing: ${toneName(t.index, labels)}.`, do: t.referenceShare === null ? 'Mix it between its neighbours, and look in the set-up for where it belongs.' : 'Mix it between its neighbours and put it where the reference has it.' }));
   }
   const { x, y } = r.shift ?? { x: 0, y: 0 };
   if (Math.hypot(x, y) > SHIFTED) {
@@ -83,7 +87,7 @@ function mends(r: NotanResult, ends: Ends, asks: NotanAsks): Finding[] {
   const offs = r.tones.flatMap((t) => (t.referenceShare === null ? [] : [{ ...t, referenceShare: t.referenceShare, off: t.share - t.referenceShare }]));
   const most = offs.toSorted((a, b) => Math.abs(b.off) - Math.abs(a.off))[0];
   if (most && r.regions.length === 0 && Math.abs(most.off) > SHARE_OFF)
-    out.push(fix({ code: 'tone_share', weight: Math.abs(most.off), evidence: { tone: most.index, share: round2(most.share), referenceShare: round2(most.referenceShare) }, say: `There is ${most.off > 0 ? 'more' : 'less'} of ${toneName(most.index, count)} than in the reference: ${percent(most.share)} for ${percent(most.referenceShare)}.`, do: 'Look along its outlines: they all lean one way.' }));
+    out.push(fix({ code: 'tone_share', weight: Math.abs(most.off), evidence: { tone: most.index, share: round2(most.share), referenceShare: round2(most.referenceShare) }, say: `There is ${most.off > 0 ? 'more' : 'less'} of ${toneName(most.index, labels)} than in the reference: ${percent(most.share)} for ${percent(most.referenceShare)}.`, do: 'Look along its outlines: they all lean one way.' }));
   const dark = r.tones.at(-1)?.lightness ?? null;
   const light = r.tones[0]?.lightness ?? null;
   // Where nothing of known lightness is in the picture the ends are taken for granted, unless a painted frame is the dark one.
@@ -96,7 +100,7 @@ function mends(r: NotanResult, ends: Ends, asks: NotanAsks): Finding[] {
     if (light !== null && light < ends.light - SHORT) out.push(fix({ code: 'grey_for_white', weight: (ends.light - light) / 50, evidence: { lightness: round2(light), target: ends.light }, say: 'The light is a grey: it could go further.', do: 'Paint the light once more, with clean white and a clean brush.' }));
   }
   const streaky = r.tones.filter((t) => (t.spread ?? 0) > 2 * FLAT);
-  for (const t of streaky) out.push(fix({ code: 'uneven_tone', weight: ((t.spread ?? 0) / 20) * Math.sqrt(t.share), evidence: { tone: t.index, spread: round2(t.spread ?? 0) }, say: `The paint of ${toneName(t.index, count)} is uneven: it reads as several values.`, do: 'A second coat, mixed through before it goes on.' }));
+  for (const t of streaky) out.push(fix({ code: 'uneven_tone', weight: ((t.spread ?? 0) / 20) * Math.sqrt(t.share), evidence: { tone: t.index, spread: round2(t.spread ?? 0) }, say: `The paint of ${toneName(t.index, labels)} is uneven: it reads as several values.`, do: 'A second coat, mixed through before it goes on.' }));
   const slivers = r.shapes?.slivers ?? 0;
   if (slivers > FEW_SLIVERS) out.push(fix({ code: 'slivers', weight: 0.05 * slivers, evidence: { slivers }, say: `${slivers} shapes are too thin to read from across the room.`, do: 'Let each run into what lies beside it: a lost edge is no mistake.' }));
   const variety = r.shapes?.variety ?? null;

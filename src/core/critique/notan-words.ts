@@ -5,11 +5,11 @@ import type { Finding } from './finding';
 export const round2 = (v: number) => Math.round(v * 100) / 100;
 export const percent = (v: number) => `${Math.round(100 * v)} %`;
 
-/** What a tone is called among so many. */
-export function toneName(tone: number, count: number): string {
+/** What a tone (1 the lightest) is called, given what the class calls each: the number is needed only where there are several between light and dark. */
+export function toneName(tone: number, labels: readonly string[]): string {
   if (tone === 1) return 'light';
-  if (tone === count) return 'dark';
-  return count === 3 ? 'the middle tone' : `tone ${tone}`;
+  if (tone === labels.length) return 'dark';
+  return labels.length === 3 ? 'the middle tone' : `tone ${labels[tone - 1] ?? tone}`;
 }
 
 /** Where in the picture a box lies, in words. */
