@@ -22,18 +22,18 @@ export interface NotanOutcome {
   readonly shares: readonly number[];
   /** Agreement as read less that of what was painted. */
   readonly agreement: number;
-  /** Flipped shapes of over a hundredth that were made, and how many of them were told; what was told, and how much of it was made. */
   /** Whether a frame was painted round it, and whether one was found. */
   readonly frame: { readonly made: boolean; readonly found: boolean };
+  /** Flipped shapes of over a hundredth that were made, and how many of them were told; what was told, and how much of it was made. */
   readonly flips: { readonly made: number; readonly told: number; readonly said: number; readonly right: number };
 }
 
 const GRID = { width: 1000, height: 833 } as const;
 const LEAST_FLIP = 0.01;
 
-/** A scene of big overlapping shapes in few tones: slopes, discs, boxes. */
-function scene(tones: number, seed: number): ToneMap {
-  const own = chance(seed).fork('scene');
+/** A scene of big overlapping shapes in few tones: slopes, discs, boxes; nobody sets one in which a tone hardly shows. */
+function scene(tones: number, seed: number, again = 0): ToneMap {
+  const own = chance(seed + again).fork('scene');
   const toneOf = new Uint8Array(GRID.width * GRID.height).fill(own.whole(1, tones));
   const shapes = own.whole(4, 7);
   for (let k = 0; k < shapes; k++) {
@@ -48,7 +48,7 @@ function scene(tones: number, seed: number): ToneMap {
         if (far < r * (1 + 0.15 * smoothNoise(Math.atan2(v, u) * 1.5 + 9, k, salt))) toneOf[y * GRID.width + x] = tone;
       }
   }
-  return { ...GRID, toneOf };
+  return Math.min(...sharesOf(toneOf, tones)) < LEAST_FLIP ? scene(tones, seed, again + 1) : { ...GRID, toneOf };
 }
 
 /** The scene with up to two of its shapes in another tone; no tone is lost by it, which would be another fault. */

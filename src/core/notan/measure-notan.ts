@@ -21,7 +21,7 @@ import { paintedTones } from './painted-tones';
 import { NOTAN_RESULT_VERSION, type NotanResult } from './result';
 import { seamsBetween } from './seams';
 import { shapeFacts } from './shape-facts';
-import { withoutThin } from './tidy';
+import { outlinesByLight, withoutThin } from './tidy';
 
 export interface NotanRequest extends Framing {
   /** The reference in its tones, the lightest 1; null where it was painted from no picture. */
@@ -129,7 +129,8 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const means = painted.tones.map((t) => t.lightness);
   if (means.length < 2) return refused([issue('no_target', means.length, 'Only one tone can be made out in this painting: photograph it when all its tones are painted.')]);
   tools.onStage?.('comparing');
-  const clean = withoutThin(painted.toneOf, w, h, Math.max(1, Math.round((THIN / 2) * Math.max(w, h))));
+  const thick = withoutThin(painted.toneOf, w, h, Math.max(1, Math.round((THIN / 2) * Math.max(w, h))));
+  const clean = outlinesByLight(thick, picture, means, Math.ceil(2 * SMOOTH * SAMPLES));
   const grid = reference ?? { width: w, height: h };
   const onGrid = fitted({ toneOf: clean, width: w, height: h }, grid.width, grid.height);
   const isDarkEnd = seen !== null && request.frameIsDark === true;

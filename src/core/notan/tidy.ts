@@ -1,6 +1,8 @@
 /** Tones made calmer: what is thinner than can be painted goes to what lies beside it, outlines are smoothed. */
 import { quickBlur } from '../raster/blur';
 import { squaredDistances } from '../raster/distance';
+import type { Raster } from '../raster/raster';
+import { lightnessToLuminance } from '../colour/lab';
 
 /** 1 along the outlines between tones, on the place before the change. */
 export function outlinesOf(toneOf: ArrayLike<number>, width: number): Uint8Array {
@@ -36,6 +38,35 @@ export function withoutThin(toneOf: Uint8Array, width: number, height: number, r
         out[k] = out[i] as number;
         reached[to++] = k;
       }
+  }
+  return out;
+}
+
+/**
+ * Outlines between two tones put where as much of the one as of the other is seen. An edge is soft, and light mixes as light:
+ * half way between two tones is half their luminance, and by lightness alone every light shape grows into the dark by more than
+ * half of the softness. `means` are the tones' lightnesses (L*), the lightest first; within `reach` places of an outline it may move.
+ */
+export function outlinesByLight(toneOf: Uint8Array, { data, width, height }: Raster<'lightness', 1>, means: readonly number[], reach: number): Uint8Array {
+  const near = squaredDistances(outlinesOf(toneOf, width), width, height);
+  const luminances = means.map(lightnessToLuminance);
+  const out = Uint8Array.from(toneOf);
+  for (let i = 0; i < out.length; i++) {
+    if ((near[i] as number) > reach * reach) continue;
+    const [x, y] = [i % width, Math.floor(i / width)];
+    let [lighter, darker, others] = [toneOf[i] as number, toneOf[i] as number, false];
+    for (let v = Math.max(0, y - reach); v <= Math.min(height - 1, y + reach); v++)
+      for (let k = v * width + Math.max(0, x - reach), end = v * width + Math.min(width - 1, x + reach); k <= end; k++) {
+        const t = toneOf[k] as number;
+        if (t === lighter || t === darker) continue;
+        if (lighter !== darker) others = true;
+        lighter = Math.min(lighter, t);
+        darker = Math.max(darker, t);
+      }
+    // Where three tones meet nothing tells whose light is mixed.
+    if (lighter === darker || others) continue;
+    const half = ((luminances[lighter - 1] as number) + (luminances[darker - 1] as number)) / 2;
+    out[i] = lightnessToLuminance(data[i] as number) > half ? lighter : darker;
   }
   return out;
 }
