@@ -47,9 +47,12 @@ const SAMPLES = 900;
 /** Grain is smoothed by this share of the longer side before tones are told. */
 const SMOOTH = 0.002;
 
-/** The painting's lightness, on a grid of its own proportions. */
-function lightnessPlane(photo: Photo, calibration: Calibration, box: BoxMm): Raster<'lightness', 1> {
-  const p = patchwork(photo, calibration, box, Math.max(box.widthMm, box.heightMm) / SAMPLES);
+/** The outermost samples: the frame's line, and paper where a hand wavered. */
+const RIM = 4;
+
+/** The painting's lightness at every `step` mm. */
+function lightnessPlane(photo: Photo, calibration: Calibration, box: BoxMm, step: number): Raster<'lightness', 1> {
+  const p = patchwork(photo, calibration, box, step);
   const { columns, rows } = p.samples;
   // What lies outside the photograph is as light as what is usual: it must not spread into its neighbours.
   const usual = p.y.filter((y) => !Number.isNaN(y)).sort();
@@ -69,7 +72,7 @@ function fitted({ toneOf, width, height }: TonePlane, toWidth: number, toHeight:
 /** A painted frame runs into the picture this far, share of the longer side: its own edge is soft, and the camera's. */
 const FRAME_EDGE = 0.006;
 
-/** A part of a plane; its outermost `rim` places are as light as what lies next to them farther in. */
+/** A part of a plane, or more than all of it; its outermost `rim` places are as light as what lies next to them farther in. */
 function cutOut({ data, width }: Raster<'lightness', 1>, { x0, y0, x1, y1 }: PaintedFrame['inside'], rim: number): Float32Array {
   const [w, h] = [x1 - x0, y1 - y0];
   const within = (v: number, length: number) => Math.min(length - 1 - rim, Math.max(rim, v));
@@ -116,15 +119,16 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const refused = (more: readonly CaptureIssue[]): NotanMeasured => ({ result: nothing(more), drawn: null });
   if (!found) return refused([]);
   tools.onStage?.('reading the steps');
-  // The outermost rim is the frame's line, and paper where a hand wavered.
-  const rim = 0.004 * Math.max(found.box.widthMm, found.box.heightMm);
+  const step = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
+  const rim = RIM * step;
   const box = boxMm(found.box.xMm + rim, found.box.yMm + rim, found.box.widthMm - 2 * rim, found.box.heightMm - 2 * rim);
-  const whole = lightnessPlane(photo, found.calibration, box);
+  const whole = lightnessPlane(photo, found.calibration, box, step);
   const { tones: count, reference } = request;
   const seen = reference && darkAllRound(reference) ? null : paintedFrame(whole);
-  const inside = seen?.inside ?? { x0: 0, y0: 0, x1: whole.width, y1: whole.height };
+  // Unless a frame was painted round it, it fills what it was to fill: the reference lies on all of that.
+  const inside = seen?.inside ?? { x0: -RIM, y0: -RIM, x1: whole.width + RIM, y1: whole.height + RIM };
   const [w, h] = [inside.x1 - inside.x0, inside.y1 - inside.y0];
-  const picture = raster('lightness', w, h, 1, cutOut(whole, inside, seen ? Math.ceil(FRAME_EDGE * SAMPLES) : 0));
+  const picture = raster('lightness', w, h, 1, cutOut(whole, inside, seen ? Math.ceil(FRAME_EDGE * SAMPLES) : RIM));
   const painted = paintedTones(picture, count);
   const means = painted.tones.map((t) => t.lightness);
   if (means.length < 2) return refused([issue('no_target', means.length, 'Only one tone can be made out in this painting: photograph it when all its tones are painted.')]);
