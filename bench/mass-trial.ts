@@ -5,6 +5,7 @@ import { critiqueNotan } from '@/core/critique/notan-critique';
 import { judgePainting, notanTargets } from '@/core/notan/judge-painting';
 import type { Mass } from '@/core/notan/mass';
 import { measureNotan } from '@/core/notan/measure-notan';
+import { darkAllRound } from '@/core/notan/painted-frame';
 import { targetLightnesses } from '@/core/scale/targets';
 import type { ToneMap } from '@/devices/notan-painter';
 import { chance, smoothNoise } from '@/devices/random';
@@ -120,7 +121,11 @@ export default async function runMassTrial(trial: MassTrial): Promise<MassOutcom
   // What is too small to be named is painted as what it belongs to.
   const map: ToneMap = { ...GRID, toneOf: massOf.map((key) => tonesOf.get(key) ?? tonesOf.get(key ^ 1) ?? 1) };
   const ends = { light: own.between(90, 95), dark: own.between(21, 30) };
-  const plan: ShotPlan = { lightness: targetLightnesses(tones, ends, 'light-first', 'lightness').map((l) => l + own.gauss()), ragged: own.between(0.001, 0.004), shift: { x: 0, y: 0 }, streaks: own.between(0, 1.5), frame: own.next() < 0.25 ? { share: own.between(0.02, 0.06), lightness: ends.dark - own.between(0, 4) } : null };
+  // Between marked corners the ends are what was asked for, by agreement: how far the student missed them nobody can tell.
+  const isKnown = (k: number) => trial.way !== 'corners' || (k > 0 && k < tones - 1);
+  const lightness = targetLightnesses(tones, ends, 'light-first', 'lightness').map((l, k) => l + own.gauss() * (isKnown(k) ? 1 : 0));
+  // A picture that is dark all round shows no frame.
+  const plan: ShotPlan = { lightness, ragged: own.between(0.001, 0.004), shift: { x: 0, y: 0 }, streaks: own.between(0, 1.5), frame: own.next() < 0.25 && !darkAllRound(map) ? { share: own.between(0.02, 0.06), lightness: ends.dark - own.between(0, 4) } : null };
   const { photo, target, painted } = await photographed(trial, map, plan);
   const { cv } = await loadOpenCv();
   const { result, drawn } = await measureNotan(photo, { reference: null, tones, ends, expected: { exercise: null, student: null }, target }, { cv, readQr });

@@ -80,9 +80,9 @@ export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOut
   const reference = scene(tones, seed);
   const meant = flipped(reference, tones, seed);
   const ends = { light: own.between(90, 95), dark: own.between(21, 30) };
-  // A picture that is dark all round shows no frame.
+  // A picture that is dark all round, or was painted so, shows no frame.
   const frameOwn = chance(seed).fork('frame');
-  const framed = frameOwn.next() < 0.25 && !darkAllRound(reference);
+  const framed = frameOwn.next() < 0.25 && !darkAllRound(reference) && !darkAllRound(meant);
   const plan: ShotPlan = {
     lightness: targetLightnesses(tones, ends, 'light-first', 'lightness').map((l) => l + (tones > 2 ? 2 * own.gauss() : 0)),
     ragged: own.between(0.001, 0.005),
