@@ -11,8 +11,8 @@ test.each([
   const [outcome] = await trials.run([{ megapixels: 4, ...asked }]);
   const { accepted, shares, agreement, flips } = outcome!;
   expect(accepted).toBe(true);
-  shares.forEach((s) => expect(Math.abs(s)).toBeLessThan(0.02));
-  expect(Math.abs(agreement)).toBeLessThan(0.02);
+  shares.forEach((s) => expect(Math.abs(s)).toBeLessThan(0.008));
+  expect(Math.abs(agreement)).toBeLessThan(0.008);
   expect(flips.told).toBe(flips.made);
   expect(flips.right).toBe(flips.said);
 });
