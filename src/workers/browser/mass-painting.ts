@@ -3,6 +3,7 @@
 import { expose } from 'comlink';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
 import { outlinesOf } from '@/core/notan/tidy';
+import { squaredDistances } from '@/core/raster/distance';
 import { massPlane } from '@/core/reference/set-up';
 import type { MassesShown, MassPainting } from './masses-protocol';
 
@@ -20,17 +21,21 @@ const greyOf = (k: number) => lightnessToGreyCode(42 + 46 * ((k * 0.618) % 1));
 /** What is of no mass is hatched, this many places from line to line. */
 const HATCH = 14;
 
-/** The middle place in reading order lies in the mass, whatever its form. */
-function middles(nameOf: Uint8Array, count: number): { places: number; at: number }[] {
-  const places = new Uint32Array(count + 1);
-  for (const k of nameOf) places[k] = (places[k] as number) + 1;
-  const seen = new Uint32Array(count + 1);
-  const at = new Uint32Array(count + 1);
+/** How many places each mass has, and the one that lies deepest in it: there its number is read. */
+function told(nameOf: Uint8Array, width: number, height: number, count: number): { places: number; at: number }[] {
+  const edges = outlinesOf(nameOf, width);
+  edges.fill(1, 0, width).fill(1, (height - 1) * width);
+  for (let y = 0; y < height; y++) edges[y * width] = edges[(y + 1) * width - 1] = 1;
+  const deep = squaredDistances(edges, width, height);
+  const own = Array.from({ length: count }, () => ({ places: 0, at: 0, depth: -1 }));
   nameOf.forEach((k, i) => {
-    seen[k] = (seen[k] as number) + 1;
-    if (seen[k] === ((places[k] as number) >> 1) + 1) at[k] = i;
+    const mass = own[k - 1];
+    if (!mass) return;
+    mass.places++;
+    const depth = deep[i] as number;
+    if (depth > mass.depth) [mass.depth, mass.at] = [depth, i];
   });
-  return Array.from({ length: count }, (_, k) => ({ places: places[k + 1] as number, at: at[k + 1] as number }));
+  return own;
 }
 
 function draw({ greys, width, height, context }: Opened, nameOf: Uint8Array, picked: number): void {
@@ -65,12 +70,12 @@ const api: MassPainting = {
     const { greys, width, height } = opened;
     const { nameOf } = massPlane(greys, width, height, edits, masses);
     draw(opened, nameOf, masses.findIndex((m) => m.id === picked) + 1);
-    const told = middles(nameOf, masses.length);
+    const known = told(nameOf, width, height, masses.length);
     return {
       width,
       height,
       masses: masses.flatMap(({ id }, k) => {
-        const { places, at } = told[k] as { places: number; at: number };
+        const { places, at } = known[k] as { places: number; at: number };
         return places === 0 ? [] : [{ id, share: places / nameOf.length, at: { x: ((at % width) + 0.5) / width, y: (Math.floor(at / width) + 0.5) / height } }];
       }),
     };
