@@ -24,12 +24,12 @@ export function PaintingView({ attemptId, hasStrip, frame, tones, squint, alt }:
   if (tones) return <img src={`/tones/${attemptId}/drawn`} alt={alt} className="block w-full" style={squinted(squint)} />;
   if (!hasStrip) return <div className="flex aspect-[6/5] items-center justify-center bg-l70">The straightened picture is being made …</div>;
   const inside = frame?.inside ?? { x: 0, y: 0, width: 1, height: 1 };
-  const shift = { marginTop: 0, transform: `translate(${-100 * inside.x}%, ${-100 * inside.y}%)`, width: `${100 / inside.width}%`, maxWidth: 'none' };
-  // The tones lie under it unseen, so that the cut has their proportions.
+  const cut = { maxWidth: 'none', width: `${100 / inside.width}%`, height: `${100 / inside.height}%`, transform: `translate(${-100 * inside.x}%, ${-100 * inside.y}%)` };
+  // The tones lie under it unseen: it is shown in their proportions, as it was compared, whatever its corners made of it.
   return (
     <div className="relative overflow-hidden">
-      <img src={`/picture/${attemptId}/strip`} alt={alt} className={frame?.inside ? 'absolute left-0 top-0 block' : 'block w-full'} style={{ ...(frame?.inside && shift), ...squinted(squint) }} />
-      {frame?.inside && <img src={`/tones/${attemptId}/drawn`} alt="" aria-hidden className="invisible block w-full" />}
+      <img src={`/picture/${attemptId}/strip`} alt={alt} className="absolute left-0 top-0 block" style={{ ...cut, ...squinted(squint) }} />
+      <img src={`/tones/${attemptId}/drawn`} alt="" aria-hidden className="invisible block w-full" />
     </div>
   );
 }
