@@ -24,11 +24,16 @@ function sideBySide(left: PaintedSheet, right: PaintedSheet): { surface: Surface
   const [width, height] = [a.reflectance.width + gap + b.reflectance.width, a.reflectance.height];
   const data = new Float32Array(width * height * 3).fill(0.12);
   for (let y = 0; y < height; y++) {
-    const row = (s: Surface) => s.reflectance.data.subarray(y * s.reflectance.width * 3, (y + 1) * s.reflectance.width * 3);
+    const row = (s: Surface) =>
+      s.reflectance.data.subarray(y * s.reflectance.width * 3, (y + 1) * s.reflectance.width * 3);
     data.set(row(a), y * width * 3);
     data.set(row(b), (y * width + a.reflectance.width + gap) * 3);
   }
-  return { surface: { reflectance: raster('linear', width, height, 3, data), dpi: a.dpi }, widthMm: width / perMm, heightMm: height / perMm };
+  return {
+    surface: { reflectance: raster('linear', width, height, 3, data), dpi: a.dpi },
+    widthMm: width / perMm,
+    heightMm: height / perMm,
+  };
 }
 
 let [known, fresh]: PaintedSheet[] = [];
@@ -49,25 +54,49 @@ const cardOf = (sheet: PaintedSheet | undefined, seed: number) => {
   return instrumentReadings(sheet, seed);
 };
 const carry = (condition: CameraCondition, seed: number, side: Side) =>
-  carryCard(photographed(condition, seed, side), { card: { basis: 'measured', readings: cardOf(known, 1) }, known: side }, { cv, readQr });
+  carryCard(
+    photographed(condition, seed, side),
+    { card: { basis: 'measured', readings: cardOf(known, 1) }, known: side },
+    { cv, readQr },
+  );
 
-test.each([['studio', 531, 'left'], ['window', 532, 'right']] as const)('the new print’s greys come within 1.2 L* in %s light, though its printer is another', async (condition, seed, side) => {
-  const carried = await carry(condition, seed, side);
-  const [truth, old] = [cardOf(fresh, 2), cardOf(known, 3)];
-  const errors = [...carried.patches].map(([k, lab]) => lab[0] - (truth.patches.get(k)?.[0] ?? 0));
-  const between = [...old.patches].map(([k, lab]) => Math.abs(lab[0] - (truth.patches.get(k)?.[0] ?? 0)));
-  // The two prints differ by more than the carrying is off, or the test would show nothing.
-  expect(Math.max(...between)).toBeGreaterThan(2.5);
-  expect(Math.max(...errors.map(Math.abs))).toBeLessThan(1.2);
-  expect(Math.abs((carried.paper?.[0] ?? 0) - (truth.paper?.[0] ?? 0))).toBeLessThan(1);
-});
+test.each([
+  ['studio', 531, 'left'],
+  ['window', 532, 'right'],
+] as const)(
+  'the new print’s greys come within 1.2 L* in %s light, though its printer is another',
+  async (condition, seed, side) => {
+    const carried = await carry(condition, seed, side);
+    const [truth, old] = [cardOf(fresh, 2), cardOf(known, 3)];
+    const errors = [...carried.patches].map(([k, lab]) => lab[0] - (truth.patches.get(k)?.[0] ?? 0));
+    const between = [...old.patches].map(([k, lab]) => Math.abs(lab[0] - (truth.patches.get(k)?.[0] ?? 0)));
+    // The two prints differ by more than the carrying is off, or the test would show nothing.
+    expect(Math.max(...between)).toBeGreaterThan(2.5);
+    expect(Math.max(...errors.map(Math.abs))).toBeLessThan(1.2);
+    expect(Math.abs((carried.paper?.[0] ?? 0) - (truth.paper?.[0] ?? 0))).toBeLessThan(1);
+  },
+);
 
 test('one sheet alone, and a card that is not that of the known sheet, are told', async () => {
   const shot = shotFor('studio', { ...(known as PaintedSheet).layout }, 541, 4);
-  const alone = uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose((known as PaintedSheet).blank, (known as PaintedSheet).layout, shot, 541)));
+  const alone = uprightPhoto(
+    raster(
+      'srgb8',
+      shot.width,
+      shot.height,
+      3,
+      expose((known as PaintedSheet).blank, (known as PaintedSheet).layout, shot, 541),
+    ),
+  );
   const card = { basis: 'measured' as const, readings: cardOf(known, 1) };
   await expect(carryCard(alone, { card, known: 'left' }, { cv, readQr })).rejects.toThrow(CantCarry);
   await expect(carryCard(alone, { card, known: 'left' }, { cv, readQr })).rejects.toThrow('Only one sheet was found');
   const readings = { paper: null, patches: new Map([...card.readings.patches].slice(3)) };
-  await expect(carryCard(photographed('studio', 542, 'left'), { card: { basis: 'measured', readings }, known: 'left' }, { cv, readQr })).rejects.toThrow(WrongCard);
+  await expect(
+    carryCard(
+      photographed('studio', 542, 'left'),
+      { card: { basis: 'measured', readings }, known: 'left' },
+      { cv, readQr },
+    ),
+  ).rejects.toThrow(WrongCard);
 });

@@ -6,13 +6,25 @@ const SIZE = { width: 760, height: 360 };
 
 function draw(option: echarts.EChartsCoreOption): string {
   const chart = echarts.init(null, null, { renderer: 'svg', ssr: true, ...SIZE });
-  chart.setOption({ animation: false, color: GREYS, backgroundColor: '#fff', textStyle: { fontFamily: 'sans-serif', fontSize: 13 }, grid: { left: 60, right: 20, top: 60, bottom: 40 }, legend: { top: 28 }, ...option });
+  chart.setOption({
+    animation: false,
+    color: GREYS,
+    backgroundColor: '#fff',
+    textStyle: { fontFamily: 'sans-serif', fontSize: 13 },
+    grid: { left: 60, right: 20, top: 60, bottom: 40 },
+    legend: { top: 28 },
+    ...option,
+  });
   const svg = chart.renderToSVGString();
   chart.dispose();
   return svg;
 }
 
-export function barChart(title: string, categories: readonly string[], series: readonly { readonly name: string; readonly values: readonly number[] }[]): string {
+export function barChart(
+  title: string,
+  categories: readonly string[],
+  series: readonly { readonly name: string; readonly values: readonly number[] }[],
+): string {
   return draw({
     title: { text: title, textStyle: { fontSize: 15 } },
     xAxis: { type: 'category', data: [...categories] },
@@ -21,11 +33,19 @@ export function barChart(title: string, categories: readonly string[], series: r
   });
 }
 
-export function scatterChart(title: string, series: readonly { readonly name: string; readonly points: readonly (readonly [number, number])[] }[]): string {
+export function scatterChart(
+  title: string,
+  series: readonly { readonly name: string; readonly points: readonly (readonly [number, number])[] }[],
+): string {
   return draw({
     title: { text: title, textStyle: { fontSize: 15 } },
     xAxis: { type: 'value', min: 15, max: 100 },
     yAxis: { type: 'value' },
-    series: series.map((s) => ({ name: s.name, type: 'scatter', symbolSize: 4, data: s.points.map(([x, y]) => [Number(x.toFixed(1)), Number(y.toFixed(2))]) })),
+    series: series.map((s) => ({
+      name: s.name,
+      type: 'scatter',
+      symbolSize: 4,
+      data: s.points.map(([x, y]) => [Number(x.toFixed(1)), Number(y.toFixed(2))]),
+    })),
   });
 }

@@ -20,7 +20,12 @@ export interface DabTrial {
 export interface DabOutcome {
   readonly trial: DabTrial;
   readonly codes: readonly string[];
-  readonly readings: readonly { readonly dab: number; readonly truth: number; readonly read: number; readonly uncertainty: number }[];
+  readonly readings: readonly {
+    readonly dab: number;
+    readonly truth: number;
+    readonly read: number;
+    readonly uncertainty: number;
+  }[];
   /** Whether a dab that nobody painted reads as bare; null where all are painted, or nothing was read. */
   readonly bareIsBare: boolean | null;
 }
@@ -30,18 +35,30 @@ export default async function runDabTrial(trial: DabTrial): Promise<DabOutcome> 
   const sheet = await sheetWithDabs(steps, 'a4', new Map(dabs), seed);
   const photo = await decodePhoto(await jpegOf(sheet, camera, seed, MEGAPIXELS));
   const { cv } = await loadOpenCv();
-  const read = (dab: number) => readDab(photo, { terms: defaultScale('gouache', steps), dab, expected: { exercise: 'ex1', student: 'st1' } }, { cv, readQr });
+  const read = (dab: number) =>
+    readDab(
+      photo,
+      { terms: defaultScale('gouache', steps), dab, expected: { exercise: 'ex1', student: 'st1' } },
+      { cv, readQr },
+    );
   const found = [];
   for (const [i, [dab]] of dabs.entries()) {
     const { reading, issues } = await read(dab);
-    found.push({ dab, truth: sheet.truth.steps[i]?.lightness ?? Number.NaN, reading, codes: issues.map((c) => c.code) });
+    found.push({
+      dab,
+      truth: sheet.truth.steps[i]?.lightness ?? Number.NaN,
+      reading,
+      codes: issues.map((c) => c.code),
+    });
   }
   const free = Array.from({ length: steps }, (_, i) => i + 1).find((d) => !dabs.some(([dab]) => dab === d));
   const bare = free === undefined ? null : await read(free);
   return {
     trial,
     codes: [...new Set(found.flatMap((f) => f.codes))],
-    readings: found.flatMap(({ dab, truth, reading }) => (reading ? [{ dab, truth, read: reading.lab[0], uncertainty: reading.uncertainty }] : [])),
+    readings: found.flatMap(({ dab, truth, reading }) =>
+      reading ? [{ dab, truth, read: reading.lab[0], uncertainty: reading.uncertainty }] : [],
+    ),
     bareIsBare: bare?.reading ? bare.bare : null,
   };
 }

@@ -40,18 +40,38 @@ interface Scene {
 
 async function blankSheet(terms: TermsOf<'bands'>, { printer, seed }: Trial): Promise<Scene> {
   const layout = exerciseLayout(terms);
-  const words = { title: 'Sample', className: 'Tidewell', name: '', labels: Array.from({ length: terms.steps }, (_, i) => String(i + 1)), due: '', care: '', careInShort: '', exercise: null, student: null, figures: {} };
+  const words = {
+    title: 'Sample',
+    className: 'Tidewell',
+    name: '',
+    labels: Array.from({ length: terms.steps }, (_, i) => String(i + 1)),
+    due: '',
+    care: '',
+    careInShort: '',
+    exercise: null,
+    student: null,
+    figures: {},
+  };
   const { surface } = await print(await sheetToPng(drawExerciseSheet(terms, words), DPI), printer, seed);
   const paper = { xMm: layout.qrBox.xMm - 12, yMm: layout.qrBox.yMm, widthMm: 10, heightMm: 10 };
   const [bare, ...patches] = readColours(surface, [paper, ...layout.patches], seed);
   const frame = layout.cells[0];
   if (!frame) throw new Error('The sheet has no frame.');
-  return { surface, stage: layout, frame, card: { paper: bare ?? null, patches: new Map(patches.map((lab, i) => [i + 1, lab])) } };
+  return {
+    surface,
+    stage: layout,
+    frame,
+    card: { paper: bare ?? null, patches: new Map(patches.map((lab, i) => [i + 1, lab])) },
+  };
 }
 
 async function blankBoard({ printer, seed }: Trial): Promise<Scene> {
   const own = chance(seed).fork('board size');
-  const { readings, ...board } = await emptyBoard({ widthMm: own.between(250, 900), heightMm: own.between(220, 700) }, printer, seed);
+  const { readings, ...board } = await emptyBoard(
+    { widthMm: own.between(250, 900), heightMm: own.between(220, 700) },
+    printer,
+    seed,
+  );
   return { ...board, card: readings };
 }
 
@@ -59,13 +79,21 @@ async function blankBoard({ printer, seed }: Trial): Promise<Scene> {
 function values(terms: TermsOf<'bands'>, seed: number): number[] {
   const own = chance(seed).fork('bands');
   const out: number[] = [];
-  for (const target of targetLightnesses(terms.steps, terms.ends, 'light-first', 'lightness')) out.push(Math.min(95, target + 2.5 * own.gauss(), (out.at(-1) ?? 200) - APART));
+  for (const target of targetLightnesses(terms.steps, terms.ends, 'light-first', 'lightness'))
+    out.push(Math.min(95, target + 2.5 * own.gauss(), (out.at(-1) ?? 200) - APART));
   return out;
 }
 
 /** Something of the student's own in front of the bands: a post. */
 const post = ({ xMm, yMm, widthMm, heightMm }: BoxMm, lightness: number): PaintedArea => ({
-  rings: [[[0.3, 0.6], [0.42, 0.57], [0.45, 1], [0.28, 1]].map(([x = 0, y = 0]) => [xMm + x * widthMm, yMm + y * heightMm] as const)],
+  rings: [
+    [
+      [0.3, 0.6],
+      [0.42, 0.57],
+      [0.45, 1],
+      [0.28, 1],
+    ].map(([x = 0, y = 0]) => [xMm + x * widthMm, yMm + y * heightMm] as const),
+  ],
   lightness,
   waver: 0.3,
   streaks: 0.2,
@@ -74,14 +102,31 @@ const post = ({ xMm, yMm, widthMm, heightMm }: BoxMm, lightness: number): Painte
 export async function runDrawnTrial(trial: DrawnTrial): Promise<TrialOutcome> {
   const { steps, camera, seed, way, drawn: motif, megapixels = 12 } = trial;
   const silhouettes = seed % 2 === 0 ? ('own' as const) : ('drawn' as const);
-  const terms: TermsOf<'bands'> = { ...defaultTerms('bands'), motif, steps, outlines: 'own', silhouettes, brushMm: 4, lamp: motif === 'stairwell' ? { x: 0.5, y: 0.48 } : { x: 0.36, y: 0.34 } };
+  const terms: TermsOf<'bands'> = {
+    ...defaultTerms('bands'),
+    motif,
+    steps,
+    outlines: 'own',
+    silhouettes,
+    brushMm: 4,
+    lamp: motif === 'stairwell' ? { x: 0.5, y: 0.48 } : { x: 0.36, y: 0.34 },
+  };
   const { surface, stage, frame, card } = way === 'brackets' ? await blankBoard(trial) : await blankSheet(terms, trial);
   const truths = values(terms, seed);
-  const bands = drawByHand(motif, frame, terms.lamp, steps, seed).map(({ band, ring }): PaintedArea => ({ rings: [ring], lightness: truths[band - 1] ?? 50, waver: 0.4, streaks: 0 }));
+  const bands = drawByHand(motif, frame, terms.lamp, steps, seed).map(({ band, ring }): PaintedArea => ({
+    rings: [ring],
+    lightness: truths[band - 1] ?? 50,
+    waver: 0.4,
+    streaks: 0,
+  }));
   const painted = paintAreas(surface, silhouettes === 'own' ? [...bands, post(frame, terms.ends.dark)] : bands, seed);
   const photo = await decodePhoto(await photograph(painted, stage, shotFor(camera, stage, seed, megapixels), seed));
   const corners = way === 'corners' ? pixelsOfPlaces(stage, camera, seed, megapixels, boxCorners(frame)) : null;
-  const target: Target = corners ? { kind: 'corners', corners } : way === 'brackets' ? { kind: 'brackets', depthMm: 0 } : { kind: 'sheet' };
+  const target: Target = corners
+    ? { kind: 'corners', corners }
+    : way === 'brackets'
+      ? { kind: 'brackets', depthMm: 0 }
+      : { kind: 'sheet' };
   const { cv } = await loadOpenCv();
   const result = await measureBands(
     photo,
@@ -95,6 +140,20 @@ export async function runDrawnTrial(trial: DrawnTrial): Promise<TrialOutcome> {
     { cv, readQr },
   );
   const { accepted, issues } = result.capture;
-  const readings = result.steps.map((s, i) => ({ step: s.index, truth: truths[i] ?? 0, read: s.lightness, uncertainty: s.uncertainty, ab: [Number.NaN, Number.NaN] as const }));
-  return { trial, accepted, fixes: [], pixels: null, codes: issues.map((i) => i.code), values: issues.map((i) => i.value), readings: accepted ? readings : [] };
+  const readings = result.steps.map((s, i) => ({
+    step: s.index,
+    truth: truths[i] ?? 0,
+    read: s.lightness,
+    uncertainty: s.uncertainty,
+    ab: [Number.NaN, Number.NaN] as const,
+  }));
+  return {
+    trial,
+    accepted,
+    fixes: [],
+    pixels: null,
+    codes: issues.map((i) => i.code),
+    values: issues.map((i) => i.value),
+    readings: accepted ? readings : [],
+  };
 }

@@ -5,7 +5,17 @@ import { openTrials } from './trials';
 const trials = openTrials();
 afterAll(() => trials.close());
 
-const trial = (more: Partial<Trial> & Pick<Trial, 'drawn' | 'seed'>): Trial => ({ steps: 7, paper: 'a4', paint: 'fine', camera: 'studio', printer: 'office', card: 'measured', way: 'sheet', megapixels: 4, ...more });
+const trial = (more: Partial<Trial> & Pick<Trial, 'drawn' | 'seed'>): Trial => ({
+  steps: 7,
+  paper: 'a4',
+  paint: 'fine',
+  camera: 'studio',
+  printer: 'office',
+  card: 'measured',
+  way: 'sheet',
+  megapixels: 4,
+  ...more,
+});
 
 test.each([
   ['rings on a sheet, with a post of the student’s own', trial({ drawn: 'glow', seed: 730 }), 1],

@@ -25,7 +25,8 @@ export async function findOn(seed: number): Promise<FinderOutcome> {
   const targets = targetLightnesses(9, ends, 'light-first', 'lightness');
   const places = finderBars(targets.length, 'a4');
   // The same machine each time; the instrument's error is new on every page.
-  const printed = async (page: Parameters<typeof sheetToPng>[0]) => (await print(await sheetToPng(page, DPI), 'office', seed)).surface;
+  const printed = async (page: Parameters<typeof sheetToPng>[0]) =>
+    (await print(await sheetToPng(page, DPI), 'office', seed)).surface;
   const readBars = async (bars: readonly Bar[], page: number) =>
     readLightness(await printed(drawFinder(bars, [], [], 'a4')), places, seed * 10 + page);
 
@@ -36,7 +37,10 @@ export async function findOn(seed: number): Promise<FinderOutcome> {
   const plain = await readBars(barsFor(nominal, targets), 1);
   const bars = barsFor(printerCurve(readings), targets);
   const first = await readBars(bars, 2);
-  const again = barsFor(printerCurve([...readings, ...bars.map((b, i) => ({ code: b.code, lightness: first[i] ?? 0 }))]), targets);
+  const again = barsFor(
+    printerCurve([...readings, ...bars.map((b, i) => ({ code: b.code, lightness: first[i] ?? 0 }))]),
+    targets,
+  );
   const corrected = await readBars(again, 3);
   const off = (read: readonly number[]) => read.map((l, i) => l - (targets[i] ?? 0));
   return { seed, bars: again, plain: off(plain), first: off(first), corrected: off(corrected) };

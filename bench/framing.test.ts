@@ -8,11 +8,24 @@ afterAll(() => trials.close());
 const MEGAPIXELS = 8;
 /** Divisible by four: the bottom right piece is left out. */
 const COVERED = 5204;
-const trial = (change: Partial<Trial>): Trial => ({ steps: 7, paper: 'a4', paint: 'fine', camera: 'studio', printer: 'office', card: 'measured', seed: 4711, megapixels: MEGAPIXELS, ...change });
+const trial = (change: Partial<Trial>): Trial => ({
+  steps: 7,
+  paper: 'a4',
+  paint: 'fine',
+  camera: 'studio',
+  printer: 'office',
+  card: 'measured',
+  seed: 4711,
+  megapixels: MEGAPIXELS,
+  ...change,
+});
 const worst = (o: TrialOutcome | undefined) => Math.max(...(o?.readings ?? []).map((r) => Math.abs(r.read - r.truth)));
 
 test('boards are read by their corner pieces to 1 L*, one piece missing or none', async () => {
-  const outcomes = await trials.run([trial({ way: 'brackets', seed: COVERED }), trial({ way: 'brackets', camera: 'window', seed: COVERED + 1 })]);
+  const outcomes = await trials.run([
+    trial({ way: 'brackets', seed: COVERED }),
+    trial({ way: 'brackets', camera: 'window', seed: COVERED + 1 }),
+  ]);
   for (const o of outcomes) {
     expect(o.codes.filter((c) => c !== 'outside_card')).toEqual([]);
     expect(o.readings).toHaveLength(7);
@@ -21,7 +34,10 @@ test('boards are read by their corner pieces to 1 L*, one piece missing or none'
 });
 
 test('between marked corners readings are relative: to 2.5 L* where paper shows, to 4 where none does', async () => {
-  const [paper, bare] = await trials.run([trial({ way: 'corners', printer: 'nominal' }), trial({ way: 'corners-bare', camera: 'even-light' })]);
+  const [paper, bare] = await trials.run([
+    trial({ way: 'corners', printer: 'nominal' }),
+    trial({ way: 'corners-bare', camera: 'even-light' }),
+  ]);
   expect(paper?.accepted && bare?.accepted).toBe(true);
   expect(worst(paper)).toBeLessThan(2.5);
   expect(worst(bare)).toBeLessThan(4);
@@ -30,7 +46,11 @@ test('between marked corners readings are relative: to 2.5 L* where paper shows,
 });
 
 test('strong tone curves in light of two to one, and a sensor of other primaries, are taken out', async () => {
-  const [lifted, toe, coloured] = await trials.run([trial({ camera: 'curve-lifted', steps: 9 }), trial({ camera: 'curve-toe', steps: 9 }), trial({ camera: 'other-primaries', hue: true, pixels: true })]);
+  const [lifted, toe, coloured] = await trials.run([
+    trial({ camera: 'curve-lifted', steps: 9 }),
+    trial({ camera: 'curve-toe', steps: 9 }),
+    trial({ camera: 'other-primaries', hue: true, pixels: true }),
+  ]);
   expect(worst(lifted)).toBeLessThan(1.5);
   expect(worst(toe)).toBeLessThan(1.5);
   expect(Math.max(...(coloured?.readings ?? []).flatMap((r) => r.ab.map(Math.abs)))).toBeLessThan(3);

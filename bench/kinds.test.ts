@@ -22,7 +22,18 @@ import { readQr } from '@/workers/read-qr';
 const SEED = 81;
 const MEGAPIXELS = 4;
 const nobody = { exercise: null, student: null };
-const words = { title: 'Sample', className: 'Tidewell', name: '', labels: ['1', '2', '3', '4', '5', '6', '7', '8', '9'], due: '', care: '', careInShort: '', exercise: null, student: null, figures: {} };
+const words = {
+  title: 'Sample',
+  className: 'Tidewell',
+  name: '',
+  labels: ['1', '2', '3', '4', '5', '6', '7', '8', '9'],
+  due: '',
+  care: '',
+  careInShort: '',
+  exercise: null,
+  student: null,
+  figures: {},
+};
 
 async function printed(terms: SteppedTerms): Promise<Surface> {
   return (await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', SEED)).surface;
@@ -32,19 +43,31 @@ async function seen(surface: Surface, terms: SteppedTerms) {
   const layout = exerciseLayout(terms);
   const shot = shotFor('studio', layout, SEED, MEGAPIXELS);
   const { cv } = await loadOpenCv();
-  return { photo: uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(surface, layout, shot, SEED))), tools: { cv, readQr } };
+  return {
+    photo: uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(surface, layout, shot, SEED))),
+    tools: { cv, readQr },
+  };
 }
 
 test('bands are read where they were printed; a silhouette with gaps is told, and a solid one is not', async () => {
   const terms = defaultTerms('bands');
   const picture = bandPicture(terms);
   const frame = exerciseLayout(terms).cells[0];
-  const rings = (shape: (typeof picture.bands)[number]['shape']) => shape.flat().map((ring) => ring.map(([x, y]) => [x + (frame?.xMm ?? 0), y + (frame?.yMm ?? 0)] as const));
+  const rings = (shape: (typeof picture.bands)[number]['shape']) =>
+    shape.flat().map((ring) => ring.map(([x, y]) => [x + (frame?.xMm ?? 0), y + (frame?.yMm ?? 0)] as const));
   const targets = targetLightnesses(terms.steps, terms.ends, 'light-first', 'lightness');
   // The fourth band is painted much too light: it all but meets the third.
   const values = targets.map((t, i) => (i === 3 ? t + 9 : t));
-  const bands = picture.bands.map((b, i) => ({ rings: rings(b.shape), lightness: values[i] ?? 50, waver: 0.6, streaks: 0 }));
-  const front = (streaks: number) => (picture.silhouette ? [{ rings: rings(picture.silhouette.shape), lightness: terms.ends.dark, waver: 0.5, streaks }] : []);
+  const bands = picture.bands.map((b, i) => ({
+    rings: rings(b.shape),
+    lightness: values[i] ?? 50,
+    waver: 0.6,
+    streaks: 0,
+  }));
+  const front = (streaks: number) =>
+    picture.silhouette
+      ? [{ rings: rings(picture.silhouette.shape), lightness: terms.ends.dark, waver: 0.5, streaks }]
+      : [];
   const blank = await printed(terms);
   for (const streaks of [0, 9]) {
     const { photo, tools } = await seen(paintAreas(blank, [...bands, ...front(streaks)], SEED), terms);
@@ -61,12 +84,23 @@ test('a scale of one colour runs through it, and a step whose hue turns is told'
   const pure = 42;
   const even = targetLightnesses(terms.steps, terms.ends, 'light-first', 'lightness');
   const strength = (l: number) => 34 * Math.exp(-(((l - pure) / 26) ** 2));
-  const colour = (l: number, turn: number) => ({ a: strength(l) * Math.cos(0.9 + turn), b: strength(l) * Math.sin(0.9 + turn) });
-  const faults = even.map((l, i) => ({ kind: 'drift' as const, step: i + 1, ...colour(l, i === 4 ? 0.6 : i === 6 ? 0.1 : 0) }));
+  const colour = (l: number, turn: number) => ({
+    a: strength(l) * Math.cos(0.9 + turn),
+    b: strength(l) * Math.sin(0.9 + turn),
+  });
+  const faults = even.map((l, i) => ({
+    kind: 'drift' as const,
+    step: i + 1,
+    ...colour(l, i === 4 ? 0.6 : i === 6 ? 0.1 : 0),
+  }));
   const layout = exerciseLayout(terms);
   const { surface } = paint(await printed(terms), layout.cells, { lightness: even, faults }, SEED);
   const { photo, tools } = await seen(surface, terms);
-  const result = await measureScale(photo, { terms: { ...terms, pure: { lightness: pure, at: 'own-value' } }, hue: true, expected: nobody }, tools);
+  const result = await measureScale(
+    photo,
+    { terms: { ...terms, pure: { lightness: pure, at: 'own-value' } }, hue: true, expected: nobody },
+    tools,
+  );
   expect(result.capture.accepted).toBe(true);
   expect(result.steps.filter((s) => s.flags.includes('hue_turn')).map((s) => s.index)).toEqual([5]);
   // The step nearest to the pure colour's own lightness takes it; both halves run straight to it.
@@ -81,13 +115,27 @@ test('chips are found where they lie, and told where they belong', async () => {
   const layout = exerciseLayout(terms);
   const even = targetLightnesses(terms.steps, terms.ends, 'light-first', 'lightness');
   // Place, and the step whose grey it is as light as: two of them lie elsewhere.
-  const chips = [{ place: 2, like: 2, a: -20, b: 30 }, { place: 4, like: 6, a: 45, b: 25 }, { place: 6, like: 6, a: 8, b: -14 }, { place: 14, like: 4, a: 0, b: 12 }];
-  const cells = [...layout.cells, ...chips.flatMap((c, i) => layout.chips.filter((p) => p.index === c.place).map((p) => ({ ...p, index: terms.steps + i + 1 })))];
+  const chips = [
+    { place: 2, like: 2, a: -20, b: 30 },
+    { place: 4, like: 6, a: 45, b: 25 },
+    { place: 6, like: 6, a: 8, b: -14 },
+    { place: 14, like: 4, a: 0, b: 12 },
+  ];
+  const cells = [
+    ...layout.cells,
+    ...chips.flatMap((c, i) =>
+      layout.chips.filter((p) => p.index === c.place).map((p) => ({ ...p, index: terms.steps + i + 1 })),
+    ),
+  ];
   const lightness = [...even, ...chips.map((c) => even[c.like - 1] ?? 50)];
   const faults = chips.map((c, i) => ({ kind: 'drift' as const, step: terms.steps + i + 1, a: c.a, b: c.b }));
   const { surface } = paint(await printed(terms), cells, { lightness, faults }, SEED);
   const { photo, tools } = await seen(surface, terms);
-  const result = await measureScale(photo, { terms, hue: true, chipRows: chipRows(terms.chips, terms.steps), expected: nobody }, tools);
+  const result = await measureScale(
+    photo,
+    { terms, hue: true, chipRows: chipRows(terms.chips, terms.steps), expected: nobody },
+    tools,
+  );
   expect(result.chips.map((c) => [c.place, c.step, c.nearest, c.what])).toEqual([
     [2, 2, 2, 'tint'],
     [4, 4, 6, 'pure'],
@@ -112,7 +160,13 @@ test('an edge where paint gathered, a line that shows and a grey that leans are 
   const { surface } = paint(await printed(terms), layout.cells, { lightness, faults }, SEED);
   const { photo, tools } = await seen(surface, terms);
   const result = await measureScale(photo, { terms, expected: nobody }, tools);
-  const told = (flag: (typeof result.steps)[number]['flags'][number]) => result.steps.filter((s) => s.flags.includes(flag)).map((s) => s.index);
+  const told = (flag: (typeof result.steps)[number]['flags'][number]) =>
+    result.steps.filter((s) => s.flags.includes(flag)).map((s) => s.index);
   expect(result.capture.accepted).toBe(true);
-  expect([told('line_shows'), told('built_up_edge'), told('drift_warm'), told('drift_cool')]).toEqual([[2], [4], [5], [8]]);
+  expect([told('line_shows'), told('built_up_edge'), told('drift_warm'), told('drift_cool')]).toEqual([
+    [2],
+    [4],
+    [5],
+    [8],
+  ]);
 });

@@ -24,7 +24,15 @@ test('marks are confirmed or not by what was painted, and what is not painted ye
     const { surface } = paint(sheet.blank, sheet.layout.cells.slice(0, DONE), { lightness, faults: [] }, SEED);
     const file = path.join(folder, 'look.jpg');
     writeFileSync(file, await jpegOf({ ...sheet, surface }, 'window', SEED, 8, { orientation: 6, location: true }));
-    const { look, issues, picture } = await takeLook({ task: 'look', file, orientation: null, terms, target: null, numbering: 'white-is-one', expected: { exercise: null, student: null } });
+    const { look, issues, picture } = await takeLook({
+      task: 'look',
+      file,
+      orientation: null,
+      terms,
+      target: null,
+      numbering: 'white-is-one',
+      expected: { exercise: null, student: null },
+    });
     expect(issues.filter((i) => i.code !== 'outside_card')).toEqual([]);
     if (!look || !picture) throw new Error('No look came of it.');
     const middle = (step: number) => {

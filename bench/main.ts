@@ -18,7 +18,14 @@ import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';
 
-const { values } = parseArgs({ options: { seed: { type: 'string' }, rounds: { type: 'string', default: '10' }, only: { type: 'string' }, megapixels: { type: 'string', default: '12' } } });
+const { values } = parseArgs({
+  options: {
+    seed: { type: 'string' },
+    rounds: { type: 'string', default: '10' },
+    only: { type: 'string' },
+    megapixels: { type: 'string', default: '12' },
+  },
+});
 const seed = values.seed === undefined ? Math.floor(Date.now() / 1000) % 1_000_000 : Number(values.seed);
 const rounds = Number(values.rounds);
 if (!Number.isInteger(seed) || seed < 0 || !Number.isInteger(rounds) || rounds < 1) {
@@ -39,7 +46,8 @@ async function benchFinder(from: number): Promise<boolean> {
   let good = true;
   for (let k = 0; k < 10; k++) {
     const { seed: own, bars, plain, first, corrected } = await findOn(from + k);
-    const worst = (errors: readonly number[]) => Math.max(...errors.flatMap((e, i) => (bars[i]?.reachable ? [Math.abs(e)] : [])));
+    const worst = (errors: readonly number[]) =>
+      Math.max(...errors.flatMap((e, i) => (bars[i]?.reachable ? [Math.abs(e)] : [])));
     row(String(own), worst(plain), worst(first), worst(corrected), bars.filter((b) => !b.reachable).length);
     good &&= worst(corrected) <= FINDER_LIMIT;
   }
@@ -47,7 +55,8 @@ async function benchFinder(from: number): Promise<boolean> {
 }
 
 const kept: [string, boolean][] = [];
-if (wanted('accuracy')) kept.push(['accuracy (docs/accuracy.md)', await benchAccuracy(trials.run, seed, rounds, Number(values.megapixels))]);
+if (wanted('accuracy'))
+  kept.push(['accuracy (docs/accuracy.md)', await benchAccuracy(trials.run, seed, rounds, Number(values.megapixels))]);
 if (wanted('printers')) await benchPrinters(trials.run, seed);
 if (wanted('finder')) kept.push(['value finder', await benchFinder(seed)]);
 await trials.close();

@@ -13,7 +13,14 @@ import { loadOpenCv } from '@/workers/opencv';
 import { readQr } from '@/workers/read-qr';
 import { type NotanShot, photographed, type ShotPlan } from './notan-stage';
 
-export const SCENES = ['salt-pans', 'stair-hall', 'breakwater', 'net-loft', 'jug-and-eggs', 'greenhouse-bench'] as const;
+export const SCENES = [
+  'salt-pans',
+  'stair-hall',
+  'breakwater',
+  'net-loft',
+  'jug-and-eggs',
+  'greenhouse-bench',
+] as const;
 
 export interface MassTrial extends NotanShot {
   readonly scene: (typeof SCENES)[number];
@@ -49,7 +56,10 @@ const LEAST_MASS = 0.012;
 async function masksOf(scene: string, mirrored: boolean): Promise<Uint8Array> {
   const { width, height } = GRID;
   const plane = async (name: string) => {
-    const image = sharp(path.resolve('src/demo/references', scene, `${name}.png`)).resize(width, height, { kernel: 'nearest', fit: 'fill' });
+    const image = sharp(path.resolve('src/demo/references', scene, `${name}.png`)).resize(width, height, {
+      kernel: 'nearest',
+      fit: 'fill',
+    });
     const { data, info } = await (mirrored ? image.flop() : image).raw().toBuffer({ resolveWithObject: true });
     return Uint8Array.from({ length: width * height }, (_, i) => data[info.channels * i] as number);
   };
@@ -85,7 +95,19 @@ function masses(massOf: Uint8Array, tones: number, seed: number): Asked[] {
       const mistaken = steps !== null && own.next() < 0.2;
       const wrong = steps && (steps.to < tones ? steps.to + 1 : steps.from - 1);
       const tone = crossed ? (shadow ? light : dark) : mistaken && wrong && wrong > 0 ? wrong : right;
-      return { key, tone, mistaken: tone !== right && steps !== null, mass: { name: `thing ${thing} > ${shadow ? 'shadow' : 'light'}`, emphasis: 1, part, material: 'matt', blocked: 0, steps } };
+      return {
+        key,
+        tone,
+        mistaken: tone !== right && steps !== null,
+        mass: {
+          name: `thing ${thing} > ${shadow ? 'shadow' : 'light'}`,
+          emphasis: 1,
+          part,
+          material: 'matt',
+          blocked: 0,
+          steps,
+        },
+      };
     });
   });
 }
@@ -100,7 +122,16 @@ function bothEnds(massOf: Uint8Array, tones: number, seed: number): Asked[] {
 
 /** Places nearer to another mass than this are nobody's: there the hand of the painter and that of the teacher stray. */
 const EDGE = 10;
-const AROUND = [[-1, -1], [0, -1], [1, -1], [-1, 0], [1, 0], [-1, 1], [0, 1], [1, 1]] as const;
+const AROUND = [
+  [-1, -1],
+  [0, -1],
+  [1, -1],
+  [-1, 0],
+  [1, 0],
+  [-1, 1],
+  [0, 1],
+  [1, 1],
+] as const;
 
 function wellInside(massOf: Uint8Array, i: number): boolean {
   const [x, y] = [i % GRID.width, Math.floor(i / GRID.width)];
@@ -123,15 +154,40 @@ export default async function runMassTrial(trial: MassTrial): Promise<MassOutcom
   const ends = { light: own.between(90, 95), dark: own.between(21, 30) };
   // Between marked corners the ends are what was asked for, by agreement: how far the student missed them nobody can tell.
   const isKnown = (k: number) => trial.way !== 'corners' || (k > 0 && k < tones - 1);
-  const lightness = targetLightnesses(tones, ends, 'light-first', 'lightness').map((l, k) => l + own.gauss() * (isKnown(k) ? 1 : 0));
+  const lightness = targetLightnesses(tones, ends, 'light-first', 'lightness').map(
+    (l, k) => l + own.gauss() * (isKnown(k) ? 1 : 0),
+  );
   // A picture that is dark all round shows no frame.
-  const plan: ShotPlan = { lightness, ragged: own.between(0.001, 0.004), shift: { x: 0, y: 0 }, streaks: own.between(0, 1.5), frame: own.next() < 0.25 && !darkAllRound(map) ? { share: own.between(0.02, 0.06), lightness: ends.dark - own.between(0, 4) } : null };
+  const plan: ShotPlan = {
+    lightness,
+    ragged: own.between(0.001, 0.004),
+    shift: { x: 0, y: 0 },
+    streaks: own.between(0, 1.5),
+    frame:
+      own.next() < 0.25 && !darkAllRound(map)
+        ? { share: own.between(0.02, 0.06), lightness: ends.dark - own.between(0, 4) }
+        : null,
+  };
   const { photo, target, painted } = await photographed(trial, map, plan);
   const { cv } = await loadOpenCv();
-  const { result, drawn } = await measureNotan(photo, { reference: null, tones, ends, expected: { exercise: null, student: null }, target }, { cv, readQr });
+  const { result, drawn } = await measureNotan(
+    photo,
+    { reference: null, tones, ends, expected: { exercise: null, student: null }, target },
+    { cv, readQr },
+  );
   const { accepted, issues } = result.capture;
   const nothing = { made: 0, told: 0, said: 0, right: 0 };
-  if (!drawn) return { trial, accepted: false, codes: issues.map((i) => i.code), frame: { made: plan.frame !== null, found: false }, lightness: [], inside: [], outside: nothing, crossed: nothing };
+  if (!drawn)
+    return {
+      trial,
+      accepted: false,
+      codes: issues.map((i) => i.code),
+      frame: { made: plan.frame !== null, found: false },
+      lightness: [],
+      inside: [],
+      outside: nothing,
+      crossed: nothing,
+    };
   // A teacher's brush strays by a few thousandths of the picture.
   const [sx, sy] = [own.whole(1, 1e9), own.whole(1, 1e9)];
   const stray = (u: number, v: number, salt: number) => 0.003 * smoothNoise(u * 14, v * 14, salt);
@@ -143,18 +199,39 @@ export default async function runMassTrial(trial: MassTrial): Promise<MassOutcom
     return number.get(massOf[y * GRID.width + x] as number) ?? 0;
   });
   const named = { nameOf, names: asked.map((a) => a.mass) };
-  const judged = { ...result, ...judgePainting({ drawn, reference: null, readings: [], named, tones: result.tones, targets: notanTargets(tones, ends, null) }) };
+  const judged = {
+    ...result,
+    ...judgePainting({
+      drawn,
+      reference: null,
+      readings: [],
+      named,
+      tones: result.tones,
+      targets: notanTargets(tones, ends, null),
+    }),
+  };
   const findings = critiqueNotan(judged, ends);
   const truth = asked.map(({ key, mass }) => {
     const whole = [...massOf.keys()].filter((i) => massOf[i] === key);
     const inner = whole.filter((i) => wellInside(massOf, i));
     const own = (inner.length > 0 ? inner : whole).map((i) => painted.toneOf[i] as number);
-    return { lightness: sum(own.map((t) => plan.lightness[t - 1] as number)) / own.length, inside: mass.steps && own.filter((t) => mass.steps && t >= mass.steps.from && t <= mass.steps.to).length / own.length };
+    return {
+      lightness: sum(own.map((t) => plan.lightness[t - 1] as number)) / own.length,
+      inside:
+        mass.steps && own.filter((t) => mass.steps && t >= mass.steps.from && t <= mass.steps.to).length / own.length,
+    };
   });
   const read = asked.map(({ mass }) => judged.masses.find((m) => m.name === mass.name));
   const said = (code: string) => findings.filter((f) => f.code === code).map((f) => f.where.shape);
-  const count = (made: readonly string[], told: readonly (string | undefined)[]): Count => ({ made: made.length, told: made.filter((m) => told.includes(m)).length, said: told.length, right: told.filter((t) => t !== undefined && made.includes(t)).length });
-  const crossed = asked.filter((a) => a.mass.part === 'lit' && a.mass.steps === null).map((a) => a.mass.name.split(' > ')[0] as string);
+  const count = (made: readonly string[], told: readonly (string | undefined)[]): Count => ({
+    made: made.length,
+    told: made.filter((m) => told.includes(m)).length,
+    said: told.length,
+    right: told.filter((t) => t !== undefined && made.includes(t)).length,
+  });
+  const crossed = asked
+    .filter((a) => a.mass.part === 'lit' && a.mass.steps === null)
+    .map((a) => a.mass.name.split(' > ')[0] as string);
   return {
     trial,
     accepted,
@@ -162,7 +239,10 @@ export default async function runMassTrial(trial: MassTrial): Promise<MassOutcom
     frame: { made: plan.frame !== null, found: result.frame !== null },
     lightness: read.flatMap((m, k) => (m && m.lightness !== null ? [m.lightness - (truth[k]?.lightness ?? 0)] : [])),
     inside: read.flatMap((m, k) => (m && m.inside !== null ? [m.inside - (truth[k]?.inside ?? 0)] : [])),
-    outside: count(asked.filter((a) => a.mistaken).map((a) => a.mass.name), said('outside_steps')),
+    outside: count(
+      asked.filter((a) => a.mistaken).map((a) => a.mass.name),
+      said('outside_steps'),
+    ),
     crossed: count(crossed, said('pair_crossed')),
   };
 }

@@ -5,7 +5,9 @@ const trials = openMassTrials();
 afterAll(() => trials.close());
 
 test('masses shown on a photograph are read as they were painted', async () => {
-  const [outcome] = await trials.run([{ seed: 8123, scene: 'jug-and-eggs', tones: 4, way: 'sheet', camera: 'window', megapixels: 5 }]);
+  const [outcome] = await trials.run([
+    { seed: 8123, scene: 'jug-and-eggs', tones: 4, way: 'sheet', camera: 'window', megapixels: 5 },
+  ]);
   const { accepted, lightness, inside, outside, crossed } = outcome!;
   expect(accepted).toBe(true);
   expect(lightness.length).toBeGreaterThan(5);

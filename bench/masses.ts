@@ -10,28 +10,75 @@ const LIMIT = { lightness: 2, inside: 0.03, recall: 0.95, precision: 0.95 } as c
 const WAYS = ['sheet', 'brackets', 'corners'] as const;
 const TONES = [3, 4, 5] as const;
 
-const sum = (outcomes: readonly MassOutcome[], what: 'outside' | 'crossed', of: keyof MassOutcome['outside']) => outcomes.reduce((s, o) => s + o[what][of], 0);
+const sum = (outcomes: readonly MassOutcome[], what: 'outside' | 'crossed', of: keyof MassOutcome['outside']) =>
+  outcomes.reduce((s, o) => s + o[what][of], 0);
 
 /** Returns whether every limit is kept. */
 export async function benchMasses(seed: number, megapixels: number): Promise<boolean> {
-  const asked = WAYS.flatMap((way, w) => USABLE.flatMap((camera, c) => [0, 1].map((k): MassTrial => ({ seed: seed + 5000 + 100 * w + 10 * c + k, camera, way, megapixels, scene: SCENES[(w + c + 3 * k) % SCENES.length] ?? 'salt-pans', tones: TONES[(w + c + k) % TONES.length] ?? 3 }))));
+  const asked = WAYS.flatMap((way, w) =>
+    USABLE.flatMap((camera, c) =>
+      [0, 1].map((k): MassTrial => ({
+        seed: seed + 5000 + 100 * w + 10 * c + k,
+        camera,
+        way,
+        megapixels,
+        scene: SCENES[(w + c + 3 * k) % SCENES.length] ?? 'salt-pans',
+        tones: TONES[(w + c + k) % TONES.length] ?? 3,
+      })),
+    ),
+  );
   const trials = openMassTrials();
   const outcomes = await trials.run(asked);
   await trials.close();
   const read = outcomes.filter((o) => o.accepted);
-  const lightness = WAYS.map((way) => ({ way, off: quantile(read.filter((o) => o.trial.way === way).flatMap((o) => o.lightness.map(Math.abs)), 0.95) }));
-  const all = quantile(read.flatMap((o) => o.lightness.map(Math.abs)), 0.95);
-  const inside = quantile(read.flatMap((o) => o.inside.map(Math.abs)), 0.95);
-  console.log(`\n${outcomes.length} paintings from life in three to five tones, ${read.reduce((s, o) => s + o.lightness.length, 0)} masses, ${outcomes.length - read.length} refused`);
-  console.log(`lightness of a mass 95 % within ${all.toFixed(2)}, ${lightness.map((l) => `${l.off.toFixed(2)} (${l.way})`).join(', ')} L*, share in its steps 95 % within ${inside.toFixed(3)}`);
+  const lightness = WAYS.map((way) => ({
+    way,
+    off: quantile(
+      read.filter((o) => o.trial.way === way).flatMap((o) => o.lightness.map(Math.abs)),
+      0.95,
+    ),
+  }));
+  const all = quantile(
+    read.flatMap((o) => o.lightness.map(Math.abs)),
+    0.95,
+  );
+  const inside = quantile(
+    read.flatMap((o) => o.inside.map(Math.abs)),
+    0.95,
+  );
+  console.log(
+    `\n${outcomes.length} paintings from life in three to five tones, ${read.reduce((s, o) => s + o.lightness.length, 0)} masses, ${outcomes.length - read.length} refused`,
+  );
+  console.log(
+    `lightness of a mass 95 % within ${all.toFixed(2)}, ${lightness.map((l) => `${l.off.toFixed(2)} (${l.way})`).join(', ')} L*, share in its steps 95 % within ${inside.toFixed(3)}`,
+  );
   row('', 'made', 'told', 'said', 'right');
-  for (const what of ['outside', 'crossed'] as const) row(what, sum(read, what, 'made'), sum(read, what, 'told'), sum(read, what, 'said'), sum(read, what, 'right'));
+  for (const what of ['outside', 'crossed'] as const)
+    row(what, sum(read, what, 'made'), sum(read, what, 'told'), sum(read, what, 'said'), sum(read, what, 'right'));
   const frames = read.filter((o) => o.frame.made);
   const found = frames.filter((o) => o.frame.found).length;
   const wrong = read.filter((o) => !o.frame.made && o.frame.found).length;
   console.log(`frames painted round it: ${found} of ${frames.length} found, ${wrong} found where there is none`);
-  for (const o of outcomes.filter((x) => !x.accepted || x.frame.made !== x.frame.found || (['outside', 'crossed'] as const).some((w) => x[w].told < x[w].made || x[w].right < x[w].said)))
-    console.log(`  ${o.trial.scene} ${o.trial.way} ${o.trial.camera}, ${o.trial.tones} tones, seed ${o.trial.seed}: ${o.accepted ? `outside ${o.outside.told} of ${o.outside.made} told, ${o.outside.right} of ${o.outside.said} right; crossed ${o.crossed.told} of ${o.crossed.made}, ${o.crossed.right} of ${o.crossed.said}; frame ${o.frame.made ? 'painted' : 'none'} and ${o.frame.found ? 'found' : 'not found'}` : o.codes.join(', ')}`);
-  const kept = (['outside', 'crossed'] as const).every((w) => sum(read, w, 'told') >= LIMIT.recall * sum(read, w, 'made') && sum(read, w, 'right') >= LIMIT.precision * sum(read, w, 'said'));
-  return kept && found >= LIMIT.recall * frames.length && wrong === 0 && all <= LIMIT.lightness && lightness.every((l) => l.off <= LIGHTNESS[l.way]) && inside <= LIMIT.inside;
+  for (const o of outcomes.filter(
+    (x) =>
+      !x.accepted ||
+      x.frame.made !== x.frame.found ||
+      (['outside', 'crossed'] as const).some((w) => x[w].told < x[w].made || x[w].right < x[w].said),
+  ))
+    console.log(
+      `  ${o.trial.scene} ${o.trial.way} ${o.trial.camera}, ${o.trial.tones} tones, seed ${o.trial.seed}: ${o.accepted ? `outside ${o.outside.told} of ${o.outside.made} told, ${o.outside.right} of ${o.outside.said} right; crossed ${o.crossed.told} of ${o.crossed.made}, ${o.crossed.right} of ${o.crossed.said}; frame ${o.frame.made ? 'painted' : 'none'} and ${o.frame.found ? 'found' : 'not found'}` : o.codes.join(', ')}`,
+    );
+  const kept = (['outside', 'crossed'] as const).every(
+    (w) =>
+      sum(read, w, 'told') >= LIMIT.recall * sum(read, w, 'made') &&
+      sum(read, w, 'right') >= LIMIT.precision * sum(read, w, 'said'),
+  );
+  return (
+    kept &&
+    found >= LIMIT.recall * frames.length &&
+    wrong === 0 &&
+    all <= LIMIT.lightness &&
+    lightness.every((l) => l.off <= LIGHTNESS[l.way]) &&
+    inside <= LIMIT.inside
+  );
 }

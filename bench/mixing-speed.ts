@@ -15,7 +15,14 @@ export function benchFit(seed: number): boolean {
   const own = chance(seed).fork('fit');
   const mixes = Array.from({ length: MIXES }, () => {
     const black = own.between(0.001, 0.9) ** 2;
-    return { parts: { 'titanium-white': 1 - black, 'ivory-black': black }, lightness: paintedMix(tubes, black)[0] + own.gauss(), a: null, b: null, wet: false, noise: 1 };
+    return {
+      parts: { 'titanium-white': 1 - black, 'ivory-black': black },
+      lightness: paintedMix(tubes, black)[0] + own.gauss(),
+      a: null,
+      b: null,
+      wet: false,
+      noise: 1,
+    };
   });
   const paints = ['titanium-white', 'ivory-black'] as const;
   const time = (work: () => unknown) =>

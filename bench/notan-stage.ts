@@ -36,10 +36,25 @@ async function blank({ way, seed }: NotanShot): Promise<Blank> {
   }
   const terms = defaultTerms('notan');
   const layout = exerciseLayout(terms);
-  const words = { title: 'Sample', className: 'Tidewell', name: '', labels: [], due: '', care: '', careInShort: '', exercise: null, student: null, figures: {} };
+  const words = {
+    title: 'Sample',
+    className: 'Tidewell',
+    name: '',
+    labels: [],
+    due: '',
+    care: '',
+    careInShort: '',
+    exercise: null,
+    student: null,
+    figures: {},
+  };
   const frame = layout.cells[0];
   if (!frame) throw new Error('The sheet has no frame.');
-  return { surface: (await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed)).surface, stage: layout, frame };
+  return {
+    surface: (await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed)).surface,
+    stage: layout,
+    frame,
+  };
 }
 
 /** A plan of which nobody knows yet how large the paper is: its frame is a share of the width. */
@@ -48,11 +63,26 @@ export interface ShotPlan extends Omit<NotanPlan, 'frame'> {
 }
 
 /** The photograph, how it is framed, and the tone that each place of the map's grid got. */
-export async function photographed(shot: NotanShot, map: ToneMap, plan: ShotPlan): Promise<{ readonly photo: Photo; readonly target: Target; readonly painted: ToneMap }> {
+export async function photographed(
+  shot: NotanShot,
+  map: ToneMap,
+  plan: ShotPlan,
+): Promise<{ readonly photo: Photo; readonly target: Target; readonly painted: ToneMap }> {
   const { seed, camera, way, megapixels } = shot;
   const { surface, stage, frame } = await blank(shot);
-  const { surface: finished, painted } = paintTones(surface, frame, map, { ...plan, frame: plan.frame && { mm: plan.frame.share * frame.widthMm, lightness: plan.frame.lightness } }, seed);
+  const { surface: finished, painted } = paintTones(
+    surface,
+    frame,
+    map,
+    { ...plan, frame: plan.frame && { mm: plan.frame.share * frame.widthMm, lightness: plan.frame.lightness } },
+    seed,
+  );
   const photo = await decodePhoto(await photograph(finished, stage, shotFor(camera, stage, seed, megapixels), seed));
-  const target: Target = way === 'corners' ? { kind: 'corners', corners: pixelsOfPlaces(stage, camera, seed, megapixels, boxCorners(frame)) } : way === 'brackets' ? { kind: 'brackets', depthMm: 0 } : { kind: 'sheet' };
+  const target: Target =
+    way === 'corners'
+      ? { kind: 'corners', corners: pixelsOfPlaces(stage, camera, seed, megapixels, boxCorners(frame)) }
+      : way === 'brackets'
+        ? { kind: 'brackets', depthMm: 0 }
+        : { kind: 'sheet' };
   return { photo, target, painted };
 }

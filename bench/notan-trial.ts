@@ -38,12 +38,22 @@ function scene(tones: number, seed: number, again = 0): ToneMap {
   const shapes = own.whole(4, 7);
   for (let k = 0; k < shapes; k++) {
     const tone = k < tones ? k + 1 : own.whole(1, tones);
-    const [cx, cy, r, squash, turn, salt] = [own.between(0.1, 0.9) * GRID.width, own.between(0.1, 0.9) * GRID.height, own.between(0.12, 0.28) * GRID.width, own.between(0.5, 1), own.between(0, Math.PI), own.whole(1, 1e9)];
+    const [cx, cy, r, squash, turn, salt] = [
+      own.between(0.1, 0.9) * GRID.width,
+      own.between(0.1, 0.9) * GRID.height,
+      own.between(0.12, 0.28) * GRID.width,
+      own.between(0.5, 1),
+      own.between(0, Math.PI),
+      own.whole(1, 1e9),
+    ];
     const square = own.next() < 0.4;
     for (let y = 0; y < GRID.height; y++)
       for (let x = 0; x < GRID.width; x++) {
         const [dx, dy] = [x - cx, y - cy];
-        const [u, v] = [Math.cos(turn) * dx + Math.sin(turn) * dy, (Math.cos(turn) * dy - Math.sin(turn) * dx) / squash];
+        const [u, v] = [
+          Math.cos(turn) * dx + Math.sin(turn) * dy,
+          (Math.cos(turn) * dy - Math.sin(turn) * dx) / squash,
+        ];
         const far = square ? Math.max(Math.abs(u), Math.abs(v)) * 1.1 : Math.hypot(u, v);
         if (far < r * (1 + 0.15 * smoothNoise(Math.atan2(v, u) * 1.5 + 9, k, salt))) toneOf[y * GRID.width + x] = tone;
       }
@@ -55,18 +65,27 @@ function scene(tones: number, seed: number, again = 0): ToneMap {
 function flipped({ toneOf, width, height }: ToneMap, tones: number, seed: number): ToneMap {
   const own = chance(seed).fork('flips');
   const { shapes, shapeOf } = toneShapes(toneOf, width);
-  const able = shapes.flatMap((s, k) => (s.places / toneOf.length > 0.015 && s.places / toneOf.length < 0.2 ? [k] : []));
-  const chosen = new Map(able.filter(() => own.next() < 0.4).slice(0, 2).map((k) => [k, 1 + ((shapes[k]!.tone - 1 + own.whole(1, tones - 1)) % tones)]));
+  const able = shapes.flatMap((s, k) =>
+    s.places / toneOf.length > 0.015 && s.places / toneOf.length < 0.2 ? [k] : [],
+  );
+  const chosen = new Map(
+    able
+      .filter(() => own.next() < 0.4)
+      .slice(0, 2)
+      .map((k) => [k, 1 + ((shapes[k]!.tone - 1 + own.whole(1, tones - 1)) % tones)]),
+  );
   const meant = toneOf.map((t, i) => chosen.get(shapeOf[i] as number) ?? t);
   return { width, height, toneOf: Math.min(...sharesOf(meant, tones)) < LEAST_FLIP ? toneOf : meant };
 }
 
-const agreementOf = (a: Uint8Array, b: Uint8Array): number => a.reduce((s, t, i) => s + (t === b[i] ? 1 : 0), 0) / a.length;
+const agreementOf = (a: Uint8Array, b: Uint8Array): number =>
+  a.reduce((s, t, i) => s + (t === b[i] ? 1 : 0), 0) / a.length;
 
 /** Whether a region that was told lies on places that were meant so: one shape may be told in two parts where it meets another. */
 function lies(told: FlippedRegion, on: FlippedRegion, meant: ToneMap, wanted: ToneMap): boolean {
   if (told.drawn !== on.drawn || told.wanted !== on.wanted) return false;
-  const within = ({ box }: FlippedRegion, x: number, y: number) => x >= box.x && y >= box.y && x < box.x + box.width && y < box.y + box.height;
+  const within = ({ box }: FlippedRegion, x: number, y: number) =>
+    x >= box.x && y >= box.y && x < box.x + box.width && y < box.y + box.height;
   const both = meant.toneOf.reduce((n, t, i) => {
     const [x, y] = [(i % meant.width) / meant.width, Math.floor(i / meant.width) / meant.height];
     return n + (t === told.drawn && wanted.toneOf[i] === told.wanted && within(told, x, y) && within(on, x, y) ? 1 : 0);
@@ -84,7 +103,9 @@ export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOut
   const frameOwn = chance(seed).fork('frame');
   const framed = frameOwn.next() < 0.25 && !darkAllRound(reference) && !darkAllRound(meant);
   const plan: ShotPlan = {
-    lightness: targetLightnesses(tones, ends, 'light-first', 'lightness').map((l) => l + (tones > 2 ? 2 * own.gauss() : 0)),
+    lightness: targetLightnesses(tones, ends, 'light-first', 'lightness').map(
+      (l) => l + (tones > 2 ? 2 * own.gauss() : 0),
+    ),
     ragged: own.between(0.001, 0.005),
     shift: { x: 0, y: 0 },
     streaks: own.between(0, 1.5),
@@ -92,7 +113,11 @@ export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOut
   };
   const { photo, target, painted } = await photographed(trial, meant, plan);
   const { cv } = await loadOpenCv();
-  const { result } = await measureNotan(photo, { reference, tones, ends, expected: { exercise: null, student: null }, target }, { cv, readQr });
+  const { result } = await measureNotan(
+    photo,
+    { reference, tones, ends, expected: { exercise: null, student: null }, target },
+    { cv, readQr },
+  );
   const { accepted, issues } = result.capture;
   const truth = sharesOf(painted.toneOf, tones);
   // What was flipped is told by what was meant, before the hand strayed.
@@ -106,6 +131,11 @@ export default async function runNotanTrial(trial: NotanTrial): Promise<NotanOut
     shares: result.tones.map((t, k) => t.share - (truth[k] ?? 0)),
     agreement: (result.agreement ?? Number.NaN) - agreementOf(painted.toneOf, reference.toneOf),
     frame: { made: framed, found: result.frame !== null },
-    flips: { made: made.length, told: made.filter((m) => result.regions.some((r) => lies(r, m, meant, reference))).length, said: said.length, right: said.filter((r) => all.some((m) => lies(r, m, meant, reference))).length },
+    flips: {
+      made: made.length,
+      told: made.filter((m) => result.regions.some((r) => lies(r, m, meant, reference))).length,
+      said: said.length,
+      right: said.filter((r) => all.some((m) => lies(r, m, meant, reference))).length,
+    },
   };
 }

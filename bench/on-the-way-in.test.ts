@@ -30,22 +30,35 @@ function photoOf(condition: CameraCondition, megapixels: number): Photo {
 
 /** A phone's photograph is twelve megapixels; its copy is as the browser makes it. */
 const REDUCED_BY = 4000 / QUICK_PX;
-const quick = (condition: CameraCondition) => quickCheck(cv, photoOf(condition, 12 / REDUCED_BY ** 2), REDUCED_BY, (paper) => scaleLayout(9, paper)).map((i) => i.code);
+const quick = (condition: CameraCondition) =>
+  quickCheck(cv, photoOf(condition, 12 / REDUCED_BY ** 2), REDUCED_BY, (paper) => scaleLayout(9, paper)).map(
+    (i) => i.code,
+  );
 
-test.each(['studio', 'window', 'tilted', 'haze'] as const)('a small copy of a good photograph (%s) is not held back', (condition) => {
-  expect(quick(condition)).toEqual([]);
-});
+test.each(['studio', 'window', 'tilted', 'haze'] as const)(
+  'a small copy of a good photograph (%s) is not held back',
+  (condition) => {
+    expect(quick(condition)).toEqual([]);
+  },
+);
 
-test.each(['burnt', 'dark', 'steep', 'no-sheet', 'close-lamp', 'far'] as const)('a small copy tells at once what %s would be refused for', (condition) => {
-  expect(quick(condition)).toContain(UNUSABLE[condition]);
-});
+test.each(['burnt', 'dark', 'steep', 'no-sheet', 'close-lamp', 'far'] as const)(
+  'a small copy tells at once what %s would be refused for',
+  (condition) => {
+    expect(quick(condition)).toContain(UNUSABLE[condition]);
+  },
+);
 
 test('two sheets in one picture are told apart, each with its code and its own corners', async () => {
   const { sheets, say } = await sortSheets(photoOf('two-sheets', 8), { cv, readQr });
   expect(say).toBeNull();
-  expect(sheets.map((s) => [s.tag?.exercise, s.tag?.student])).toEqual([['ex1', 'st1'], ['ex1', 'st1']]);
+  expect(sheets.map((s) => [s.tag?.exercise, s.tag?.student])).toEqual([
+    ['ex1', 'st1'],
+    ['ex1', 'st1'],
+  ]);
   const middles = sheets.map((s) => s.corners.reduce((sum, c) => sum + c.x, 0) / 4).sort((a, b) => a - b);
-  const wide = Math.max(...(sheets[0]?.corners.map((c) => c.x) ?? [])) - Math.min(...(sheets[0]?.corners.map((c) => c.x) ?? []));
+  const wide =
+    Math.max(...(sheets[0]?.corners.map((c) => c.x) ?? [])) - Math.min(...(sheets[0]?.corners.map((c) => c.x) ?? []));
   expect((middles[1] ?? 0) - (middles[0] ?? 0)).toBeGreaterThan(0.9 * wide);
 });
 
@@ -56,7 +69,13 @@ test('a picture without a sheet says why it can’t be sorted', async () => {
 });
 
 const page = bracketPage('a4');
-const plan: BoardPlan = { widthMm: 420, heightMm: 300, lightness: planFor('fine', 5, SEED).lightness, without: null, careless: 1 };
+const plan: BoardPlan = {
+  widthMm: 420,
+  heightMm: 300,
+  lightness: planFor('fine', 5, SEED).lightness,
+  without: null,
+  careless: 1,
+};
 
 let printed: Awaited<ReturnType<typeof print>>;
 beforeAll(async () => {
@@ -87,7 +106,12 @@ test('two pieces are too few, none is no board, and pieces in each other’s cor
   const [a, b, c, d] = page.brackets;
   if (!a || !b || !c || !d) throw new Error('Four pieces were expected.');
   // The pieces of the left and of the right changed places, each turned as its new corner wants it.
-  const changed = [{ ...b, corner: a.corner }, { ...a, corner: b.corner }, { ...d, corner: c.corner }, { ...c, corner: d.corner }];
+  const changed = [
+    { ...b, corner: a.corner },
+    { ...a, corner: b.corner },
+    { ...d, corner: c.corner },
+    { ...c, corner: d.corner },
+  ];
   const wrong = board(changed);
   expect(wrong.codes).toEqual(['wrong_sheet']);
   expect(wrong.said).toContain('wrong corners');

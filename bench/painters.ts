@@ -17,7 +17,10 @@ export const LIMIT = { median: 1.5, most: 3, all: 6 } as const;
 /** The nine greys as the app would mix them with these figures. */
 function recipe(figures: Figures): { parts: Parts; predicted: number }[] {
   const palette = paletteOf(PAINTS, figures);
-  return greySet(PAINTS, figures, MEDIUM).map((parts) => ({ parts, predicted: coveringLab(mixModel(palette, parts), SURFACE_OF[MEDIUM])[0] }));
+  return greySet(PAINTS, figures, MEDIUM).map((parts) => ({
+    parts,
+    predicted: coveringLab(mixModel(palette, parts), SURFACE_OF[MEDIUM])[0],
+  }));
 }
 
 export interface PainterOutcome {
@@ -31,7 +34,8 @@ export interface PainterOutcome {
 export function tryPainter(seed: number, logs = 3): PainterOutcome {
   const tubes = painterPaints(seed);
   const own = chance(seed).fork('readings');
-  const painted = (parts: Parts) => paintedMix(tubes, (parts[BLACK] ?? 0) / ((parts[WHITE] ?? 0) + (parts[BLACK] ?? 0)))[0];
+  const painted = (parts: Parts) =>
+    paintedMix(tubes, (parts[BLACK] ?? 0) / ((parts[WHITE] ?? 0) + (parts[BLACK] ?? 0)))[0];
   const errors = (figures: Figures) => recipe(figures).map(({ parts, predicted }) => predicted - painted(parts));
   const mixes: LoggedMix[] = [];
   let figures: Figures = {};
@@ -50,11 +54,17 @@ export function tryPainter(seed: number, logs = 3): PainterOutcome {
 /** Returns whether the predictions keep their promise over so many painters. */
 export function benchPainters(seed: number, painters = 200): boolean {
   const outcomes = Array.from({ length: painters }, (_, k) => tryPainter(seed + k));
-  console.log(`\n${painters} painters with black up to three times off in strength: error of the predicted lightness of nine greys, L*`);
+  console.log(
+    `\n${painters} painters with black up to three times off in strength: error of the predicted lightness of nine greys, L*`,
+  );
   row('', 'median', '95 %', 'all');
   const told = (name: string, of: (o: PainterOutcome) => readonly number[]) => {
     const worst = outcomes.map((o) => Math.max(...of(o).map(Math.abs)));
-    const found = { median: quantile(outcomes.flatMap(of).map(Math.abs), 0.5), most: quantile(worst, 0.95), all: Math.max(...worst) };
+    const found = {
+      median: quantile(outcomes.flatMap(of).map(Math.abs), 0.5),
+      most: quantile(worst, 0.95),
+      all: Math.max(...worst),
+    };
     row(name, found.median, found.most, found.all);
     return found;
   };

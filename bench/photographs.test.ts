@@ -22,7 +22,9 @@ const shots = (cameras: readonly CameraCondition[]): Trial[] =>
     megapixels: MEGAPIXELS,
   }));
 const errors = (outcomes: readonly TrialOutcome[]) =>
-  outcomes.flatMap((o) => o.readings.filter((r) => r.truth >= 18 && r.truth <= 97).map((r) => Math.abs(r.read - r.truth)));
+  outcomes.flatMap((o) =>
+    o.readings.filter((r) => r.truth >= 18 && r.truth <= 97).map((r) => Math.abs(r.read - r.truth)),
+  );
 
 test(`usable photographs, and those near a fault, are accepted and read to 1.5 L* (seed ${seed})`, async () => {
   const outcomes = await trials.run(shots([...USABLE, ...(Object.keys(NEAR_MISSES) as (keyof typeof NEAR_MISSES)[])]));
@@ -37,7 +39,10 @@ test(`usable photographs, and those near a fault, are accepted and read to 1.5 L
 test(`a photograph made unusable is refused with the code of its fault (seed ${seed})`, async () => {
   const unusable = Object.keys(UNUSABLE) as (keyof typeof UNUSABLE)[];
   const outcomes = await trials.run(shots(unusable));
-  const told = outcomes.map((o, k) => [unusable[k], !o.accepted && o.codes.find((c) => c === UNUSABLE[unusable[k] as keyof typeof UNUSABLE])]);
+  const told = outcomes.map((o, k) => [
+    unusable[k],
+    !o.accepted && o.codes.find((c) => c === UNUSABLE[unusable[k] as keyof typeof UNUSABLE]),
+  ]);
   expect(told).toEqual(unusable.map((camera) => [camera, UNUSABLE[camera]]));
 });
 

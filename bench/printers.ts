@@ -8,9 +8,19 @@ const STEPS = [5, 7, 9, 12] as const;
 const PROMISED = { dark: 18, light: 97 } as const;
 
 /** What other printers than the nominal one do to the readings, and whether the stated interval covers it. */
-export async function benchPrinters(run: (trials: readonly Trial[]) => Promise<TrialOutcome[]>, seed: number): Promise<void> {
+export async function benchPrinters(
+  run: (trials: readonly Trial[]) => Promise<TrialOutcome[]>,
+  seed: number,
+): Promise<void> {
   const outcomes = await run(
-    Array.from({ length: PHOTOGRAPHS }, (_, k): Trial => ({ steps: STEPS[k % STEPS.length] ?? 9, paper: k % 2 === 0 ? 'a4' : 'letter', paint: k % 3 === 0 ? 'fine' : 'random', camera: 'studio', printer: 'office', seed: seed + 9000 + k })),
+    Array.from({ length: PHOTOGRAPHS }, (_, k): Trial => ({
+      steps: STEPS[k % STEPS.length] ?? 9,
+      paper: k % 2 === 0 ? 'a4' : 'letter',
+      paint: k % 3 === 0 ? 'fine' : 'random',
+      camera: 'studio',
+      printer: 'office',
+      seed: seed + 9000 + k,
+    })),
   );
   console.log('\nTen other printers, read as if they were nominal: bias in L*');
   row('seed', 'readings', 'bias', 'lightest', 'darkest', 'largest', 'covered');

@@ -19,7 +19,9 @@ async function serve(pictures: ReadonlyMap<string, Buffer>) {
   const server = createServer((request, response) => {
     const url = request.url ?? '/';
     const picture = pictures.get(url.slice(1));
-    const script = ['/workers/quick-check.js', '/workers/opencv.js'].includes(url) ? readFileSync(path.join('public', url)) : null;
+    const script = ['/workers/quick-check.js', '/workers/opencv.js'].includes(url)
+      ? readFileSync(path.join('public', url))
+      : null;
     response.setHeader('Content-Type', picture ? 'image/jpeg' : script ? 'text/javascript' : 'text/html');
     response.end(picture ?? script ?? '<p>bench');
   });
@@ -28,7 +30,15 @@ async function serve(pictures: ReadonlyMap<string, Buffer>) {
 }
 
 /** In the page: the same photograph several times; milliseconds as the page waits for them, the first one left out. */
-async function askWorker({ name, times, question }: { name: string; times: number; question: Omit<QuickQuestion, 'file' | 'id'> }): Promise<{ waits: number[]; codes: string[] }> {
+async function askWorker({
+  name,
+  times,
+  question,
+}: {
+  name: string;
+  times: number;
+  question: Omit<QuickQuestion, 'file' | 'id'>;
+}): Promise<{ waits: number[]; codes: string[] }> {
   const worker = new Worker('/workers/quick-check.js');
   const file = await (await fetch(`/${name}`)).blob();
   const waits: number[] = [];
@@ -49,9 +59,13 @@ async function askWorker({ name, times, question }: { name: string; times: numbe
 /** Returns whether every look keeps to its time. */
 export async function benchQuick(seed: number): Promise<boolean> {
   const pictures = new Map<string, Buffer>();
-  for (const camera of CAMERAS) pictures.set(camera, await jpegOf(await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed), camera, seed, 12));
+  for (const camera of CAMERAS)
+    pictures.set(camera, await jpegOf(await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed), camera, seed, 12));
   const { base, close } = await serve(pictures);
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'] });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
+  });
   try {
     const page = await browser.newPage();
     await page.goto(base);
@@ -59,7 +73,11 @@ export async function benchQuick(seed: number): Promise<boolean> {
     row('', 'median', 'longest', 'told');
     let good = true;
     for (const name of CAMERAS) {
-      const { waits, codes } = await page.evaluate(askWorker, { name, times: TIMES, question: { terms: defaultScale('gouache', 9) } });
+      const { waits, codes } = await page.evaluate(askWorker, {
+        name,
+        times: TIMES,
+        question: { terms: defaultScale('gouache', 9) },
+      });
       row(name, quantile(waits, 0.5), Math.max(...waits), codes.join(', ') || 'will do');
       good &&= quantile(waits, 0.5) <= LIMIT_MS;
     }

@@ -19,7 +19,8 @@ import { readQr } from '@/workers/read-qr';
 import { paintedSheet } from './stage';
 
 const MEGAPIXELS = 4;
-const photoOf = (surface: Surface, stage: Stage, shot: Shot, seed: number) => uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(surface, stage, shot, seed)));
+const photoOf = (surface: Surface, stage: Stage, shot: Shot, seed: number) =>
+  uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(surface, stage, shot, seed)));
 
 test('the face of a canvas that stands 30 mm off the table is found where it is once its depth is said', async () => {
   const seed = 301;
@@ -27,11 +28,21 @@ test('the face of a canvas that stands 30 mm off the table is found where it is 
   const [widthMm, heightMm] = [420, 320];
   const page = bracketPage('a4');
   const printed = await print(await sheetToPng(drawBrackets(page), 200), 'nominal', seed);
-  const scene = layBoard(printed.surface, page.brackets, { widthMm, heightMm, lightness: planFor('fine', 5, seed).lightness, without: null, careless: 0 }, seed);
+  const scene = layBoard(
+    printed.surface,
+    page.brackets,
+    { widthMm, heightMm, lightness: planFor('fine', 5, seed).lightness, without: null, careless: 0 },
+    seed,
+  );
   const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
   const [x, y] = scene.at;
   const plain = shotFor('studio', stage, seed, MEGAPIXELS);
-  const photo = photoOf(scene.surface, stage, { ...plain, raised: { from: [x, y], to: [x + widthMm, y + heightMm], heightMm: HEIGHT } }, seed);
+  const photo = photoOf(
+    scene.surface,
+    stage,
+    { ...plain, raised: { from: [x, y], to: [x + widthMm, y + heightMm], heightMm: HEIGHT } },
+    seed,
+  );
   const { cv } = await loadOpenCv();
   const projection = project(plain.pose, plain, stage);
   const { eye } = projection;
@@ -40,14 +51,23 @@ test('the face of a canvas that stands 30 mm off the table is found where it is 
     const k = HEIGHT / eye[2];
     return projection.toPixel((x + px - eye[0] * k) / (1 - k), (y + py - eye[1] * k) / (1 - k));
   };
-  const corners = [[0, 0], [widthMm, 0], [widthMm, heightMm], [0, heightMm]] as const;
+  const corners = [
+    [0, 0],
+    [widthMm, 0],
+    [widthMm, heightMm],
+    [0, heightMm],
+  ] as const;
   const farthest = (depthMm: number) => {
     const opened = openBoard(photo, { depthMm }, cv);
     if (opened.kind !== 'open') throw new Error(opened.issues.map((i) => i.say).join(' '));
     const perMm = plain.width / stage.widthMm;
     return Math.max(
       ...corners.map(([px, py]) => {
-        const at = toPhoto(opened.calibration.plane, (px / widthMm) * opened.board.widthMm, (py / heightMm) * opened.board.heightMm);
+        const at = toPhoto(
+          opened.calibration.plane,
+          (px / widthMm) * opened.board.widthMm,
+          (py / heightMm) * opened.board.heightMm,
+        );
         const want = seen(px, py);
         return Math.hypot(at.x - want[0], at.y - want[1]) / perMm;
       }),
@@ -63,7 +83,12 @@ test('light so uneven that a photograph is refused is read with the help of the 
   const shot = shotFor('close-lamp', sheet.layout, seed, MEGAPIXELS);
   const photo = photoOf(sheet.surface, sheet.layout, shot, seed);
   // The hand that holds the phone is not the same twice.
-  const flat = photoOf(sheet.blank, sheet.layout, { ...shot, pose: shotFor('close-lamp', sheet.layout, seed + 50, MEGAPIXELS).pose }, seed + 1);
+  const flat = photoOf(
+    sheet.blank,
+    sheet.layout,
+    { ...shot, pose: shotFor('close-lamp', sheet.layout, seed + 50, MEGAPIXELS).pose },
+    seed + 1,
+  );
   const { cv } = await loadOpenCv();
   const request = { terms: defaultScale('gouache', 9), expected: { exercise: null, student: null } };
   const alone = await measureScale(photo, request, { cv, readQr });

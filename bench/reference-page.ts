@@ -24,7 +24,9 @@ async function drag(page: Page, at: Place, by: number): Promise<Dragged> {
   await page.evaluate(() => {
     const own = window as unknown as { tasks: number[] };
     own.tasks = [];
-    new PerformanceObserver((list) => own.tasks.push(...list.getEntries().map((e) => e.duration))).observe({ entryTypes: ['longtask'] });
+    new PerformanceObserver((list) => own.tasks.push(...list.getEntries().map((e) => e.duration))).observe({
+      entryTypes: ['longtask'],
+    });
   });
   await page.mouse.move(at.x, at.y);
   await page.mouse.down();
@@ -38,7 +40,10 @@ async function drag(page: Page, at: Place, by: number): Promise<Dragged> {
   const exact = await page.evaluate(
     (from) =>
       new Promise<number>((done) => {
-        const look = () => (document.querySelector('canvas')?.dataset['exact'] === 'true' ? done(Date.now() - from) : requestAnimationFrame(look));
+        const look = () =>
+          document.querySelector('canvas')?.dataset['exact'] === 'true'
+            ? done(Date.now() - from)
+            : requestAnimationFrame(look);
         look();
       }),
     let_go,
@@ -56,7 +61,12 @@ export async function benchReferencePage(): Promise<boolean> {
     await makeClass(page);
     await page.goto(`${BASE}/references`);
     await page.getByLabel('Picture', { exact: true }).setInputFiles(PICTURE);
-    for (const [label, words] of [['What it is called', 'Bench'], ['Where it is from', 'rendered'], ['Who may use it', 'anybody']] as const) await page.getByLabel(label).fill(words);
+    for (const [label, words] of [
+      ['What it is called', 'Bench'],
+      ['Where it is from', 'rendered'],
+      ['Who may use it', 'anybody'],
+    ] as const)
+      await page.getByLabel(label).fill(words);
     await page.getByRole('button', { name: 'Bring it in' }).click();
     await page.waitForURL(/\/references\/\w+/);
     await page.getByRole('table', { name: 'Share of each tone' }).waitFor({ timeout: 30_000 });
@@ -65,7 +75,9 @@ export async function benchReferencePage(): Promise<boolean> {
     await page.getByLabel(/^Tones:/).fill('3');
     await page.getByRole('slider', { name: /Line between 3 and 2/ }).waitFor();
     await page.waitForTimeout(1500);
-    console.log('\nPreparing a reference of two megapixels: views a second while dragging, ms from letting go to the exact one, longest task');
+    console.log(
+      '\nPreparing a reference of two megapixels: views a second while dragging, ms from letting go to the exact one, longest task',
+    );
     row('', 'views a second', 'exact', 'longest task');
     let good = true;
     const time = async (name: string, at: Place, by: number, least: number) => {

@@ -28,7 +28,14 @@ async function milliseconds(work: () => Promise<unknown>): Promise<number> {
 
 const decoders = new Piscina({ filename: path.resolve('dist/bench-decode.mjs'), minThreads: 2, maxThreads: 2 });
 const readers = openPool(path.resolve('dist/workers/entry.mjs'));
-const task = (file: string): MeasureScaleTask => ({ task: 'measure-scale', file, orientation: null, terms: defaultScale('gouache', 9), numbering: 'white-is-one', expected: { exercise: null, student: null } });
+const task = (file: string): MeasureScaleTask => ({
+  task: 'measure-scale',
+  file,
+  orientation: null,
+  terms: defaultScale('gouache', 9),
+  numbering: 'white-is-one',
+  expected: { exercise: null, student: null },
+});
 const decode = () => Promise.all(pile.map((file) => decoders.run(file) as Promise<number>));
 const measure = () => Promise.all(pile.map((file) => readers.run(task(file), { limitMs: 300_000 })));
 
@@ -47,7 +54,12 @@ for (let i = 0; i < ROUNDS; i++) {
   times.decode.push(await milliseconds(decode));
   times.measure.push(await milliseconds(measure));
 }
-const report: SpeedReport = { photographs: PHOTOGRAPHS, decodeMs: quantile(times.decode, 0.5), measureMs: quantile(times.measure, 0.5), megabytes: mostMemory() };
+const report: SpeedReport = {
+  photographs: PHOTOGRAPHS,
+  decodeMs: quantile(times.decode, 0.5),
+  measureMs: quantile(times.measure, 0.5),
+  megabytes: mostMemory(),
+};
 process.send?.(report);
 await decoders.destroy();
 await readers.close();

@@ -22,7 +22,10 @@ export async function measureSpeed(seed: number): Promise<SpeedReport> {
   for (const [i, camera] of USABLE.entries()) {
     const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed + i), seed + i);
     const file = path.join(folder, `${camera}.jpg`);
-    writeFileSync(file, await jpegOf(sheet, camera, seed + i, 12, { orientation: i % 2 === 0 ? 6 : 1, location: true }, QUALITY));
+    writeFileSync(
+      file,
+      await jpegOf(sheet, camera, seed + i, 12, { orientation: i % 2 === 0 ? 6 : 1, location: true }, QUALITY),
+    );
     files.push(file);
   }
   const child = fork(path.resolve('dist/bench-speed.mjs'), files, { execArgv: serverFlags });

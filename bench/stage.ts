@@ -63,16 +63,34 @@ export async function paintedSheet(
 }
 
 /** A sheet with nothing on it but test dabs; `dabs` are lightnesses by the dab's number. */
-export async function sheetWithDabs(steps: number, paper: PaperId, dabs: ReadonlyMap<number, number>, seed: number, ids: Ids = { exercise: 'ex1', student: 'st1' }): Promise<PaintedSheet> {
+export async function sheetWithDabs(
+  steps: number,
+  paper: PaperId,
+  dabs: ReadonlyMap<number, number>,
+  seed: number,
+  ids: Ids = { exercise: 'ex1', student: 'st1' },
+): Promise<PaintedSheet> {
   const layout = scaleLayout(steps, paper);
   const printed = await print(await sheetPng(layout, 300, ids), 'nominal', seed);
   const painted = layout.dabs.filter((d) => dabs.has(d.index));
   const lightness = painted.map((d) => dabs.get(d.index) ?? 50);
-  const { surface, truth } = paint(printed.surface, painted.map((d, i) => ({ ...d, index: i + 1 })), { lightness, faults: [] }, seed);
+  const { surface, truth } = paint(
+    printed.surface,
+    painted.map((d, i) => ({ ...d, index: i + 1 })),
+    { lightness, faults: [] },
+    seed,
+  );
   return { layout, blank: printed.surface, surface, truth };
 }
 
-export function jpegOf(sheet: PaintedSheet, condition: CameraCondition, seed: number, megapixels = 12, file?: FileOptions, quality?: number): Promise<Buffer> {
+export function jpegOf(
+  sheet: PaintedSheet,
+  condition: CameraCondition,
+  seed: number,
+  megapixels = 12,
+  file?: FileOptions,
+  quality?: number,
+): Promise<Buffer> {
   const shot = shotFor(condition, sheet.layout, seed, megapixels);
   return photograph(sheet.surface, sheet.layout, quality === undefined ? shot : { ...shot, quality }, seed, file);
 }
@@ -87,12 +105,22 @@ export interface BoardPicture {
 function readingsOfPieces(page: BracketPage, printed: Surface, seed: number): CardReadings {
   const [first] = page.brackets;
   if (!first) throw new Error('The page has no corner pieces.');
-  const [paper, ...patches] = readColours(printed, [{ xMm: first.xMm + 8, yMm: first.yMm + 90, widthMm: 12, heightMm: 12 }, ...page.patches], seed);
+  const [paper, ...patches] = readColours(
+    printed,
+    [{ xMm: first.xMm + 8, yMm: first.yMm + 90, widthMm: 12, heightMm: 12 }, ...page.patches],
+    seed,
+  );
   return { paper: paper ?? null, patches: new Map(patches.map((lab, i) => [i + 1, lab])) };
 }
 
 /** A board with corner pieces printed on a machine of its own, photographed; the pieces are read by the instrument too. */
-export async function boardPicture(plan: BoardPlan, condition: CameraCondition, seed: number, printer: PrinterCondition, megapixels = 12): Promise<BoardPicture> {
+export async function boardPicture(
+  plan: BoardPlan,
+  condition: CameraCondition,
+  seed: number,
+  printer: PrinterCondition,
+  megapixels = 12,
+): Promise<BoardPicture> {
   const page = bracketPage('a4');
   const printed = await print(await sheetToPng(drawBrackets(page), 300), printer, seed);
   const scene = layBoard(printed.surface, page.brackets, plan, seed);
@@ -113,15 +141,35 @@ export interface EmptyBoard {
 }
 
 /** A board with nothing on it between its corner pieces, and what the instrument reads of them. */
-export async function emptyBoard(size: { readonly widthMm: number; readonly heightMm: number }, printer: PrinterCondition, seed: number): Promise<EmptyBoard> {
+export async function emptyBoard(
+  size: { readonly widthMm: number; readonly heightMm: number },
+  printer: PrinterCondition,
+  seed: number,
+): Promise<EmptyBoard> {
   const page = bracketPage('a4');
   const printed = await print(await sheetToPng(drawBrackets(page), 300), printer, seed);
-  const scene = layBoard(printed.surface, page.brackets, { ...size, lightness: [90], without: null, careless: 1 }, seed);
-  return { surface: scene.surface, stage: { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] }, frame: { xMm: scene.at[0], yMm: scene.at[1], ...size }, readings: readingsOfPieces(page, printed.surface, seed) };
+  const scene = layBoard(
+    printed.surface,
+    page.brackets,
+    { ...size, lightness: [90], without: null, careless: 1 },
+    seed,
+  );
+  return {
+    surface: scene.surface,
+    stage: { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] },
+    frame: { xMm: scene.at[0], yMm: scene.at[1], ...size },
+    readings: readingsOfPieces(page, printed.surface, seed),
+  };
 }
 
 /** Photo pixels of places of a sheet as the shot of its condition shows them. */
-export function pixelsOfPlaces(stage: Stage, condition: CameraCondition, seed: number, megapixels: number, places: readonly (readonly [number, number])[]): { x: number; y: number }[] {
+export function pixelsOfPlaces(
+  stage: Stage,
+  condition: CameraCondition,
+  seed: number,
+  megapixels: number,
+  places: readonly (readonly [number, number])[],
+): { x: number; y: number }[] {
   const shot = shotFor(condition, stage, seed, megapixels);
   const { toPixel } = project(shot.pose, shot, stage);
   return places.map(([x, y]) => {

@@ -10,6 +10,8 @@ export const mean = (values: readonly number[]): number => values.reduce((a, b) 
 
 /** A row of a table for people: the first column to the left, the rest to the right. */
 export function row(first: string, ...rest: readonly (string | number)[]): void {
-  const cells = rest.map((r) => (typeof r === 'number' ? (Number.isInteger(r) ? String(r) : r.toFixed(2)) : r).padStart(10));
+  const cells = rest.map((r) =>
+    (typeof r === 'number' ? (Number.isInteger(r) ? String(r) : r.toFixed(2)) : r).padStart(10),
+  );
   console.log(first.padEnd(24) + cells.join(''));
 }

@@ -89,31 +89,63 @@ function stripCorners({ layout }: PaintedSheet, { camera, seed, megapixels = 12 
   const [a, b] = [layout.cells[0], layout.cells.at(-1)];
   if (!a || !b) throw new Error('The sheet has no cells.');
   const own = chance(seed).fork('hand');
-  const places = [[a.xMm, a.yMm], [b.xMm + b.widthMm, a.yMm], [b.xMm + b.widthMm, b.yMm + b.heightMm], [a.xMm, b.yMm + b.heightMm]] as const;
-  return pixelsOfPlaces(layout, camera, seed, megapixels, places).map(({ x, y }) => ({ x: x + 1.5 * own.gauss(), y: y + 1.5 * own.gauss() }));
+  const places = [
+    [a.xMm, a.yMm],
+    [b.xMm + b.widthMm, a.yMm],
+    [b.xMm + b.widthMm, b.yMm + b.heightMm],
+    [a.xMm, b.yMm + b.heightMm],
+  ] as const;
+  return pixelsOfPlaces(layout, camera, seed, megapixels, places).map(({ x, y }) => ({
+    x: x + 1.5 * own.gauss(),
+    y: y + 1.5 * own.gauss(),
+  }));
 }
 
 const GRID_MM = 0.5;
 
 /** Straightened and calibrated against painted, both blurred by 1 mm, over the whole sheet but its rim. */
-async function pixelError(photo: Photo, { layout, surface }: PaintedSheet, cv: OpenCv, card: KnownCard | undefined): Promise<number> {
-  const opened = await openSheet(photo, { layoutOn: () => layout, expected: { exercise: null, student: null }, check: () => null, ...(card && { card }) }, { cv, readQr });
+async function pixelError(
+  photo: Photo,
+  { layout, surface }: PaintedSheet,
+  cv: OpenCv,
+  card: KnownCard | undefined,
+): Promise<number> {
+  const opened = await openSheet(
+    photo,
+    { layoutOn: () => layout, expected: { exercise: null, student: null }, check: () => null, ...(card && { card }) },
+    { cv, readQr },
+  );
   if (opened.kind !== 'open') return Number.NaN;
   const page = boxMm(4, 4, layout.widthMm - 8, layout.heightMm - 8);
   const samples = sampleBox(photo, opened.calibration.plane, page, GRID_MM);
   const read = reflectances(opened.calibration, samples);
-  const y = (rgb: Float32Array) => Float32Array.from({ length: rgb.length / 3 }, (_, i) => LUMINANCE_WEIGHTS.reduce((s, w, c) => s + w * (rgb[3 * i + c] ?? 0), 0));
+  const y = (rgb: Float32Array) =>
+    Float32Array.from({ length: rgb.length / 3 }, (_, i) =>
+      LUMINANCE_WEIGHTS.reduce((s, w, c) => s + w * (rgb[3 * i + c] ?? 0), 0),
+    );
   const { data, width } = surface.reflectance;
   const perMm = surface.dpi / 25.4;
   const span = Math.round(GRID_MM * perMm);
   const truth = Float32Array.from({ length: samples.columns * samples.rows }, (_, i) => {
-    const [cx, cy] = [Math.round((page.xMm + (i % samples.columns) * samples.stepXMm) * perMm), Math.round((page.yMm + Math.floor(i / samples.columns) * samples.stepYMm) * perMm)];
+    const [cx, cy] = [
+      Math.round((page.xMm + (i % samples.columns) * samples.stepXMm) * perMm),
+      Math.round((page.yMm + Math.floor(i / samples.columns) * samples.stepYMm) * perMm),
+    ];
     let sum = 0;
-    for (let v = 0; v < span; v++) for (let u = 0; u < span; u++) for (let c = 0; c < 3; c++) sum += (LUMINANCE_WEIGHTS[c] ?? 0) * (data[((cy + v) * width + cx + u) * 3 + c] ?? 0);
+    for (let v = 0; v < span; v++)
+      for (let u = 0; u < span; u++)
+        for (let c = 0; c < 3; c++)
+          sum += (LUMINANCE_WEIGHTS[c] ?? 0) * (data[((cy + v) * width + cx + u) * 3 + c] ?? 0);
     return sum / (span * span);
   });
-  const soft = [y(read), truth].map((p) => gaussianBlur(p, samples.columns, samples.rows, 1 / GRID_MM)) as [Float32Array, Float32Array];
-  return quantile(Array.from(soft[0], (v, i) => Math.abs(luminanceToLightness(v) - luminanceToLightness(soft[1][i] ?? 0))), 0.95);
+  const soft = [y(read), truth].map((p) => gaussianBlur(p, samples.columns, samples.rows, 1 / GRID_MM)) as [
+    Float32Array,
+    Float32Array,
+  ];
+  return quantile(
+    Array.from(soft[0], (v, i) => Math.abs(luminanceToLightness(v) - luminanceToLightness(soft[1][i] ?? 0))),
+    0.95,
+  );
 }
 
 /** A board: its steps unequal in width, on a table; framed by corner pieces, or by corners that a person drags where no paper shows. */
@@ -122,20 +154,35 @@ async function runBoardTrial(trial: Trial, way: 'brackets' | 'corners-bare'): Pr
   const own = chance(seed).fork('board size');
   const [widthMm, heightMm] = [own.between(180, 1200), own.between(150, 1000)];
   const { lightness } = planFor('fine', steps, seed, { light: 95.5, dark: 21 });
-  const plan = { widthMm, heightMm, lightness, without: seed % 4 === 0 ? ('bottom-right' as const) : null, careless: 1 };
+  const plan = {
+    widthMm,
+    heightMm,
+    lightness,
+    without: seed % 4 === 0 ? ('bottom-right' as const) : null,
+    careless: 1,
+  };
   const { scene, readings, jpeg } = await boardPicture(plan, camera, seed, printer, megapixels);
   const { cv } = await loadOpenCv();
   const photo = await decodePhoto(jpeg);
   const [x, y] = scene.at;
   const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
-  const corners = pixelsOfPlaces(stage, camera, seed, megapixels, [[x, y], [x + widthMm, y], [x + widthMm, y + heightMm], [x, y + heightMm]]);
+  const corners = pixelsOfPlaces(stage, camera, seed, megapixels, [
+    [x, y],
+    [x + widthMm, y],
+    [x + widthMm, y + heightMm],
+    [x, y + heightMm],
+  ]);
   const truths = scene.steps.map((s) => s.lightness);
   const ends = { light: Math.max(...truths), dark: Math.min(...truths) };
   const order = (truths[0] ?? 0) > (truths.at(-1) ?? 0) ? 'light-first' : 'dark-first';
   const result = await measureScale(
     photo,
     {
-      terms: { ...defaultScale('gouache', steps), order, ends: ends.light - ends.dark >= 20 ? ends : { light: 96, dark: 20 } },
+      terms: {
+        ...defaultScale('gouache', steps),
+        order,
+        ends: ends.light - ends.dark >= 20 ? ends : { light: 96, dark: 20 },
+      },
       expected: { exercise: null, student: null },
       target: way === 'brackets' ? { kind: 'brackets', depthMm: 0 } : { kind: 'corners', corners },
       ...(trial.card && { card: { basis: trial.card, readings } }),
@@ -143,8 +190,22 @@ async function runBoardTrial(trial: Trial, way: 'brackets' | 'corners-bare'): Pr
     { cv, readQr },
   );
   const { accepted, issues } = result.capture;
-  const outcome = result.steps.map((s, i): TrialReading => ({ step: s.index, truth: truths[i] ?? 0, read: s.lightness, uncertainty: s.uncertainty, ab: [s.a ?? Number.NaN, s.b ?? Number.NaN] }));
-  return { trial, accepted, fixes: [], pixels: null, codes: issues.map((i) => i.code), values: issues.map((i) => i.value), readings: accepted ? outcome : [] };
+  const outcome = result.steps.map((s, i): TrialReading => ({
+    step: s.index,
+    truth: truths[i] ?? 0,
+    read: s.lightness,
+    uncertainty: s.uncertainty,
+    ab: [s.a ?? Number.NaN, s.b ?? Number.NaN],
+  }));
+  return {
+    trial,
+    accepted,
+    fixes: [],
+    pixels: null,
+    codes: issues.map((i) => i.code),
+    values: issues.map((i) => i.value),
+    readings: accepted ? outcome : [],
+  };
 }
 
 /** The plan with a colour on each step, as strong as its lightness allows. */
@@ -163,15 +224,27 @@ export default async function runTrial(trial: Trial): Promise<TrialOutcome> {
   if (trial.way === 'brackets' || trial.way === 'corners-bare') return runBoardTrial(trial, trial.way);
   const { steps, paper, paint, camera, printer, seed } = trial;
   const plan = typeof paint === 'string' ? planFor(paint, steps, seed) : paint;
-  const sheet = await paintedSheet(steps, paper, trial.hue ? coloured(plan, seed) : plan, seed, printer, undefined, trial.hue);
+  const sheet = await paintedSheet(
+    steps,
+    paper,
+    trial.hue ? coloured(plan, seed) : plan,
+    seed,
+    printer,
+    undefined,
+    trial.hue,
+  );
   const photo = await decodePhoto(await jpegOf(sheet, camera, seed, trial.megapixels));
   const { cv } = await loadOpenCv();
   const terms = defaultScale('gouache', trial.expectedSteps ?? steps);
-  const target = trial.way === 'corners' ? { kind: 'corners' as const, corners: stripCorners(sheet, trial) } : { kind: 'sheet' as const };
+  const target =
+    trial.way === 'corners'
+      ? { kind: 'corners' as const, corners: stripCorners(sheet, trial) }
+      : { kind: 'sheet' as const };
   const truths = sheet.truth.steps.map((s) => s.lightness);
   const request = {
     // Relative readings hang on the ends that the person names: here the true ones.
-    terms: trial.way === 'corners' ? { ...terms, ends: { light: Math.max(...truths), dark: Math.min(...truths) } } : terms,
+    terms:
+      trial.way === 'corners' ? { ...terms, ends: { light: Math.max(...truths), dark: Math.min(...truths) } } : terms,
     target,
     hue: trial.hue ?? false,
     expected: { exercise: trial.expectedExercise ?? 'ex1', student: 'st1' },
@@ -181,9 +254,29 @@ export default async function runTrial(trial: Trial): Promise<TrialOutcome> {
   const { accepted, issues } = result.capture;
   const readings = result.steps.flatMap((s, i): TrialReading[] => {
     const truth = sheet.truth.steps[i];
-    return truth ? [{ step: s.index, truth: truth.lightness, read: s.lightness, uncertainty: s.uncertainty, ab: [(s.a ?? Number.NaN) - truth.a, (s.b ?? Number.NaN) - truth.b] }] : [];
+    return truth
+      ? [
+          {
+            step: s.index,
+            truth: truth.lightness,
+            read: s.lightness,
+            uncertainty: s.uncertainty,
+            ab: [(s.a ?? Number.NaN) - truth.a, (s.b ?? Number.NaN) - truth.b],
+          },
+        ]
+      : [];
   });
-  const fixes = critiqueScale(result, terms, 'white-is-one').flatMap((f) => (f.kind === 'fix' ? [`${f.code}: ${f.where.steps.join(' ')}`] : []));
+  const fixes = critiqueScale(result, terms, 'white-is-one').flatMap((f) =>
+    f.kind === 'fix' ? [`${f.code}: ${f.where.steps.join(' ')}`] : [],
+  );
   const pixels = trial.pixels && accepted ? await pixelError(photo, sheet, cv, request.card) : null;
-  return { trial, accepted, fixes, pixels, codes: issues.map((i) => i.code), values: issues.map((i) => i.value), readings: accepted ? readings : [] };
+  return {
+    trial,
+    accepted,
+    fixes,
+    pixels,
+    codes: issues.map((i) => i.code),
+    values: issues.map((i) => i.value),
+    readings: accepted ? readings : [],
+  };
 }

@@ -13,7 +13,13 @@ async function zipOf(files: readonly (readonly [string, Buffer])[]): Promise<Buf
   return buffer(zip.outputStream);
 }
 
-export async function capture({ check }: Harness, page: Page, student: Page, name: string, exerciseId: string): Promise<void> {
+export async function capture(
+  { check }: Harness,
+  page: Page,
+  student: Page,
+  name: string,
+  exerciseId: string,
+): Promise<void> {
   await check('a bad photograph is told on the phone before it is sent, and a good one goes', async () => {
     await student.goto(`${BASE}/my/${exerciseId}`);
     // A check that is not ready in time is left to the studio.
@@ -27,7 +33,11 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
   /** What the Rack says of the student's hand-in. */
   const ownPlace = async () => {
     await page.goto(`${BASE}/rack`);
-    return page.locator('[data-place]').filter({ has: page.getByText(new RegExp(`${name}: `)) }).first().innerText();
+    return page
+      .locator('[data-place]')
+      .filter({ has: page.getByText(new RegExp(`${name}: `)) })
+      .first()
+      .innerText();
   };
   await check('corners are dragged by keys, crossing ones are told, and the strip between them is read', async () => {
     await student.goto(`${BASE}/my/${exerciseId}`);
@@ -48,14 +58,17 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await student.getByRole('button', { name: 'Send with these corners' }).click();
     await student.getByRole('button', { name: 'Send with these corners' }).waitFor({ state: 'detached' });
     for (let i = 0; !(await ownPlace()).includes('try 2'); i++) {
-      if (i === 30) throw new Error(`The strip between the corners did not become a second try: “${await ownPlace()}”.`);
+      if (i === 30)
+        throw new Error(`The strip between the corners did not become a second try: “${await ownPlace()}”.`);
       await student.waitForTimeout(1000);
     }
   });
   await check('a look in mid-work: places are marked by mouse and keys, then told, and it is no hand-in', async () => {
     await student.goto(`${BASE}/my/${exerciseId}`);
     const before = await ownPlace();
-    await student.getByLabel('Photograph for a look').setInputFiles({ name: 'look.jpg', mimeType: 'image/jpeg', buffer: await partlyPainted(exerciseId, 67) });
+    await student
+      .getByLabel('Photograph for a look')
+      .setInputFiles({ name: 'look.jpg', mimeType: 'image/jpeg', buffer: await partlyPainted(exerciseId, 67) });
     const picture = student.getByRole('img', { name: 'What is painted so far, in greys' });
     await picture.waitFor();
     const box = await picture.boundingBox();
@@ -77,26 +90,43 @@ export async function capture({ check }: Harness, page: Page, student: Page, nam
     await student.getByText(/^You saw it: Step 4/).waitFor();
     const after = await ownPlace();
     if (after !== before) throw new Error(`A look changed what the Rack says from “${before}” to “${after}”.`);
-    await student.getByLabel('Photograph for a look').setInputFiles({ name: 'table.jpg', mimeType: 'image/jpeg', buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68) });
+    await student
+      .getByLabel('Photograph for a look')
+      .setInputFiles({
+        name: 'table.jpg',
+        mimeType: 'image/jpeg',
+        buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68),
+      });
     await student.getByText('This picture won’t do yet.').waitFor();
   });
-  await check('readings of the printed greys come in, and a card can’t be carried over from one sheet alone', async () => {
-    await page.goto(`${BASE}/ledger`);
-    await page.getByRole('link', { name: /Tidewell/ }).click();
-    await page.getByText('Nothing is known of your printer').waitFor();
-    const lines = ['patch,lightness,a,b', ...sheetFrame('a4').patches.map((p, i) => `${i + 1},${p.lightness},0,0`)];
-    await page.getByLabel('Bring in readings of a sheet (CSV or CGATS)').setInputFiles({ name: 'card.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
-    await page.getByText('The known sheet lies').waitFor();
-    const one = await pilePhotograph({ exercise: exerciseId, student: null }, 'studio', 69);
-    await page.getByLabel('Photograph of both sheets').setInputFiles({ name: 'one.jpg', mimeType: 'image/jpeg', buffer: one });
-    await page.getByText(/^Only one sheet was found/).waitFor();
-    await page.getByRole('button', { name: 'Forget it' }).click();
-    await page.getByText('Nothing is known of your printer').waitFor();
-  });
+  await check(
+    'readings of the printed greys come in, and a card can’t be carried over from one sheet alone',
+    async () => {
+      await page.goto(`${BASE}/ledger`);
+      await page.getByRole('link', { name: /Tidewell/ }).click();
+      await page.getByText('Nothing is known of your printer').waitFor();
+      const lines = ['patch,lightness,a,b', ...sheetFrame('a4').patches.map((p, i) => `${i + 1},${p.lightness},0,0`)];
+      await page
+        .getByLabel('Bring in readings of a sheet (CSV or CGATS)')
+        .setInputFiles({ name: 'card.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
+      await page.getByText('The known sheet lies').waitFor();
+      const one = await pilePhotograph({ exercise: exerciseId, student: null }, 'studio', 69);
+      await page
+        .getByLabel('Photograph of both sheets')
+        .setInputFiles({ name: 'one.jpg', mimeType: 'image/jpeg', buffer: one });
+      await page.getByText(/^Only one sheet was found/).waitFor();
+      await page.getByRole('button', { name: 'Forget it' }).click();
+      await page.getByText('Nothing is known of your printer').waitFor();
+    },
+  );
   let place: string | null = null;
   await check('a pile goes by its codes; strays wait in the tray, and the same picture again is known', async () => {
     await page.goto(`${BASE}/rack`);
-    place = await page.locator('[data-place]').filter({ has: page.getByText(new RegExp(`${name}: `)) }).first().getAttribute('data-place');
+    place = await page
+      .locator('[data-place]')
+      .filter({ has: page.getByText(new RegExp(`${name}: `)) })
+      .first()
+      .getAttribute('data-place');
     const studentId = place?.split(' ')[0] ?? '';
     if (!studentId) throw new Error('The rack has no place for the student.');
     const known = await pilePhotograph({ exercise: exerciseId, student: studentId }, 'studio', 64);

@@ -16,9 +16,16 @@ export function watchPointer(): void {
   const seen = window as unknown as { handlers: number[]; longTasks: number[] };
   seen.handlers = [];
   seen.longTasks = [];
-  new PerformanceObserver((list) => seen.longTasks.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' });
+  new PerformanceObserver((list) => seen.longTasks.push(...list.getEntries().map((e) => e.duration))).observe({
+    type: 'longtask',
+  });
   const add = Reflect.get(EventTarget.prototype, 'addEventListener') as (this: EventTarget, ...rest: unknown[]) => void;
-  EventTarget.prototype.addEventListener = function (this: EventTarget, type: string, listener: EventListenerOrEventListenerObject | null, options?: boolean | AddEventListenerOptions) {
+  EventTarget.prototype.addEventListener = function (
+    this: EventTarget,
+    type: string,
+    listener: EventListenerOrEventListenerObject | null,
+    options?: boolean | AddEventListenerOptions,
+  ) {
     if (type !== 'pointermove' || typeof listener !== 'function') return add.call(this, type, listener, options);
     const timed = (event: Event) => {
       const start = performance.now();

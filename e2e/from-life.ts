@@ -41,36 +41,48 @@ export async function fromLife({ check }: Harness, page: Page, student: Page): P
     await handIn(student, await lifePhotograph(exerciseId, 64));
     await student.getByText('This picture will do.').waitFor();
     await page.goto(`${BASE}/rack`);
-    await page.getByRole('link', { name: /From where you sit/ }).last().click();
+    await page
+      .getByRole('link', { name: /From where you sit/ })
+      .last()
+      .click();
     await page.locator('canvas[data-masses="0"]').waitFor();
   });
-  await check('masses are shown on it by a press and by the brush, taken back, and judged by the steps that they were given', async () => {
-    const shown = (n: number) => page.locator(`canvas[data-masses="${n}"]`).waitFor();
-    const box = await page.locator('[data-brush]').boundingBox();
-    if (!box) throw new Error('The masses are not on the page.');
-    const at = (x: number, y: number) => [box.x + x * box.width, box.y + y * box.height] as const;
-    await page.mouse.click(...at(0.5, 0.5));
-    await shown(1);
-    await page.keyboard.press('2');
-    await page.getByRole('button', { name: 'Brush', exact: true }).click();
-    await page.mouse.move(...at(0.1, 0.85));
-    await page.mouse.down();
-    await page.mouse.move(...at(0.9, 0.85), { steps: 6 });
-    await page.mouse.up();
-    await shown(2);
-    await page.keyboard.press('b');
-    await shown(1);
-    await page.keyboard.press('j');
-    await page.locator('[data-code="outside_steps"]').getByText('“jug > lit side” is dark, and it was given light to the middle tone.').waitFor();
-  });
-  await check('the frame that was painted round it is taken as the dark end, and the dark is held against it', async () => {
-    await page.getByRole('button', { name: 'Take the frame as the dark end' }).click();
-    await page.getByText('It stands for the dark end').waitFor();
-    await page.locator('[data-code="grey_for_black"]').getByText('the frame that you painted is darker').waitFor();
-    await page.locator('[data-code="outside_steps"]').waitFor();
-    await page.keyboard.press('p');
-    await page.getByRole('button', { name: /Withdraw/ }).waitFor();
-    await student.reload();
-    await student.getByText('“jug > lit side” is dark').waitFor();
-  });
+  await check(
+    'masses are shown on it by a press and by the brush, taken back, and judged by the steps that they were given',
+    async () => {
+      const shown = (n: number) => page.locator(`canvas[data-masses="${n}"]`).waitFor();
+      const box = await page.locator('[data-brush]').boundingBox();
+      if (!box) throw new Error('The masses are not on the page.');
+      const at = (x: number, y: number) => [box.x + x * box.width, box.y + y * box.height] as const;
+      await page.mouse.click(...at(0.5, 0.5));
+      await shown(1);
+      await page.keyboard.press('2');
+      await page.getByRole('button', { name: 'Brush', exact: true }).click();
+      await page.mouse.move(...at(0.1, 0.85));
+      await page.mouse.down();
+      await page.mouse.move(...at(0.9, 0.85), { steps: 6 });
+      await page.mouse.up();
+      await shown(2);
+      await page.keyboard.press('b');
+      await shown(1);
+      await page.keyboard.press('j');
+      await page
+        .locator('[data-code="outside_steps"]')
+        .getByText('“jug > lit side” is dark, and it was given light to the middle tone.')
+        .waitFor();
+    },
+  );
+  await check(
+    'the frame that was painted round it is taken as the dark end, and the dark is held against it',
+    async () => {
+      await page.getByRole('button', { name: 'Take the frame as the dark end' }).click();
+      await page.getByText('It stands for the dark end').waitFor();
+      await page.locator('[data-code="grey_for_black"]').getByText('the frame that you painted is darker').waitFor();
+      await page.locator('[data-code="outside_steps"]').waitFor();
+      await page.keyboard.press('p');
+      await page.getByRole('button', { name: /Withdraw/ }).waitFor();
+      await student.reload();
+      await student.getByText('“jug > lit side” is dark').waitFor();
+    },
+  );
 }

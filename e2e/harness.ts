@@ -24,7 +24,9 @@ async function serve(folder: string, settings: Record<string, string>): Promise<
     env: { ...process.env, FAIR_GREY_DATA: folder, FAIR_GREY_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1', ...settings },
   });
   for (let i = 0; i < 120; i++) {
-    const ready = await fetch(`${BASE}/health`).then((r) => r.ok).catch(() => false);
+    const ready = await fetch(`${BASE}/health`)
+      .then((r) => r.ok)
+      .catch(() => false);
     if (ready) return child;
     await new Promise((r) => setTimeout(r, 500));
   }
@@ -38,7 +40,15 @@ export async function openHarness(): Promise<Harness> {
   let server = await serve(folder, {});
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
   return {
     folder,

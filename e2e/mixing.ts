@@ -18,7 +18,10 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await page.getByRole('button', { name: 'Choose paints' }).click();
     await page.getByRole('checkbox', { name: 'lemon yellow' }).check();
     await page.keyboard.press('Escape');
-    await page.getByRole('list', { name: 'Paints on the palette' }).getByText('lemon yellow').waitFor({ state: 'attached' });
+    await page
+      .getByRole('list', { name: 'Paints on the palette' })
+      .getByText('lemon yellow')
+      .waitFor({ state: 'attached' });
     const card = page.getByRole('region', { name: 'Puddle 4' });
     const handle = page.getByRole('slider', { name: 'Wanted for 4' });
     await handle.focus();
@@ -30,7 +33,8 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await handle.focus();
     const now = Number(await handle.getAttribute('aria-valuenow'));
     await page.keyboard.press('ArrowUp');
-    if (Number(await handle.getAttribute('aria-valuenow')) !== now + 1) throw new Error('The arrow keys don’t move the target.');
+    if (Number(await handle.getAttribute('aria-valuenow')) !== now + 1)
+      throw new Error('The arrow keys don’t move the target.');
     await page.getByRole('button', { name: 'Even again' }).click();
   });
   await check('yellow with black is foretold to turn green', async () => {
@@ -43,11 +47,17 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await page.getByRole('tab', { name: 'What was learnt' }).click();
     await page.getByText(/Most is learnt next from/).waitFor();
     await logMix('0', '0', '50');
-    await page.getByRole('alert').getByText(/at least one part/).waitFor();
+    await page
+      .getByRole('alert')
+      .getByText(/at least one part/)
+      .waitFor();
     await logMix('20', '1', '45');
     await page.getByText('1 mix logged.').waitFor();
     await logMix('20', '1', '60');
-    await page.getByRole('alert').getByText(/same mix was read as L\* 45 before/).waitFor();
+    await page
+      .getByRole('alert')
+      .getByText(/same mix was read as L\* 45 before/)
+      .waitFor();
     await logMix('100', '1', '71');
     await page.getByText('2 mixes logged.').waitFor();
     await page.getByText(/foretold to about ± \d/).waitFor();
@@ -57,12 +67,23 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await student.getByRole('heading', { name: 'The mixes' }).waitFor();
     await student.getByText(/titanium white, from the tube/).waitFor();
     await student.getByLabel('The dab of step').selectOption('5');
-    for (const [off, words] of [[8, /8 L\* too light for 5: .* of the puddle, then look/], [0, /Right for 5: leave it/]] as const) {
-      await student.getByLabel('Photograph of the dab').setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 5, 60 + off) });
+    for (const [off, words] of [
+      [8, /8 L\* too light for 5: .* of the puddle, then look/],
+      [0, /Right for 5: leave it/],
+    ] as const) {
+      await student
+        .getByLabel('Photograph of the dab')
+        .setInputFiles({
+          name: 'dab.jpg',
+          mimeType: 'image/jpeg',
+          buffer: await dabPhotograph(exerciseId, 5, 60 + off),
+        });
       await student.getByText(words).waitFor();
     }
     await student.getByRole('img', { name: /The walk to 5: 8 too light, then 0/ }).waitFor();
-    await student.getByLabel('Photograph of the dab').setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+    await student
+      .getByLabel('Photograph of the dab')
+      .setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
     await student.getByRole('alert').first().waitFor();
   });
   await check('a dab mixed as the recipe says teaches the class, and the printed mixes follow', async () => {
@@ -71,14 +92,17 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await student.reload();
     await student.getByLabel('The dab of step').selectOption('3');
     await student.getByLabel('mixed just as the recipe says').check();
-    await student.getByLabel('Photograph of the dab').setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 3, 76) });
+    await student
+      .getByLabel('Photograph of the dab')
+      .setInputFiles({ name: 'dab.jpg', mimeType: 'image/jpeg', buffer: await dabPhotograph(exerciseId, 3, 76) });
     await student.getByText(/L\* too dark for 3|Right for 3/).waitFor();
     await page.goto(`${BASE}/palette`);
     await page.getByRole('tab', { name: 'What was learnt' }).click();
     await page.getByText('3 mixes logged.').waitFor();
     await page.getByText(/, photograph/).waitFor();
     const after = await (await page.request.get(sheet)).body();
-    if (!after.subarray(0, 5).equals(Buffer.from('%PDF-')) || after.equals(before)) throw new Error('The printed mixes did not follow.');
+    if (!after.subarray(0, 5).equals(Buffer.from('%PDF-')) || after.equals(before))
+      throw new Error('The printed mixes did not follow.');
   });
   await check('the palette goes out as swatches and figures, and comes in again', async () => {
     const save = async (name: string) => {
@@ -90,12 +114,17 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
     await page.waitForURL(/files/);
     // Chosen before the page's scripts have come: it must not be lost.
     const wake = await openAsleep(page, page.url());
-    await page.getByLabel('Read figures (CSV)').setInputFiles({ name: 'p.csv', mimeType: 'text/csv', buffer: Buffer.from('paint,tinting\nsnow,1') });
+    await page
+      .getByLabel('Read figures (CSV)')
+      .setInputFiles({ name: 'p.csv', mimeType: 'text/csv', buffer: Buffer.from('paint,tinting\nsnow,1') });
     await wake();
     await page.getByText(/must name the columns paint, lightness/).waitFor();
     await page.getByLabel('Read figures (CSV)').setInputFiles({ name: 'p.csv', mimeType: 'text/csv', buffer: csv });
     await page.getByText('Read.').waitFor();
     await page.getByLabel('Read swatches (GPL)').setInputFiles({ name: 'p.gpl', mimeType: 'text/plain', buffer: gpl });
-    await page.getByRole('row', { name: /^lemon yellow/ }).getByText('reached').waitFor();
+    await page
+      .getByRole('row', { name: /^lemon yellow/ })
+      .getByText('reached')
+      .waitFor();
   });
 }

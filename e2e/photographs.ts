@@ -15,7 +15,9 @@ import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
 /** A plain picture: kinds that are judged by eye take any. */
 export const greySheet = (): Promise<Buffer> =>
-  sharp({ create: { width: 1600, height: 1200, channels: 3, background: '#8a8a8a' } }).jpeg().toBuffer();
+  sharp({ create: { width: 1600, height: 1200, channels: 3, background: '#8a8a8a' } })
+    .jpeg()
+    .toBuffer();
 
 /** A 12-megapixel phone photograph of a painted sheet of that exercise: stored on its side, with a place in it. */
 export async function handInPhotograph(exercise: string, paint: 'too-close' | 'fine', seed: number): Promise<Buffer> {
@@ -33,7 +35,11 @@ export async function partlyPainted(exercise: string, seed: number): Promise<Buf
 }
 
 /** A sheet of a class in a pile, as a scanner's or a phone's smaller picture. */
-export async function pilePhotograph(ids: { exercise: string | null; student: string | null }, camera: CameraCondition, seed: number): Promise<Buffer> {
+export async function pilePhotograph(
+  ids: { exercise: string | null; student: string | null },
+  camera: CameraCondition,
+  seed: number,
+): Promise<Buffer> {
   const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids);
   return jpegOf(sheet, camera, seed, 6);
 }
@@ -50,8 +56,16 @@ export async function notanPhotograph(exercise: string, tones: Buffer, seed: num
   const { width, height } = info;
   const wanted = Uint8Array.from(data, (v) => (v > 128 ? 1 : 2));
   const { shapes, shapeOf } = toneShapes(wanted, width);
-  const lost = shapes.findIndex((s) => s.tone === 2 && s.places / wanted.length > 0.015 && s.places / wanted.length < 0.2);
-  return tonesPhotograph(exercise, { width, height, toneOf: wanted.map((t, i) => (shapeOf[i] === lost ? 1 : t)) }, [93, 26], null, seed);
+  const lost = shapes.findIndex(
+    (s) => s.tone === 2 && s.places / wanted.length > 0.015 && s.places / wanted.length < 0.2,
+  );
+  return tonesPhotograph(
+    exercise,
+    { width, height, toneOf: wanted.map((t, i) => (shapeOf[i] === lost ? 1 : t)) },
+    [93, 26],
+    null,
+    seed,
+  );
 }
 
 /** A jug that is dark all over on a light table before a middle wall, in three tones, with a frame painted round it. */
@@ -64,13 +78,36 @@ export function lifePhotograph(exercise: string, seed: number): Promise<Buffer> 
   return tonesPhotograph(exercise, { width, height, toneOf }, [93, 60, 40], { mm: 8, lightness: 22 }, seed);
 }
 
-async function tonesPhotograph(exercise: string, map: ToneMap, lightness: readonly number[], frame: NotanPlan['frame'], seed: number): Promise<Buffer> {
+async function tonesPhotograph(
+  exercise: string,
+  map: ToneMap,
+  lightness: readonly number[],
+  frame: NotanPlan['frame'],
+  seed: number,
+): Promise<Buffer> {
   const terms = defaultTerms('notan');
   const layout = exerciseLayout(terms);
-  const words = { title: 'Sample', className: 'Tidewell', name: '', labels: [], due: '', care: '', careInShort: '', exercise, student: null, figures: {} };
+  const words = {
+    title: 'Sample',
+    className: 'Tidewell',
+    name: '',
+    labels: [],
+    due: '',
+    care: '',
+    careInShort: '',
+    exercise,
+    student: null,
+    figures: {},
+  };
   const printed = await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed);
   const [cell] = layout.cells;
   if (!cell) throw new Error('The sheet has no frame.');
-  const { surface } = paintTones(printed.surface, cell, map, { lightness, ragged: 0.002, shift: { x: 0, y: 0 }, streaks: 0.5, frame }, seed);
+  const { surface } = paintTones(
+    printed.surface,
+    cell,
+    map,
+    { lightness, ragged: 0.002, shift: { x: 0, y: 0 }, streaks: 0.5, frame },
+    seed,
+  );
   return photograph(surface, layout, shotFor('window', layout, seed, 6), seed);
 }

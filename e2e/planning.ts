@@ -32,24 +32,27 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     await page.getByRole('heading', { name: 'A lamp in the greenhouse' }).waitFor();
     await page.getByText('measured by Fair Grey').waitFor();
   });
-  await check('a photograph without its sheet is held back, sent on all the same, and judged by the teacher', async () => {
-    await student.goto(`${BASE}/my`);
-    await student.getByRole('link', { name: /A lamp in the greenhouse/ }).click();
-    await handInAnyway(student, await greySheet());
-    await student.getByText('This picture will not do yet.').waitFor();
-    await student.getByText('Look at it anyway').click();
-    await student.getByLabel('A word to your teacher').fill('The sheet got wet.');
-    await student.getByRole('button', { name: 'Send it on' }).click();
-    await student.getByText(/It went to your teacher/).waitFor();
-    await page.goto(BASE);
-    await page.getByRole('link', { name: /A lamp in the greenhouse/ }).click();
-    await page.getByLabel('Your own word').fill('The rings glow.');
-    await page.keyboard.press('Tab');
-    await page.getByRole('button', { name: /Pass/ }).click();
-    await page.getByRole('button', { name: /Withdraw/ }).waitFor();
-    await student.reload();
-    await student.getByText('The rings glow.').waitFor();
-  });
+  await check(
+    'a photograph without its sheet is held back, sent on all the same, and judged by the teacher',
+    async () => {
+      await student.goto(`${BASE}/my`);
+      await student.getByRole('link', { name: /A lamp in the greenhouse/ }).click();
+      await handInAnyway(student, await greySheet());
+      await student.getByText('This picture will not do yet.').waitFor();
+      await student.getByText('Look at it anyway').click();
+      await student.getByLabel('A word to your teacher').fill('The sheet got wet.');
+      await student.getByRole('button', { name: 'Send it on' }).click();
+      await student.getByText(/It went to your teacher/).waitFor();
+      await page.goto(BASE);
+      await page.getByRole('link', { name: /A lamp in the greenhouse/ }).click();
+      await page.getByLabel('Your own word').fill('The rings glow.');
+      await page.keyboard.press('Tab');
+      await page.getByRole('button', { name: /Pass/ }).click();
+      await page.getByRole('button', { name: /Withdraw/ }).waitFor();
+      await student.reload();
+      await student.getByText('The rings glow.').waitFor();
+    },
+  );
   await check('every other kind is set, previewed, printed and handed in', async () => {
     for (const kind of KIND_IDS.filter((k) => k !== 'scale' && k !== 'bands')) {
       const { name } = KINDS[kind];
@@ -81,18 +84,25 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     const greys = page.getByRole('button', { name: /greys in light and shadow/ });
     await greys.focus();
     await page.keyboard.press('ArrowLeft');
-    await page.getByRole('alert').getByText(/“two masses” .* is still wet: it dries for 9 days/).waitFor();
+    await page
+      .getByRole('alert')
+      .getByText(/“two masses” .* is still wet: it dries for 9 days/)
+      .waitFor();
     await page.getByRole('button', { name: 'Mend it' }).click();
     await page.getByText(/Photographs are due/).waitFor();
     await page.reload();
     await page.getByText(/Photographs are due/).waitFor();
-    if ((await page.getByRole('alert').filter({ hasText: 'wet' }).count()) > 0) throw new Error('The mended timetable was not kept.');
+    if ((await page.getByRole('alert').filter({ hasText: 'wet' }).count()) > 0)
+      throw new Error('The mended timetable was not kept.');
   });
   await check('a stage is dragged to a later meeting, and the calendar file follows', async () => {
     const from = await middleOf(page, 'button', /greys in light and shadow/);
     await drag(page, from, { x: from.x + 110, y: from.y });
     await page.waitForTimeout(500);
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Calendar file' }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Calendar file' }).click(),
+    ]);
     const text = readFileSync((await download.path()) ?? '', 'utf8');
     if ((text.match(/BEGIN:VEVENT/g) ?? []).length < 4) throw new Error(`The calendar holds too little:\n${text}`);
   });
@@ -101,13 +111,16 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     await page.getByLabel('Name of the printer').fill('Office laser');
     await page.getByRole('button', { name: 'Add a printer' }).click();
     await page.getByRole('heading', { name: 'Office laser' }).waitFor();
-    await page.getByLabel(/Bring in readings/).setInputFiles({ name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('a;b\n1;2') });
+    await page
+      .getByLabel(/Bring in readings/)
+      .setInputFiles({ name: 'chart.csv', mimeType: 'text/csv', buffer: Buffer.from('a;b\n1;2') });
     await page.getByText(/must name the columns code and lightness/).waitFor();
     await page.getByRole('button', { name: 'Read the chart with the practice reader' }).click();
     await page.getByText('24 patches read').waitFor();
     const href = await page.getByRole('link', { name: 'Print the finder' }).getAttribute('href');
     const pdf = await page.request.get(`${BASE}${href}`);
-    if (!pdf.ok() || !(await pdf.body()).subarray(0, 5).equals(Buffer.from('%PDF-'))) throw new Error('The finder is no PDF.');
+    if (!pdf.ok() || !(await pdf.body()).subarray(0, 5).equals(Buffer.from('%PDF-')))
+      throw new Error('The finder is no PDF.');
     await page.getByRole('button', { name: 'Read the bars with the practice reader' }).click();
     await page.getByText('33 patches read').waitFor();
   });
@@ -115,14 +128,32 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     const stock = page.getByLabel('titanium white: in the cupboard');
     await stock.fill('500');
     await stock.press('Tab');
-    await page.getByLabel('Read a CSV').setInputFiles({ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0\nsnow white;1;1;1') });
+    await page
+      .getByLabel('Read a CSV')
+      .setInputFiles({
+        name: 'shelf.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0\nsnow white;1;1;1'),
+      });
     await page.getByText(/“snow white” is not on the list/).waitFor();
-    await page.getByLabel('Read a CSV').setInputFiles({ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0') });
+    await page
+      .getByLabel('Read a CSV')
+      .setInputFiles({
+        name: 'shelf.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0'),
+      });
     await page.getByText('Read.').waitFor();
     await page.goto(`${BASE}/plan`);
     await page.getByRole('link', { name: /A lamp in the greenhouse/ }).click();
-    await page.getByRole('row', { name: /titanium white/ }).getByText('enough').waitFor();
-    await page.getByRole('row', { name: /ivory black/ }).getByText('€6.50').waitFor();
+    await page
+      .getByRole('row', { name: /titanium white/ })
+      .getByText('enough')
+      .waitFor();
+    await page
+      .getByRole('row', { name: /ivory black/ })
+      .getByText('€6.50')
+      .waitFor();
   });
   await check('under 16 a toxic pigment needs a reason, and lead white has none', async () => {
     await page.goto(`${BASE}/ledger`);
@@ -134,10 +165,16 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     await page.getByText(/Materials and care/).click();
     await page.getByLabel(/cadmium red/).check();
     await page.getByRole('button', { name: 'Set it' }).click();
-    await page.getByText(/This class is under 16/).first().waitFor();
+    await page
+      .getByText(/This class is under 16/)
+      .first()
+      .waitFor();
     await page.getByLabel('Why it is set all the same').fill('The helpers mix it.');
     await page.getByLabel(/lead white/).check();
-    await page.getByText(/Lead white can’t be set/).first().waitFor();
+    await page
+      .getByText(/Lead white can’t be set/)
+      .first()
+      .waitFor();
     await page.getByLabel(/lead white/).uncheck();
     await page.getByRole('button', { name: 'Set it' }).click();
     await page.getByText('The helpers mix it.').waitFor();

@@ -38,29 +38,42 @@ export async function references({ check }: Harness, page: Page, student: Page):
     await page.goto(`${BASE}/references`);
     await awake(page.getByLabel('What it is called'));
     const { default: sharp } = await import('sharp');
-    const buffer = await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777' } }).png().toBuffer();
-    await page.getByLabel('Picture', { exact: true }).setInputFiles({ name: 'flat.png', mimeType: 'image/png', buffer });
-    for (const [label, words] of [['What it is called', 'Flat'], ['Where it is from', 'nowhere'], ['Who may use it', 'nobody']] as const) await page.getByLabel(label).fill(words);
+    const buffer = await sharp({ create: { width: 400, height: 300, channels: 3, background: '#777' } })
+      .png()
+      .toBuffer();
+    await page
+      .getByLabel('Picture', { exact: true })
+      .setInputFiles({ name: 'flat.png', mimeType: 'image/png', buffer });
+    for (const [label, words] of [
+      ['What it is called', 'Flat'],
+      ['Where it is from', 'nowhere'],
+      ['Who may use it', 'nobody'],
+    ] as const)
+      await page.getByLabel(label).fill(words);
     await page.getByRole('button', { name: 'Bring it in' }).click();
     await page.getByRole('alert').filter({ hasText: 'one flat tone' }).waitFor();
     await page.reload();
-    if ((await page.locator('a[href^="/references/"]').count()) !== 1) throw new Error('A picture that was refused is in the list.');
+    if ((await page.locator('a[href^="/references/"]').count()) !== 1)
+      throw new Error('A picture that was refused is in the list.');
   });
-  await check('by threshold: a line on the picture’s own lightnesses is moved by keys, and the shares follow', async () => {
-    await page.goto(`${BASE}/references/${referenceId}`);
-    await page.getByRole('table', { name: 'Share of each tone' }).waitFor();
-    await answered(page, async () => void (await page.getByLabel('What is dark').selectOption('threshold')));
-    const shares = () => page.getByRole('table', { name: 'Share of each tone' }).innerText();
-    const line = page.getByRole('slider', { name: /Line between 2 and 1/ });
-    await line.waitFor();
-    const before = await shares();
-    await line.focus();
-    await page.keyboard.press('Shift+ArrowLeft');
-    for (let i = 0; (await shares()) === before; i++) {
-      if (i === 50) throw new Error(`The shares stayed at ${before}.`);
-      await page.waitForTimeout(100);
-    }
-  });
+  await check(
+    'by threshold: a line on the picture’s own lightnesses is moved by keys, and the shares follow',
+    async () => {
+      await page.goto(`${BASE}/references/${referenceId}`);
+      await page.getByRole('table', { name: 'Share of each tone' }).waitFor();
+      await answered(page, async () => void (await page.getByLabel('What is dark').selectOption('threshold')));
+      const shares = () => page.getByRole('table', { name: 'Share of each tone' }).innerText();
+      const line = page.getByRole('slider', { name: /Line between 2 and 1/ });
+      await line.waitFor();
+      const before = await shares();
+      await line.focus();
+      await page.keyboard.press('Shift+ArrowLeft');
+      for (let i = 0; (await shares()) === before; i++) {
+        if (i === 50) throw new Error(`The shares stayed at ${before}.`);
+        await page.waitForTimeout(100);
+      }
+    },
+  );
   await check('by light and shadow: the proposed map is brushed, turned shape by shape, and taken back', async () => {
     await page.getByRole('button', { name: 'Light and shadow', exact: true }).click();
     await page.getByText(/^0 corrections/).waitFor();
@@ -97,29 +110,41 @@ export async function references({ check }: Harness, page: Page, student: Page):
   await check('its sheets print, and its files come in open formats', async () => {
     await page.getByRole('button', { name: 'Sheets and files' }).click();
     const href = await page.getByRole('link', { name: /With the numbers of/ }).getAttribute('href');
-    for (const [address, type, start] of [[href, 'application/pdf', '%PDF'], [`/reference-file/${referenceId}/traced`, 'image/svg+xml', '<svg'], [`/reference-file/${referenceId}/layers`, 'image/openraster', 'PK'], [`/reference-file/${referenceId}/map`, 'image/png', '\u0089PNG']] as const) {
+    for (const [address, type, start] of [
+      [href, 'application/pdf', '%PDF'],
+      [`/reference-file/${referenceId}/traced`, 'image/svg+xml', '<svg'],
+      [`/reference-file/${referenceId}/layers`, 'image/openraster', 'PK'],
+      [`/reference-file/${referenceId}/map`, 'image/png', '\u0089PNG'],
+    ] as const) {
       const got = await page.request.get(`${BASE}${address}`);
       const body = await got.body();
-      if (!got.headers()['content-type']?.startsWith(type) || !body.toString('latin1').startsWith(start)) throw new Error(`${address}: ${got.status()} ${got.headers()['content-type']}`);
+      if (!got.headers()['content-type']?.startsWith(type) || !body.toString('latin1').startsWith(start))
+        throw new Error(`${address}: ${got.status()} ${got.headers()['content-type']}`);
     }
   });
-  await check('an exercise is painted from it; a painting comes in and its lost shape is told by name or place', async () => {
-    await page.goto(`${BASE}/plan/new`);
-    await page.getByRole('button', { name: 'notan' }).click();
-    await page.getByLabel('Painted from').selectOption({ label: 'Jug on a cloth' });
-    await page.getByLabel('What is dark').selectOption('threshold');
-    await page.getByRole('button', { name: 'Set it' }).click();
-    await page.waitForURL(/\/plan\/(?!new)\w+/);
-    exerciseId = page.url().split('/').pop() ?? '';
-    const tones = await (await page.request.get(`${BASE}/reference-sheet/${exerciseId}?as=tones`)).body();
-    await student.goto(`${BASE}/my/${exerciseId}`);
-    await student.getByAltText('What it is painted from, in its tones').waitFor();
-    await handIn(student, await notanPhotograph(exerciseId, tones, 81));
-    await student.getByText('This picture will do.').waitFor();
-    await page.goto(`${BASE}/rack`);
-    await page.getByRole('link', { name: /Light and dark, nothing else/ }).last().click();
-    await page.locator('[data-code="flipped_shape"]').first().waitFor();
-  });
+  await check(
+    'an exercise is painted from it; a painting comes in and its lost shape is told by name or place',
+    async () => {
+      await page.goto(`${BASE}/plan/new`);
+      await page.getByRole('button', { name: 'notan' }).click();
+      await page.getByLabel('Painted from').selectOption({ label: 'Jug on a cloth' });
+      await page.getByLabel('What is dark').selectOption('threshold');
+      await page.getByRole('button', { name: 'Set it' }).click();
+      await page.waitForURL(/\/plan\/(?!new)\w+/);
+      exerciseId = page.url().split('/').pop() ?? '';
+      const tones = await (await page.request.get(`${BASE}/reference-sheet/${exerciseId}?as=tones`)).body();
+      await student.goto(`${BASE}/my/${exerciseId}`);
+      await student.getByAltText('What it is painted from, in its tones').waitFor();
+      await handIn(student, await notanPhotograph(exerciseId, tones, 81));
+      await student.getByText('This picture will do.').waitFor();
+      await page.goto(`${BASE}/rack`);
+      await page
+        .getByRole('link', { name: /Light and dark, nothing else/ })
+        .last()
+        .click();
+      await page.locator('[data-code="flipped_shape"]').first().waitFor();
+    },
+  );
   await check('held keys show its tones and the reference; they come back when let go', async () => {
     await page.keyboard.down('t');
     await page.getByAltText('The painting in its tones').waitFor();

@@ -31,22 +31,29 @@ export async function wholeWay({ check, folder, killAndServe }: Harness, page: P
   };
   await check('a phone photograph on its side is measured, and its stored bytes hold no place', async () => {
     await handIn(student, await handInPhotograph(exerciseId, 'too-close', 51));
-    await student.getByText('This picture will do.').waitFor().catch(async (error: Error) => {
-      throw new Error(`${await student.getByRole('status').first().innerText()} (${error.name})`);
-    });
+    await student
+      .getByText('This picture will do.')
+      .waitFor()
+      .catch(async (error: Error) => {
+        throw new Error(`${await student.getByRole('status').first().innerText()} (${error.name})`);
+      });
     const files = path.join(folder, 'files');
     const stored = readdirSync(files, { recursive: true, withFileTypes: true }).filter((f) => f.isFile());
     if (stored.length === 0) throw new Error('No file was stored.');
     for (const f of stored)
-      if (readFileSync(path.join(f.parentPath, f.name)).includes('Practice camera')) throw new Error('Metadata was stored.');
+      if (readFileSync(path.join(f.parentPath, f.name)).includes('Practice camera'))
+        throw new Error('Metadata was stored.');
   });
   await check('the rack shows the hand-in as its measured strip, light to dark', async () => {
     await page.goto(`${BASE}/rack`);
     const strip = page.getByRole('link', { name: /Bea Lindqvarn/ }).getByRole('img');
     await strip.waitFor();
-    const greys = await strip.locator('rect').evaluateAll((cells) => cells.map((c) => Number(/\d+/.exec(getComputedStyle(c).fill)?.[0])));
+    const greys = await strip
+      .locator('rect')
+      .evaluateAll((cells) => cells.map((c) => Number(/\d+/.exec(getComputedStyle(c).fill)?.[0])));
     if (greys.length !== 9) throw new Error(`Expected nine cells, got ${greys.length}.`);
-    if (!(greys[0] !== undefined && greys[0] > 220 && (greys[8] ?? 255) < 80)) throw new Error(`The strip runs ${greys.join(', ')}.`);
+    if (!(greys[0] !== undefined && greys[0] > 220 && (greys[8] ?? 255) < 80))
+      throw new Error(`The strip runs ${greys.join(', ')}.`);
   });
   await check('the teacher edits a finding and sends it back; the student reads it', async () => {
     await openTable();

@@ -44,7 +44,11 @@ async function buildBrowserWorkers() {
   mkdirSync('public/workers', { recursive: true });
   copyFileSync(createRequire(import.meta.url).resolve('@techstark/opencv-js'), 'public/workers/opencv.js');
   await build({
-    entryPoints: { 'quick-check': 'src/workers/browser/quick-check.ts', 'reference-bench': 'src/workers/browser/reference-bench.ts', 'mass-painting': 'src/workers/browser/mass-painting.ts' },
+    entryPoints: {
+      'quick-check': 'src/workers/browser/quick-check.ts',
+      'reference-bench': 'src/workers/browser/reference-bench.ts',
+      'mass-painting': 'src/workers/browser/mass-painting.ts',
+    },
     outdir: 'public/workers',
     bundle: true,
     minify: true,

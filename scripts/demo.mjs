@@ -14,7 +14,8 @@ if (process.argv.includes('--fresh')) {
 }
 // A sample world that was cut off while it was made is made anew.
 const whole = path.join(folder, 'sample-world-is-whole');
-if (!process.env.FAIR_GREY_DATA && existsSync(folder) && !existsSync(whole)) rmSync(folder, { recursive: true, force: true });
+if (!process.env.FAIR_GREY_DATA && existsSync(folder) && !existsSync(whole))
+  rmSync(folder, { recursive: true, force: true });
 installPackages();
 run('npm', ['run', '--silent', 'build']);
 run(process.execPath, ['dist/demo.mjs'], env);

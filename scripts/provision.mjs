@@ -22,10 +22,15 @@ export function installPackages() {
 }
 
 export function installDebian(wanted) {
-  const missing = Object.entries(wanted).filter(([command]) => spawnSync('sh', ['-c', `command -v ${command}`]).status !== 0);
+  const missing = Object.entries(wanted).filter(
+    ([command]) => spawnSync('sh', ['-c', `command -v ${command}`]).status !== 0,
+  );
   if (missing.length === 0) return;
   const names = missing.map(([, name]) => name);
   console.log(`Installing ${names.join(', ')} with apt …`);
   execFileSync('apt-get', ['update', '-qq'], { stdio: 'inherit' });
-  execFileSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...names], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  execFileSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...names], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
 }

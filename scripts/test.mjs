@@ -11,13 +11,19 @@ installDebian({ chromium: 'chromium', pdftoppm: 'poppler-utils' });
 run('npm', ['run', '--silent', 'build']);
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-test-'));
-const [unitReport, browserReport, browserLog] = ['jest.json', 'browser.json', 'browser.log'].map((name) => path.join(folder, name));
+const [unitReport, browserReport, browserLog] = ['jest.json', 'browser.json', 'browser.log'].map((name) =>
+  path.join(folder, name),
+);
 
 // Browser tests mostly wait. All else runs beside them and gives way to them, so that no wait grows too long.
 const shown = (env = {}) => ({ stdio: 'inherit', env: { ...process.env, ...env } });
 const log = openSync(browserLog, 'w');
 const browser = spawn(process.execPath, ['dist/e2e/run.mjs', browserReport], { stdio: ['ignore', log, log] });
-const unit = spawn('nice', ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${unitReport}`], shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' }));
+const unit = spawn(
+  'nice',
+  ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${unitReport}`],
+  shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' }),
+);
 const ended = Promise.all([once(browser, 'exit'), once(unit, 'exit')]);
 const faulty = [];
 for (const check of ['types', 'lint']) {
@@ -36,7 +42,10 @@ function reported(file, count) {
     return { passed: 0, failed: 1 };
   }
 }
-const results = [reported(unitReport, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites })), reported(browserReport, (r) => r)];
+const results = [
+  reported(unitReport, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites })),
+  reported(browserReport, (r) => r),
+];
 const [passed, unmet] = ['passed', 'failed'].map((what) => results.reduce((sum, r) => sum + r[what], 0));
 const failed = unmet + faulty.length;
 console.log(`${passed} passed, ${failed} failed`);

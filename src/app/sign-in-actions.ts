@@ -23,7 +23,10 @@ const holder = globalThis as { fairGreyDoor?: Door };
  * comes in from one address within a minute. Tries are looked at one by one, so that many at once are no way round.
  */
 async function signIn(what: string, check: () => Promise<SignedIn | null>, wrong: string): Promise<Outcome> {
-  const door = (holder.fairGreyDoor ??= { failures: new RateLimiterMemory(TRIES), oneByOne: new Map<string, LimitFunction>() });
+  const door = (holder.fairGreyDoor ??= {
+    failures: new RateLimiterMemory(TRIES),
+    oneByOne: new Map<string, LimitFunction>(),
+  });
   const address = (await headers()).get('x-forwarded-for')?.split(',')[0] ?? 'here';
   const key = `${what.toLowerCase()} ${address}`;
   const queue = door.oneByOne.get(key) ?? pLimit(1);
@@ -39,7 +42,7 @@ async function signIn(what: string, check: () => Promise<SignedIn | null>, wrong
       }
       await letIn(signedIn);
       return { ok: true, value: null };
-    })
+    });
   } finally {
     if (queue.activeCount + queue.pendingCount === 0) door.oneByOne.delete(key);
   }
@@ -61,7 +64,11 @@ export async function signInTeacher(_: Outcome | null, form: FormData): Promise<
   const house = await theHouse();
   const email = typed(form, 'email').slice(0, 254);
   const password = typed(form, 'password').slice(0, 200);
-  const done = await signIn(`teacher ${email}`, () => house.auth.signInTeacher(email, password), 'E-mail and password do not go together. Try once more.');
+  const done = await signIn(
+    `teacher ${email}`,
+    () => house.auth.signInTeacher(email, password),
+    'E-mail and password do not go together. Try once more.',
+  );
   if (done.ok) redirect('/');
   return done;
 }

@@ -5,7 +5,8 @@ import { Refused } from '@/studio/actor';
 import { takeUpload } from './take-upload';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-upload-'));
-const post = (body: BodyInit, headers: Record<string, string> = {}) => new Request('http://studio.test/hand-in', { method: 'POST', body, headers });
+const post = (body: BodyInit, headers: Record<string, string> = {}) =>
+  new Request('http://studio.test/hand-in', { method: 'POST', body, headers });
 const form = (bytes: Uint8Array) => {
   const data = new FormData();
   data.append('photo', new Blob([new Uint8Array(bytes)]), 'sheet.jpg');
@@ -20,11 +21,16 @@ test('a file comes through to disk whole', async () => {
 
 test.each([
   ['nothing', post('')],
-  ['a form without a file', post((() => {
-    const data = new FormData();
-    data.append('word', 'hello');
-    return data;
-  })())],
+  [
+    'a form without a file',
+    post(
+      (() => {
+        const data = new FormData();
+        data.append('word', 'hello');
+        return data;
+      })(),
+    ),
+  ],
   ['another kind of body', post('{}', { 'content-type': 'application/json' })],
 ])('%s is told', async (_, request) => {
   await expect(takeUpload(request, folder)).rejects.toThrow('No picture came with this');
@@ -40,11 +46,20 @@ test('a body that is cut off is told, and nothing of it stays', async () => {
   const before = readdirSync(folder).length;
   const cut = new ReadableStream({
     start(controller) {
-      controller.enqueue(new TextEncoder().encode('--x\r\nContent-Disposition: form-data; name="photo"; filename="a.jpg"\r\n\r\nhalf a pict'));
+      controller.enqueue(
+        new TextEncoder().encode(
+          '--x\r\nContent-Disposition: form-data; name="photo"; filename="a.jpg"\r\n\r\nhalf a pict',
+        ),
+      );
       controller.close();
     },
   });
-  const request = new Request('http://studio.test/hand-in', { method: 'POST', body: cut, headers: { 'content-type': 'multipart/form-data; boundary=x' }, duplex: 'half' } as RequestInit);
+  const request = new Request('http://studio.test/hand-in', {
+    method: 'POST',
+    body: cut,
+    headers: { 'content-type': 'multipart/form-data; boundary=x' },
+    duplex: 'half',
+  } as RequestInit);
   await expect(takeUpload(request, folder)).rejects.toThrow('did not come through whole');
   expect(readdirSync(folder)).toHaveLength(before);
 });

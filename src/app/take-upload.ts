@@ -14,7 +14,11 @@ const NO_FILE = 'No picture came with this: choose a photograph and send it once
 const CUT_OFF = 'The picture did not come through whole: send it once more.';
 
 /** Path of the uploaded file; the caller removes it. Throws Refused with words for the sender. */
-export async function takeUpload(request: Request, folder: string, maxBytes: number = MAX_UPLOAD_BYTES): Promise<string> {
+export async function takeUpload(
+  request: Request,
+  folder: string,
+  maxBytes: number = MAX_UPLOAD_BYTES,
+): Promise<string> {
   const type = request.headers.get('content-type') ?? '';
   if (!request.body || !type.startsWith('multipart/form-data')) throw new Refused(NO_FILE);
   const file = path.join(folder, `upload-${newId()}`);
@@ -39,7 +43,9 @@ export async function takeUpload(request: Request, folder: string, maxBytes: num
   }
   if (tooLarge) {
     await rm(file, { force: true });
-    throw new Refused(`This file is larger than ${Math.round(maxBytes / 1024 / 1024)} MB: send the photograph as the phone took it.`);
+    throw new Refused(
+      `This file is larger than ${Math.round(maxBytes / 1024 / 1024)} MB: send the photograph as the phone took it.`,
+    );
   }
   return file;
 }

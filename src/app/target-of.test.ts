@@ -1,7 +1,18 @@
 import { targetOf } from './target-of';
 
-const asked = (target: unknown) => targetOf(new Request(`http://studio.test/hand-in?target=${encodeURIComponent(typeof target === 'string' ? target : JSON.stringify(target))}`, { method: 'POST' }));
-const square = [{ x: 0.1, y: 0.1 }, { x: 0.9, y: 0.1 }, { x: 0.9, y: 0.9 }, { x: 0.1, y: 0.9 }];
+const asked = (target: unknown) =>
+  targetOf(
+    new Request(
+      `http://studio.test/hand-in?target=${encodeURIComponent(typeof target === 'string' ? target : JSON.stringify(target))}`,
+      { method: 'POST' },
+    ),
+  );
+const square = [
+  { x: 0.1, y: 0.1 },
+  { x: 0.9, y: 0.1 },
+  { x: 0.9, y: 0.9 },
+  { x: 0.1, y: 0.9 },
+];
 
 test('nothing said is a worksheet; corner pieces and marked corners come through', () => {
   expect(targetOf(new Request('http://studio.test/hand-in', { method: 'POST' }))).toBeNull();

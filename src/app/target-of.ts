@@ -13,11 +13,16 @@ export function targetOf(request: Request): StoredTarget | null {
   } catch {
     throw new Refused('The corners did not come through: mark them once more.');
   }
-  if (!parsed.success) throw new Refused(parsed.error.issues[0]?.message ?? 'The corners did not come through: mark them once more.');
+  if (!parsed.success)
+    throw new Refused(parsed.error.issues[0]?.message ?? 'The corners did not come through: mark them once more.');
   if (parsed.data.kind === 'marked') {
     try {
       // Fractions do as well as pixels: whether lines cross is the same in both.
-      checkCorners(parsed.data.corners.map((c) => ({ x: 1000 * c.x, y: 1000 * c.y })), 1000, 1000);
+      checkCorners(
+        parsed.data.corners.map((c) => ({ x: 1000 * c.x, y: 1000 * c.y })),
+        1000,
+        1000,
+      );
     } catch (error) {
       throw error instanceof BadCorners ? new Refused(error.message) : error;
     }

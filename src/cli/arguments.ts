@@ -41,7 +41,10 @@ export function check<T>(schema: z.ZodType<T>, value: unknown, option: string): 
   throw new BadArguments(`${option}: ${first?.message ?? 'not understood'}`);
 }
 
-const wholeText = z.string({ error: 'is needed, a whole number' }).regex(/^-?\d+$/, 'must be a whole number').transform(Number);
+const wholeText = z
+  .string({ error: 'is needed, a whole number' })
+  .regex(/^-?\d+$/, 'must be a whole number')
+  .transform(Number);
 
 export const stepsOption = wholeText.pipe(stepsSchema);
 export const seedOption = wholeText.pipe(z.number().int().min(0));
@@ -53,21 +56,40 @@ export const endsOption = z
     return { light: light ?? 0, dark: dark ?? 0 };
   })
   .pipe(endsSchema);
-export const dpiOption = wholeText.pipe(z.number().min(150, 'must be 150 to 600 dpi').max(600, 'must be 150 to 600 dpi'));
+export const dpiOption = wholeText.pipe(
+  z.number().min(150, 'must be 150 to 600 dpi').max(600, 'must be 150 to 600 dpi'),
+);
 
-export const tonesOption = wholeText.pipe(z.number().int().min(2, `must be 2 to ${MOST_TONES} tones`).max(MOST_TONES, `must be 2 to ${MOST_TONES} tones`));
+export const tonesOption = wholeText.pipe(
+  z.number().int().min(2, `must be 2 to ${MOST_TONES} tones`).max(MOST_TONES, `must be 2 to ${MOST_TONES} tones`),
+);
 const THRESHOLDS = 'must be lightnesses from 0 to 100 that rise, as 35,70';
 export const thresholdsOption = z
   .string()
-  .transform((s) => s.trim().split(/[\s,;]+/).map(Number))
+  .transform((s) =>
+    s
+      .trim()
+      .split(/[\s,;]+/)
+      .map(Number),
+  )
   .refine((v) => v.every((t, i) => t >= 0 && t <= 100 && (i === 0 || t > (v[i - 1] as number))), THRESHOLDS);
 const SQUINT = 'must be a percentage of the longer side, 0 to 10';
-export const squintOption = z.string().regex(/^\d+(\.\d+)?$/, SQUINT).transform(Number).pipe(z.number().max(10, SQUINT));
+export const squintOption = z
+  .string()
+  .regex(/^\d+(\.\d+)?$/, SQUINT)
+  .transform(Number)
+  .pipe(z.number().max(10, SQUINT));
 
-const CORNERS = 'must be eight numbers, photo pixels x,y of the top-left, top-right, bottom-right and bottom-left corner';
+const CORNERS =
+  'must be eight numbers, photo pixels x,y of the top-left, top-right, bottom-right and bottom-left corner';
 export const cornersOption = z
   .string({ error: CORNERS })
-  .transform((s) => s.trim().split(/[\s,;]+/).map(Number))
+  .transform((s) =>
+    s
+      .trim()
+      .split(/[\s,;]+/)
+      .map(Number),
+  )
   .refine((v) => v.length === 8 && v.every(Number.isFinite), CORNERS)
   .transform((v) => [0, 2, 4, 6].map((i) => ({ x: v[i] ?? 0, y: v[i + 1] ?? 0 })));
 export const depthOption = z
@@ -79,7 +101,8 @@ export const depthOption = z
 export function oneOf<T extends string>(values: readonly T[], text: unknown, option: string, fallback?: T): T {
   if (text === undefined && fallback !== undefined) return fallback;
   const found = values.find((v) => v === text);
-  if (found === undefined) throw new BadArguments(`${option} must be one of ${values.join(', ')}, got ${String(text)}.`);
+  if (found === undefined)
+    throw new BadArguments(`${option} must be one of ${values.join(', ')}, got ${String(text)}.`);
   return found;
 }
 

@@ -17,7 +17,15 @@ export async function brackets(args: readonly string[]): Promise<unknown> {
     layout: `FG1:brackets:4:${paper}`,
     cells: [],
     dabs: [],
-    patches: page.patches.map(({ xMm, yMm, widthMm: w, heightMm: h, lightness, a, b }) => ({ xMm, yMm, widthMm: w, heightMm: h, lightness, a, b })),
+    patches: page.patches.map(({ xMm, yMm, widthMm: w, heightMm: h, lightness, a, b }) => ({
+      xMm,
+      yMm,
+      widthMm: w,
+      heightMm: h,
+      lightness,
+      a,
+      b,
+    })),
     markers: page.markers,
     brackets: page.brackets,
   };

@@ -9,7 +9,8 @@ import { cardFrom, readable } from './files';
 
 export async function card(args: readonly string[]): Promise<unknown> {
   const { values, positionals } = readOptions(args, ['profile', 'known', 'out']);
-  if (positionals.length !== 1) throw new BadArguments(`card needs one photograph of two sheets side by side, got ${positionals.length}.`);
+  if (positionals.length !== 1)
+    throw new BadArguments(`card needs one photograph of two sheets side by side, got ${positionals.length}.`);
   const [named = ''] = positionals;
   const known = oneOf(['left', 'right'], values['known'], '--known', 'left');
   const profile = needed(values['profile'], '--profile');
@@ -18,7 +19,10 @@ export async function card(args: readonly string[]): Promise<unknown> {
   try {
     const readings = await carryFile({ task: 'carry', file: callerPath(named), card: await cardFrom(profile), known });
     await writeFile(out, out.toLowerCase().endsWith('.csv') ? formatCardCsv(readings) : formatCgats(readings));
-    return { paper: readings.paper, patches: [...readings.patches].map(([patch, [lightness, a, b]]) => ({ patch, lightness, a, b })) };
+    return {
+      paper: readings.paper,
+      patches: [...readings.patches].map(([patch, [lightness, a, b]]) => ({ patch, lightness, a, b })),
+    };
   } catch (error) {
     if (error instanceof UnusablePicture) throw new BadArguments(error.message);
     throw error;

@@ -11,9 +11,15 @@ import { TARGET_OPTIONS, targetFrom } from './target';
 
 export async function measure(args: readonly string[]): Promise<unknown> {
   if (args[0] === 'notan') return (await import('./measure-notan')).measureNotanVerb(args.slice(1));
-  const { values, positionals } = readOptions(args, ['steps', 'order', 'spacing', 'ends', 'profile', 'flat', ...TARGET_OPTIONS], ['json', 'hue']);
-  if (positionals[0] !== 'scale') throw new BadArguments(`measure knows "scale" and "notan", got "${positionals[0] ?? ''}".`);
-  if (positionals.length !== 2) throw new BadArguments(`measure scale needs one photograph, got ${positionals.length - 1}.`);
+  const { values, positionals } = readOptions(
+    args,
+    ['steps', 'order', 'spacing', 'ends', 'profile', 'flat', ...TARGET_OPTIONS],
+    ['json', 'hue'],
+  );
+  if (positionals[0] !== 'scale')
+    throw new BadArguments(`measure knows "scale" and "notan", got "${positionals[0] ?? ''}".`);
+  if (positionals.length !== 2)
+    throw new BadArguments(`measure scale needs one photograph, got ${positionals.length - 1}.`);
   const steps = check(stepsOption, values['steps'], '--steps');
   const file = callerPath(positionals[1] ?? '');
   const usual = defaultScale('gouache', steps);
@@ -45,7 +51,13 @@ export async function measure(args: readonly string[]): Promise<unknown> {
       (stage) => process.stderr.write(`${stage}\n`),
     );
   } catch (error) {
-    if (error instanceof UnusablePicture || error instanceof BadCorners || error instanceof WrongCard || error instanceof BadFlat) throw new BadArguments(error.message);
+    if (
+      error instanceof UnusablePicture ||
+      error instanceof BadCorners ||
+      error instanceof WrongCard ||
+      error instanceof BadFlat
+    )
+      throw new BadArguments(error.message);
     throw error;
   }
 }

@@ -15,10 +15,19 @@ import { PAINT_IDS, type PaintId, PAINTS } from '@/core/planning/paints';
 import { targetLightnesses } from '@/core/scale/targets';
 import { BadArguments, callerPath, check, oneOf, readOptions, stepsOption } from './arguments';
 
-const amount = (most: number, what: string) => z.string().regex(/^\d+(\.\d+)?$/, `must be ${what}`).transform(Number).pipe(z.number().positive(`must be ${what}`).max(most, `must be ${what}`));
+const amount = (most: number, what: string) =>
+  z
+    .string()
+    .regex(/^\d+(\.\d+)?$/, `must be ${what}`)
+    .transform(Number)
+    .pipe(z.number().positive(`must be ${what}`).max(most, `must be ${what}`));
 const areaOption = amount(10_000_000, 'an area in square millimetres, over 0');
 const filmOption = amount(5, 'a thickness in millimetres, over 0 and up to 5');
-const wasteOption = z.string().regex(/^\d+(\.\d+)?$/, 'must be a percentage from 0 to 500').transform(Number).pipe(z.number().max(500, 'must be a percentage from 0 to 500'));
+const wasteOption = z
+  .string()
+  .regex(/^\d+(\.\d+)?$/, 'must be a percentage from 0 to 500')
+  .transform(Number)
+  .pipe(z.number().max(500, 'must be a percentage from 0 to 500'));
 const AREA_MM2 = '640';
 
 async function figuresIn(file: unknown): Promise<Figures> {
@@ -37,7 +46,8 @@ async function figuresIn(file: unknown): Promise<Figures> {
   }
 }
 
-const nameOf = (recipe: Recipe, source: Source): string => ('paint' in source ? source.paint : puddleName(recipe, source.step, []));
+const nameOf = (recipe: Recipe, source: Source): string =>
+  'paint' in source ? source.paint : puddleName(recipe, source.step, []);
 
 const told = (recipe: Recipe) => (p: PuddleRecipe) => ({
   index: Number.isInteger(p.step) ? p.step : puddleName(recipe, p.step, []),
@@ -56,7 +66,17 @@ const told = (recipe: Recipe) => (p: PuddleRecipe) => ({
 });
 
 export async function mix(args: readonly string[]): Promise<unknown> {
-  const { values } = readOptions(args, ['steps', 'white', 'black', 'hue', 'medium', 'area', 'film', 'waste', 'palette']);
+  const { values } = readOptions(args, [
+    'steps',
+    'white',
+    'black',
+    'hue',
+    'medium',
+    'area',
+    'film',
+    'waste',
+    'palette',
+  ]);
   const steps = check(stepsOption, values['steps'], '--steps');
   const light = oneOf(PAINT_IDS, values['white'], '--white', 'titanium-white');
   const dark = oneOf(PAINT_IDS, values['black'], '--black', 'ivory-black');
@@ -69,10 +89,16 @@ export async function mix(args: readonly string[]): Promise<unknown> {
   const surface = SURFACE_OF[medium];
   const lightness = (id: PaintId) => coveringLab(mixModel(palette, { [id]: 1 }), surface)[0];
   const ends = { light: lightness(light), dark: lightness(dark) };
-  if (ends.light - ends.dark < 10) throw new BadArguments(`${PAINTS[dark].name} (L* ${ends.dark.toFixed(0)}) is not dark enough beside ${PAINTS[light].name} (L* ${ends.light.toFixed(0)}) for a row of steps.`);
+  if (ends.light - ends.dark < 10)
+    throw new BadArguments(
+      `${PAINTS[dark].name} (L* ${ends.dark.toFixed(0)}) is not dark enough beside ${PAINTS[light].name} (L* ${ends.light.toFixed(0)}) for a row of steps.`,
+    );
   const even = targetLightnesses(steps, ends, 'light-first', 'lightness');
   const own = hue ? lightness(hue) : null;
-  if (own !== null && (own > ends.light - 5 || own < ends.dark + 5)) throw new BadArguments(`--hue: ${PAINTS[hue ?? light].name} (L* ${own.toFixed(0)}) does not lie between the lightest and the darkest paint.`);
+  if (own !== null && (own > ends.light - 5 || own < ends.dark + 5))
+    throw new BadArguments(
+      `--hue: ${PAINTS[hue ?? light].name} (L* ${own.toFixed(0)}) does not lie between the lightest and the darkest paint.`,
+    );
   const through = own === null ? null : throughPure(even, 'light-first', own, 'own-value');
   const millilitres = (area * film * (1 + waste / 100)) / 1000;
   const recipe = recipeFor(
@@ -99,6 +125,10 @@ export async function mix(args: readonly string[]): Promise<unknown> {
     worst: recipe.worst,
     total: recipe.tubes,
   };
-  if (!args.includes('--json')) for (const line of recipeLines(recipe, [])) process.stderr.write(`${line.name} = ${line.mix}, ${line.amount}${line.washFirst ? '; wash the brush first' : ''}\n`);
+  if (!args.includes('--json'))
+    for (const line of recipeLines(recipe, []))
+      process.stderr.write(
+        `${line.name} = ${line.mix}, ${line.amount}${line.washFirst ? '; wash the brush first' : ''}\n`,
+      );
   return result;
 }

@@ -2,7 +2,16 @@
 import { writeFile } from 'node:fs/promises';
 import { UnusablePicture } from '@/workers/decode';
 import { prepareFile } from '@/workers/prepare-task';
-import { BadArguments, callerPath, check, endsOption, needed, readOptions, squintOption, tonesOption } from './arguments';
+import {
+  BadArguments,
+  callerPath,
+  check,
+  endsOption,
+  needed,
+  readOptions,
+  squintOption,
+  tonesOption,
+} from './arguments';
 import { readable } from './files';
 
 export async function prepare(args: readonly string[]): Promise<unknown> {

@@ -31,9 +31,17 @@ async function geometryFrom(file: string) {
 }
 
 async function bracketsFrom(file: string) {
-  const corner = z.object({ corner: z.enum(BRACKET_CORNERS), xMm: z.number(), yMm: z.number(), widthMm: z.number(), heightMm: z.number(), innerCornerMm: z.object({ x: z.number(), y: z.number() }) });
+  const corner = z.object({
+    corner: z.enum(BRACKET_CORNERS),
+    xMm: z.number(),
+    yMm: z.number(),
+    widthMm: z.number(),
+    heightMm: z.number(),
+    innerCornerMm: z.object({ x: z.number(), y: z.number() }),
+  });
   try {
-    return z.object({ brackets: z.array(corner).length(4) }).parse(JSON.parse((await read(file)).toString('utf8'))).brackets;
+    return z.object({ brackets: z.array(corner).length(4) }).parse(JSON.parse((await read(file)).toString('utf8')))
+      .brackets;
   } catch {
     throw new BadArguments(`${file} is not the geometry of corner pieces: give what "brackets --json" printed.`);
   }
@@ -44,7 +52,10 @@ const sizeOption = z
   .regex(/^\d{2,4}x\d{2,4}$/, 'must be millimetres, as 600x400')
   .transform((s) => s.split('x').map(Number))
   .transform(([widthMm = 0, heightMm = 0]) => ({ widthMm, heightMm }))
-  .refine((s) => s.widthMm >= 60 && s.heightMm >= 60 && s.widthMm <= 1600 && s.heightMm <= 1600, 'must be 60 to 1600 mm each way');
+  .refine(
+    (s) => s.widthMm >= 60 && s.heightMm >= 60 && s.widthMm <= 1600 && s.heightMm <= 1600,
+    'must be 60 to 1600 mm each way',
+  );
 
 export async function simulate(args: readonly string[]): Promise<unknown> {
   const { values, positionals } = readOptions(
@@ -58,7 +69,8 @@ export async function simulate(args: readonly string[]): Promise<unknown> {
   if (!source) throw new BadArguments('simulate needs a device and a file, as "simulate print SHEET.png".');
   const finish = async (bytes: Buffer, truth: object): Promise<unknown> => {
     await writeFile(out, bytes);
-    if (typeof values['truth'] === 'string') await writeFile(callerPath(values['truth']), JSON.stringify(truth, null, 2));
+    if (typeof values['truth'] === 'string')
+      await writeFile(callerPath(values['truth']), JSON.stringify(truth, null, 2));
     return truth;
   };
   switch (device) {
@@ -70,7 +82,12 @@ export async function simulate(args: readonly string[]): Promise<unknown> {
     case 'paint': {
       const geometry = await geometryFrom(needed(values['geometry'], '--geometry'));
       const condition = oneOf(PAINT_CONDITIONS, values['condition'], '--condition', 'fine');
-      const { surface, truth } = paint(await readSurface(await read(source)), geometry.cells, planFor(condition, geometry.cells.length, seed), seed);
+      const { surface, truth } = paint(
+        await readSurface(await read(source)),
+        geometry.cells,
+        planFor(condition, geometry.cells.length, seed),
+        seed,
+      );
       return finish(await writeSurface(surface), truth);
     }
     case 'read': {
@@ -79,7 +96,11 @@ export async function simulate(args: readonly string[]): Promise<unknown> {
       const readings = readColours(surface, geometry.patches, seed);
       const card = { paper: null, patches: new Map(readings.map((lab, i) => [i + 1, lab])) };
       const text = out.toLowerCase().endsWith('.csv') ? formatCardCsv(card) : formatCgats(card);
-      return finish(Buffer.from(text), { device: 'reader', seed, patches: readings.map(([lightness, a, b], i) => ({ patch: i + 1, lightness, a, b })) });
+      return finish(Buffer.from(text), {
+        device: 'reader',
+        seed,
+        patches: readings.map(([lightness, a, b], i) => ({ patch: i + 1, lightness, a, b })),
+      });
     }
     case 'board': {
       const geometry = await bracketsFrom(needed(values['geometry'], '--geometry'));
@@ -87,9 +108,27 @@ export async function simulate(args: readonly string[]): Promise<unknown> {
       const steps = check(stepsOption, values['steps'] ?? '7', '--steps');
       const without = values['without'] === undefined ? null : oneOf(BRACKET_CORNERS, values['without'], '--without');
       const { lightness } = planFor('fine', steps, seed);
-      const scene = layBoard(await readSurface(await read(source)), geometry, { ...size, lightness, without, careless: 1 }, seed);
+      const scene = layBoard(
+        await readSurface(await read(source)),
+        geometry,
+        { ...size, lightness, without, careless: 1 },
+        seed,
+      );
       const { widthMm, heightMm, at } = scene;
-      return finish(await writeSurface(scene.surface), { device: 'board', seed, widthMm, heightMm, board: { xMm: at[0], yMm: at[1], ...size }, steps: scene.steps, cells: [], dabs: [], patches: [], markers: [], dpi: scene.surface.dpi, layout: 'board' });
+      return finish(await writeSurface(scene.surface), {
+        device: 'board',
+        seed,
+        widthMm,
+        heightMm,
+        board: { xMm: at[0], yMm: at[1], ...size },
+        steps: scene.steps,
+        cells: [],
+        dabs: [],
+        patches: [],
+        markers: [],
+        dpi: scene.surface.dpi,
+        layout: 'board',
+      });
     }
     case 'photograph': {
       const geometry = await geometryFrom(needed(values['geometry'], '--geometry'));

@@ -75,7 +75,10 @@ async function handIn(place: Place, who: DemoStudent, student: Student, seed: nu
     const { handIn: row } = await attemptFor(house, teacher, attemptId);
     const current = await currentAttempt(house, row.id);
     if (current?.id !== attemptId) continue;
-    const word = verdict === 'passed' ? 'A calm, even scale. Keep it: you will hold it against your next study.' : 'Nearly there. One thing at a time, and bring it next week.';
+    const word =
+      verdict === 'passed'
+        ? 'A calm, even scale. Keep it: you will hold it against your next study.'
+        : 'Nearly there. One thing at a time, and bring it next week.';
     await setWord(house, teacher, attemptId, word);
     await decide(house, teacher, attemptId, verdict === 'passed' ? 'pass' : 'again');
   }
@@ -91,7 +94,15 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   tell('the class logs its first mixes');
   const colourId = await learnPaints(house, teacher, classId);
   const others = await setOthers({ house, teacher, classId });
-  await setMeetings(house, teacher, classId, { weekdays: [4], start: '18:30', minutes: 120, from: isoDay(-21), until: isoDay(84), timeZone: 'Europe/Lisbon', except: [] });
+  await setMeetings(house, teacher, classId, {
+    weekdays: [4],
+    start: '18:30',
+    minutes: 120,
+    from: isoDay(-21),
+    until: isoDay(84),
+    timeZone: 'Europe/Lisbon',
+    except: [],
+  });
   const bandsId = await setExercise(house, teacher, classId, {
     title: 'A lamp in the greenhouse',
     note: 'Seven greys, seven rings. The silhouettes come last, in one black.',
@@ -119,7 +130,11 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   const people: Student[] = [];
   for (const [i, who] of STUDENTS.entries()) {
     const { id } = await addStudent(house, teacher, classId, who.name, who.code);
-    const [row] = await house.db.select({ userId: students.userId }).from(students).innerJoin(user, eq(students.userId, user.id)).where(eq(students.id, id));
+    const [row] = await house.db
+      .select({ userId: students.userId })
+      .from(students)
+      .innerJoin(user, eq(students.userId, user.id))
+      .where(eq(students.id, id));
     const student: Student = { role: 'student', userId: row?.userId ?? '', studentId: id, classId, name: who.name };
     people.push(student);
     if (i === WALKER) queue.push(() => walkToStep(house, student, exerciseId, 7));

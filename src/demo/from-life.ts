@@ -18,7 +18,16 @@ const MASSES = [
   { id: 'wall', name: 'wall', thing: 2, shadow: null, tone: 3, from: 2, to: 3, part: null },
   { id: 'table', name: 'table', thing: 1, shadow: null, tone: 3, from: 3, to: 4, part: null },
   { id: 'cloth', name: 'cloth > lit', thing: 3, shadow: false, tone: 1, from: 1, to: 1, part: 'lit' },
-  { id: 'cloth-dark', name: 'cloth > shadows on it', thing: 3, shadow: true, tone: 4, from: 3, to: 4, part: 'cast-shadow' },
+  {
+    id: 'cloth-dark',
+    name: 'cloth > shadows on it',
+    thing: 3,
+    shadow: true,
+    tone: 4,
+    from: 3,
+    to: 4,
+    part: 'cast-shadow',
+  },
   { id: 'jug', name: 'jug > lit side', thing: 4, shadow: false, tone: 2, from: 1, to: 2, part: 'lit' },
   { id: 'jug-dark', name: 'jug > shadow side', thing: 4, shadow: true, tone: 4, from: 3, to: 4, part: 'shadow' },
   { id: 'loaf', name: 'loaf > lit side', thing: 5, shadow: false, tone: 2, from: 2, to: 2, part: 'lit' },
@@ -44,7 +53,9 @@ async function seen(otherSide: boolean): Promise<Seen> {
     return Uint8Array.from({ length: width * height }, (_, i) => data[info.channels * i] as number);
   };
   const [things, shadow] = [await plane('things'), await plane('shadow')];
-  const massOf = things.map((thing, i) => MASSES.findIndex((m) => m.thing === thing && (m.shadow === null || m.shadow === (shadow[i] as number) > 127)));
+  const massOf = things.map((thing, i) =>
+    MASSES.findIndex((m) => m.thing === thing && (m.shadow === null || m.shadow === (shadow[i] as number) > 127)),
+  );
   return { width, height, massOf };
 }
 
@@ -65,7 +76,13 @@ function brushedOver({ width, height, massOf }: Seen): MassEdit[] {
         if (massOf[y * width + x] !== k) continue;
         const from = x;
         while (x < width && massOf[y * width + x] === k) x++;
-        if (x - from > 2 * r) edits.push({ kind: 'stroke', width: wide, points: [(from + r) / width, y / height, (x - r) / width, y / height], mass: id });
+        if (x - from > 2 * r)
+          edits.push({
+            kind: 'stroke',
+            width: wide,
+            points: [(from + r) / width, y / height, (x - r) / width, y / height],
+            mass: id,
+          });
       }
   return edits;
 }
@@ -74,30 +91,62 @@ const setUp: SetUp = {
   version: SET_UP_VERSION,
   lights: 1,
   tones: TONES,
-  masses: MASSES.map(({ id, name, part, from, to }): SetUpMass => ({ id, name, part, emphasis: 1, material: 'matt', blocked: 0, steps: { from, to, of: TONES } })),
+  masses: MASSES.map(({ id, name, part, from, to }): SetUpMass => ({
+    id,
+    name,
+    part,
+    emphasis: 1,
+    material: 'matt',
+    blocked: 0,
+    steps: { from, to, of: TONES },
+  })),
 };
 
 /** Keeps the set-up and sets an exercise from it; the id of that. */
 export async function setFromLife({ house, teacher, classId }: World): Promise<string> {
-  const words = { title: 'Jug, loaf and eggs under one lamp', note: 'On the round table by the window. One lamp, high on the right; leave it where it stands.' };
+  const words = {
+    title: 'Jug, loaf and eggs under one lamp',
+    note: 'On the round table by the window. One lamp, high on the right; leave it where it stands.',
+  };
   const setUpId = await keepNewSetUp(house, teacher, words);
   await keepSetUp(house, teacher, setUpId, { ...words, setUp });
-  return setExercise(house, teacher, classId, { title: 'The jug from where you sit', note: 'Four tones. Squint until the eggs are three lights and one dark.', dueAt: null, terms: { ...defaultTerms('notan'), tones: TONES, school: 'threshold' }, setUpId });
+  return setExercise(house, teacher, classId, {
+    title: 'The jug from where you sit',
+    note: 'Four tones. Squint until the eggs are three lights and one dark.',
+    dueAt: null,
+    terms: { ...defaultTerms('notan'), tones: TONES, school: 'threshold' },
+    setUpId,
+  });
 }
 
 /** One piece of work a hand-in. */
-export function fromLifeHandIns(world: World, exerciseId: string, who: readonly [Student, Student]): (() => Promise<void>)[] {
+export function fromLifeHandIns(
+  world: World,
+  exerciseId: string,
+  who: readonly [Student, Student],
+): (() => Promise<void>)[] {
   const { light, dark } = defaultTerms('notan').ends;
-  const plan = { lightness: targetLightnesses(TONES, { light, dark }, 'light-first', 'lightness'), ragged: 0.0015, shift: { x: 0, y: 0 }, streaks: 0.4 };
+  const plan = {
+    lightness: targetLightnesses(TONES, { light, dark }, 'light-first', 'lightness'),
+    ragged: 0.0015,
+    shift: { x: 0, y: 0 },
+    streaks: 0.4,
+  };
   return [
     async () => {
       const view = await seen(false);
-      const attemptId = await handIn(world, who[0], exerciseId, 431, { plan: { lightness: [], faults: [] }, tones: { map: paintedAs(view, { loaf: 4, 'jug-dark': 2, jug: 3 }), plan: { ...plan, frame: null } } });
+      const attemptId = await handIn(world, who[0], exerciseId, 431, {
+        plan: { lightness: [], faults: [] },
+        tones: { map: paintedAs(view, { loaf: 4, 'jug-dark': 2, jug: 3 }), plan: { ...plan, frame: null } },
+      });
       await paintMasses(world.house, world.teacher, attemptId, brushedOver(view));
     },
     async () => {
       const view = await seen(true);
-      await handIn(world, who[1], exerciseId, 432, { plan: { lightness: [], faults: [] }, tones: { map: paintedAs(view, {}), plan: { ...plan, frame: { mm: 7, lightness: dark - 3 } } } });
+      await handIn(world, who[1], exerciseId, 432, {
+        plan: { lightness: [], faults: [] },
+        tones: { map: paintedAs(view, {}), plan: { ...plan, frame: { mm: 7, lightness: dark - 3 } } },
+      });
     },
   ];
 }

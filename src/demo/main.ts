@@ -21,5 +21,8 @@ console.log(`
 Teacher   ${TEACHER.email}   ${TEACHER.password}
 Students  class code ${CLASS.code}, and their own code:`);
 for (const s of STUDENTS) console.log(`          ${s.code}   ${s.name}`);
-if (existsSync(path.join(house.settings.folder, PILE_FILE))) console.log(`\nA pile of fourteen photographs to drop on the Rack: ${path.relative(process.cwd(), path.join(house.settings.folder, PILE_FILE))}`);
+if (existsSync(path.join(house.settings.folder, PILE_FILE)))
+  console.log(
+    `\nA pile of fourteen photographs to drop on the Rack: ${path.relative(process.cwd(), path.join(house.settings.folder, PILE_FILE))}`,
+  );
 process.exit(0);

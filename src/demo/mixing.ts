@@ -12,7 +12,14 @@ import type { House } from '@/studio/house';
 import { choosePaints, classPalette, firstAsk, logMix } from '@/studio/palettes';
 import { practiceDab } from '@/studio/practice';
 
-const PAINTS: readonly PaintId[] = ['titanium-white', 'ivory-black', 'lemon-yellow', 'ultramarine', 'burnt-umber', 'burnt-sienna'];
+const PAINTS: readonly PaintId[] = [
+  'titanium-white',
+  'ivory-black',
+  'lemon-yellow',
+  'ultramarine',
+  'burnt-umber',
+  'burnt-sienna',
+];
 const MEDIUM = 'gouache';
 const TUBES = 11;
 const MIXES = 4;
@@ -28,14 +35,31 @@ export async function learnPaints(house: House, teacher: Teacher, classId: strin
     if (!parts) break;
     const black = parts['ivory-black'] ?? 0;
     const [lightness] = paintedMix(tubes, black / (black + (parts['titanium-white'] ?? 0)));
-    await logMix(house, classId, MEDIUM, { parts, lightness: Number((lightness + HAND_NOISE * own.gauss()).toFixed(1)), a: null, b: null, wet: false, noise: HAND_NOISE }, 'hand');
+    await logMix(
+      house,
+      classId,
+      MEDIUM,
+      {
+        parts,
+        lightness: Number((lightness + HAND_NOISE * own.gauss()).toFixed(1)),
+        a: null,
+        b: null,
+        wet: false,
+        noise: HAND_NOISE,
+      },
+      'hand',
+    );
   }
   const scale = defaultTerms('monochrome-scale');
   return setExercise(house, teacher, classId, {
     title: 'Lemon yellow, and how it turns',
     note: 'Watch the shades: yellow with black goes green before it goes dark.',
     dueAt: null,
-    terms: { ...scale, hue: 'lemon yellow', materials: { ...scale.materials, paints: ['titanium-white', 'lemon-yellow', 'ivory-black'] } },
+    terms: {
+      ...scale,
+      hue: 'lemon yellow',
+      materials: { ...scale.materials, paints: ['titanium-white', 'lemon-yellow', 'ivory-black'] },
+    },
   });
 }
 

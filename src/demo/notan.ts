@@ -12,14 +12,26 @@ import { handIn, type World } from './kinds';
 import { type NotanHabit, paintedBy } from './painted-notan';
 
 const FOLDER = path.resolve('src/demo/references');
-export const PICTURES = ['salt-pans', 'stair-hall', 'breakwater', 'net-loft', 'jug-and-eggs', 'greenhouse-bench'] as const;
+export const PICTURES = [
+  'salt-pans',
+  'stair-hall',
+  'breakwater',
+  'net-loft',
+  'jug-and-eggs',
+  'greenhouse-bench',
+] as const;
 
 /** What a teacher corrected of the proposed map of the greenhouse bench: dark things in the light, and the plant's lit leaves. */
 const PAINTED_FROM = 'greenhouse-bench';
 
 async function bring({ house, teacher }: World, name: string): Promise<string> {
   const about = JSON.parse(readFileSync(path.join(FOLDER, name, 'about.json'), 'utf8')) as { title: string };
-  return bringIn(house, teacher, path.join(FOLDER, name, 'picture.jpg'), { title: about.title, source: 'rendered for the Tidewell Evening Studio', licence: 'anybody, for anything', note: '' });
+  return bringIn(house, teacher, path.join(FOLDER, name, 'picture.jpg'), {
+    title: about.title,
+    source: 'rendered for the Tidewell Evening Studio',
+    licence: 'anybody, for anything',
+    note: '',
+  });
 }
 
 /** Brings all pictures in and prepares one; the id of that one. */
@@ -32,14 +44,26 @@ export async function setReferences(world: World): Promise<string> {
   }
   const row = await referenceFor(house, teacher, chosen);
   const { preparation } = row;
-  const shape = (x: number, y: number, name: string, part: 'lit' | 'shadow' | 'cast-shadow' | null, emphasis = 1) => ({ at: { x, y }, name, emphasis, part, material: 'matt' as const, blocked: 0, standing: 'painted' as const, steps: null });
+  const shape = (x: number, y: number, name: string, part: 'lit' | 'shadow' | 'cast-shadow' | null, emphasis = 1) => ({
+    at: { x, y },
+    name,
+    emphasis,
+    part,
+    material: 'matt' as const,
+    blocked: 0,
+    standing: 'painted' as const,
+    steps: null,
+  });
   await keepPreparation(house, teacher, chosen, {
     ...preparation,
     squint: 0.6,
     dissolve: 0.004,
     smooth: 0.4,
     // The turned watering can's own dark and the leaves that the light reaches, brushed right.
-    light: { ...preparation.light, edits: [{ kind: 'stroke', to: 'light', width: 0.05, points: [0.06, 0.27, 0.12, 0.2, 0.2, 0.17, 0.27, 0.18] }] },
+    light: {
+      ...preparation.light,
+      edits: [{ kind: 'stroke', to: 'light', width: 0.05, points: [0.06, 0.27, 0.12, 0.2, 0.2, 0.17, 0.27, 0.18] }],
+    },
     shapes: {
       cut: { squint: 0.6, dissolve: 0.004, smooth: 0.4, thresholds: [36, 52, 64] },
       edits: [],
@@ -61,10 +85,19 @@ export interface NotanExercises {
 }
 
 export async function setNotans({ house, teacher, classId }: World, referenceId: string): Promise<NotanExercises> {
-  const set = (title: string, note: string, terms: TermsOf<'notan'>) => setExercise(house, teacher, classId, { title, note, dueAt: null, terms, referenceId });
+  const set = (title: string, note: string, terms: TermsOf<'notan'>) =>
+    setExercise(house, teacher, classId, { title, note, dueAt: null, terms, referenceId });
   return {
-    three: await set('The bench in three tones', 'One grey between the light and the dark, and nothing else.', { ...defaultTerms('notan'), tones: 3, school: 'threshold' }),
-    two: await set('The bench in light and shadow', 'Big shapes only. Where a shadow runs into a shadow, let it.', defaultTerms('notan')),
+    three: await set('The bench in three tones', 'One grey between the light and the dark, and nothing else.', {
+      ...defaultTerms('notan'),
+      tones: 3,
+      school: 'threshold',
+    }),
+    two: await set(
+      'The bench in light and shadow',
+      'Big shapes only. Where a shadow runs into a shadow, let it.',
+      defaultTerms('notan'),
+    ),
   };
 }
 
@@ -78,7 +111,11 @@ async function mapOf({ house, teacher }: World, exerciseId: string): Promise<Ton
 }
 
 /** One piece of work a hand-in. */
-export function notanHandIns(world: World, { two, three }: NotanExercises, who: readonly Student[]): (() => Promise<void>)[] {
+export function notanHandIns(
+  world: World,
+  { two, three }: NotanExercises,
+  who: readonly Student[],
+): (() => Promise<void>)[] {
   const paint = (student: number, exerciseId: string, habit: NotanHabit, seed: number) => async () => {
     const own = await exerciseFor(world.house, world.teacher, exerciseId);
     const { terms } = own.exercise;

@@ -5,7 +5,15 @@ import { targetLightnesses } from '@/core/scale/targets';
 import type { NotanPlan, ToneMap } from '@/devices/notan-painter';
 import { chance, smoothNoise } from '@/devices/random';
 
-export const NOTAN_HABITS = ['excellent', 'large-brush', 'ragged', 'flipped', 'slivers', 'grey-for-black', 'same-size'] as const;
+export const NOTAN_HABITS = [
+  'excellent',
+  'large-brush',
+  'ragged',
+  'flipped',
+  'slivers',
+  'grey-for-black',
+  'same-size',
+] as const;
 export type NotanHabit = (typeof NOTAN_HABITS)[number];
 
 /** The largest shape of at most a sixth of the picture in the tone next to its own. */
@@ -19,7 +27,12 @@ function flipped(map: ToneMap, tones: number): ToneMap {
 /** Thin strokes of the other end across the large shapes. */
 function slivers(map: ToneMap, tones: number, seed: number): ToneMap {
   const own = chance(seed).fork('slivers');
-  const strokes = Array.from({ length: 9 }, () => ({ x: own.between(0.1, 0.85), y: own.between(0.1, 0.9), long: own.between(0.1, 0.2), slope: own.between(-0.5, 0.5) }));
+  const strokes = Array.from({ length: 9 }, () => ({
+    x: own.between(0.1, 0.85),
+    y: own.between(0.1, 0.9),
+    long: own.between(0.1, 0.2),
+    slope: own.between(-0.5, 0.5),
+  }));
   return {
     ...map,
     toneOf: map.toneOf.map((t, i) => {
@@ -37,14 +50,28 @@ function sameSize(map: ToneMap, tones: number, seed: number): ToneMap {
     ...map,
     toneOf: map.toneOf.map((t, i) => {
       const [c, r] = [Math.floor((i % map.width) / side), Math.floor(i / map.width / side)];
-      return (c + r) % 2 === 0 && smoothNoise(c * 7.3, r * 5.1, seed) > -0.2 ? 1 + ((t - 1 + Math.ceil(tones / 2)) % tones) : t;
+      return (c + r) % 2 === 0 && smoothNoise(c * 7.3, r * 5.1, seed) > -0.2
+        ? 1 + ((t - 1 + Math.ceil(tones / 2)) % tones)
+        : t;
     }),
   };
 }
 
 /** What is painted of a picture, and how: by a habit. */
-export function paintedBy(habit: NotanHabit, map: ToneMap, tones: number, ends: { light: number; dark: number }, seed: number): { map: ToneMap; plan: NotanPlan } {
-  const plan: NotanPlan = { lightness: targetLightnesses(tones, ends, 'light-first', 'lightness'), ragged: 0.0015, shift: { x: 0, y: 0 }, streaks: 0.4, frame: null };
+export function paintedBy(
+  habit: NotanHabit,
+  map: ToneMap,
+  tones: number,
+  ends: { light: number; dark: number },
+  seed: number,
+): { map: ToneMap; plan: NotanPlan } {
+  const plan: NotanPlan = {
+    lightness: targetLightnesses(tones, ends, 'light-first', 'lightness'),
+    ragged: 0.0015,
+    shift: { x: 0, y: 0 },
+    streaks: 0.4,
+    frame: null,
+  };
   const { width, height } = map;
   switch (habit) {
     case 'excellent':

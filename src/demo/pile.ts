@@ -21,18 +21,31 @@ const STEPS = 5;
 export const PILE_FILE = 'pile.zip';
 
 export function setPileExercise(house: House, teacher: Teacher, classId: string): Promise<string> {
-  return setExercise(house, teacher, classId, { title: 'Five greys in one evening', note: '', dueAt: null, terms: defaultScale('gouache', STEPS) });
+  return setExercise(house, teacher, classId, {
+    title: 'Five greys in one evening',
+    note: '',
+    dueAt: null,
+    terms: defaultScale('gouache', STEPS),
+  });
 }
 
 /** Pieces of work that photograph the pile, and one that writes it once they are done. */
-export function pilePictures(house: House, teacher: Teacher, exerciseId: string, who: readonly Student[]): { readonly shots: readonly (() => Promise<void>)[]; readonly write: () => Promise<void> } {
+export function pilePictures(
+  house: House,
+  teacher: Teacher,
+  exerciseId: string,
+  who: readonly Student[],
+): { readonly shots: readonly (() => Promise<void>)[]; readonly write: () => Promise<void> } {
   const pictures: { readonly name: string; readonly bytes: Uint8Array }[] = [];
   const shot = (name: string, student: Student | null, condition: CameraCondition, seed: number) => async () => {
     const own = await exerciseFor(house, teacher, exerciseId);
     const [row] = student ? await house.db.select().from(students).where(eq(students.id, student.studentId)) : [];
     const layout = exerciseLayout(own.exercise.terms);
     const plan = planFor(seed % 3 === 0 ? 'too-close' : 'fine', STEPS, seed);
-    const bytes = await house.pool.run({ task: 'practice', ...CAMERA, condition, sheet: sheetOf(own, row ?? null), layout, plan, seed }, { limitMs: LIMIT_MS });
+    const bytes = await house.pool.run(
+      { task: 'practice', ...CAMERA, condition, sheet: sheetOf(own, row ?? null), layout, plan, seed },
+      { limitMs: LIMIT_MS },
+    );
     pictures.push({ name, bytes });
   };
   const named = (n: number) => `evening/IMG_${String(n).padStart(4, '0')}.jpg`;

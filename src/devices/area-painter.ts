@@ -23,7 +23,10 @@ export function paintAreas(printed: Surface, areas: readonly PaintedArea[], seed
     const own = chance(seed).fork(`area ${n}`);
     const [waverX, waverY, strokes] = [own.whole(1, 1e9), own.whole(1, 1e9), own.whole(1, 1e9)];
     const ys = area.rings.flat().map(([, y]) => y);
-    const [y0, y1] = [Math.max(0, Math.floor((Math.min(...ys) - area.waver) * perMm)), Math.min(height - 1, Math.ceil((Math.max(...ys) + area.waver) * perMm))];
+    const [y0, y1] = [
+      Math.max(0, Math.floor((Math.min(...ys) - area.waver) * perMm)),
+      Math.min(height - 1, Math.ceil((Math.max(...ys) + area.waver) * perMm)),
+    ];
     for (let py = y0; py <= y1; py++) {
       const yMm = (py + 0.5) / perMm;
       const shift = area.waver * smoothNoise(yMm / 6, n * 3.1, waverX);
@@ -36,9 +39,17 @@ export function paintAreas(printed: Surface, areas: readonly PaintedArea[], seed
         });
       crossings.sort((a, b) => a - b);
       for (let k = 0; k + 1 < crossings.length; k += 2)
-        for (let px = Math.max(0, Math.round((crossings[k] as number) * perMm)); px < Math.min(width, (crossings[k + 1] as number) * perMm); px++) {
+        for (
+          let px = Math.max(0, Math.round((crossings[k] as number) * perMm));
+          px < Math.min(width, (crossings[k + 1] as number) * perMm);
+          px++
+        ) {
           const stroke = smoothNoise(px / perMm / 1.3, yMm / 12, strokes);
-          data.fill(labToLinearRgb([area.lightness + (0.6 + area.streaks) * stroke, 0, 0])[1], (py * width + px) * 3, (py * width + px) * 3 + 3);
+          data.fill(
+            labToLinearRgb([area.lightness + (0.6 + area.streaks) * stroke, 0, 0])[1],
+            (py * width + px) * 3,
+            (py * width + px) * 3 + 3,
+          );
         }
     }
   });

@@ -34,7 +34,12 @@ export interface BoardScene {
   /** Top-left corner of the board in the scene, mm. */
   readonly at: readonly [number, number];
   /** Lightness of each step, left to right: the mean in linear light over its inner part. */
-  readonly steps: readonly { readonly index: number; readonly lightness: number; readonly fromMm: number; readonly toMm: number }[];
+  readonly steps: readonly {
+    readonly index: number;
+    readonly lightness: number;
+    readonly fromMm: number;
+    readonly toMm: number;
+  }[];
 }
 
 const ROOM_MM = 12;
@@ -70,21 +75,39 @@ export function layBoard(printed: Surface, pieces: readonly CutPiece[], plan: Bo
     if (piece.corner === plan.without) continue;
     const [right, low] = [piece.corner.endsWith('right'), piece.corner.startsWith('bottom')];
     const turn = (plan.careless * own.between(-1, 1) * Math.PI) / 180;
-    const corner = [at[0] + (right ? plan.widthMm : 0) + plan.careless * own.between(0, 0.6) * (right ? 1 : -1), at[1] + (low ? plan.heightMm : 0) + plan.careless * own.between(0, 0.6) * (low ? 1 : -1)] as const;
+    const corner = [
+      at[0] + (right ? plan.widthMm : 0) + plan.careless * own.between(0, 0.6) * (right ? 1 : -1),
+      at[1] + (low ? plan.heightMm : 0) + plan.careless * own.between(0, 0.6) * (low ? 1 : -1),
+    ] as const;
     const [c, s] = [Math.cos(turn), Math.sin(turn)];
     const reach = Math.hypot(piece.widthMm, piece.heightMm);
-    for (let y = Math.max(0, Math.floor((corner[1] - reach) * perMm)); y < Math.min(height, (corner[1] + reach) * perMm); y++)
-      for (let x = Math.max(0, Math.floor((corner[0] - reach) * perMm)); x < Math.min(width, (corner[0] + reach) * perMm); x++) {
+    for (
+      let y = Math.max(0, Math.floor((corner[1] - reach) * perMm));
+      y < Math.min(height, (corner[1] + reach) * perMm);
+      y++
+    )
+      for (
+        let x = Math.max(0, Math.floor((corner[0] - reach) * perMm));
+        x < Math.min(width, (corner[0] + reach) * perMm);
+        x++
+      ) {
         const [dx, dy] = [(x + 0.5) / perMm - corner[0], (y + 0.5) / perMm - corner[1]];
         const [px, py] = [piece.innerCornerMm.x + c * dx + s * dy, piece.innerCornerMm.y - s * dx + c * dy];
-        if (px < piece.xMm || py < piece.yMm || px >= piece.xMm + piece.widthMm || py >= piece.yMm + piece.heightMm) continue;
+        if (px < piece.xMm || py < piece.yMm || px >= piece.xMm + piece.widthMm || py >= piece.yMm + piece.heightMm)
+          continue;
         // Each place of the scene is the mean of the print below it.
         const span = Math.max(1, Math.round(sourcePerMm / perMm));
         const [u, v] = [Math.floor(px * sourcePerMm - span / 2 + 0.5), Math.floor(py * sourcePerMm - span / 2 + 0.5)];
         for (let k = 0; k < 3; k++) {
           let sum = 0;
           for (let b = 0; b < span; b++)
-            for (let a = 0; a < span; a++) sum += source.data[(Math.min(source.height - 1, Math.max(0, v + b)) * source.width + Math.min(source.width - 1, Math.max(0, u + a))) * 3 + k] as number;
+            for (let a = 0; a < span; a++)
+              sum += source.data[
+                (Math.min(source.height - 1, Math.max(0, v + b)) * source.width +
+                  Math.min(source.width - 1, Math.max(0, u + a))) *
+                  3 +
+                  k
+              ] as number;
           data[(y * width + x) * 3 + k] = sum / (span * span);
         }
       }
@@ -105,5 +128,11 @@ export function layBoard(printed: Surface, pieces: readonly CutPiece[], plan: Bo
     from = to;
     return step;
   });
-  return { surface: { reflectance: raster('linear', width, height, 3, data), dpi: perMm * 25.4 }, widthMm: w, heightMm: h, at, steps };
+  return {
+    surface: { reflectance: raster('linear', width, height, 3, data), dpi: perMm * 25.4 },
+    widthMm: w,
+    heightMm: h,
+    at,
+    steps,
+  };
 }

@@ -39,16 +39,29 @@ export interface Shot {
   /** How far the camera evens out large light and dark parts: 0 not at all, 1 wholly. */
   readonly localTone: number;
   /** What stands off the table, as a stretched canvas does: its outline on the table and how high its face is; null where all lies flat. */
-  readonly raised: { readonly from: readonly [number, number]; readonly to: readonly [number, number]; readonly heightMm: number } | null;
+  readonly raised: {
+    readonly from: readonly [number, number];
+    readonly to: readonly [number, number];
+    readonly heightMm: number;
+  } | null;
   /** Ripples of a sheet that dried in waves; null where it lies flat. */
   readonly ripple: Ripple | null;
   /** Somebody's shadow over one side: where its edge runs, how soft it is, what share of light it takes. */
-  readonly shadow: { readonly atMm: readonly [number, number]; readonly angle: number; readonly softMm: number; readonly share: number } | null;
+  readonly shadow: {
+    readonly atMm: readonly [number, number];
+    readonly angle: number;
+    readonly softMm: number;
+    readonly share: number;
+  } | null;
   readonly blurPx: number;
   readonly noise: number;
   readonly sharpen: number;
   readonly quality: number;
-  readonly glare: { readonly atMm: readonly [number, number]; readonly radiusMm: number; readonly strength: number } | null;
+  readonly glare: {
+    readonly atMm: readonly [number, number];
+    readonly radiusMm: number;
+    readonly strength: number;
+  } | null;
   /** How many sheets lie on the table: usually one. */
   readonly sheets: 0 | 1 | 2;
 }
@@ -113,7 +126,12 @@ export interface Stage {
 
 function ripple(own: Chance, heightMm: number): Ripple {
   const [angle, flat] = [own.between(0, 2 * Math.PI), own.between(0.5, 1)];
-  return { heightMm, lengthMm: own.between(80, 130), phase: own.between(0, 2 * Math.PI), light: [flat * Math.cos(angle), flat * Math.sin(angle)] };
+  return {
+    heightMm,
+    lengthMm: own.between(80, 130),
+    phase: own.between(0, 2 * Math.PI),
+    light: [flat * Math.cos(angle), flat * Math.sin(angle)],
+  };
 }
 
 /** A shot of a stage under a condition; `megapixels` 12 is a phone's. */
@@ -177,7 +195,10 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
       return { ...base, glare: { atMm: at, radiusMm: own.between(8, 16), strength: own.between(0.35, 1.2) } };
     }
     case 'shine-beside':
-      return { ...base, glare: { atMm: [stage.widthMm / 2, stage.heightMm * own.between(0.72, 0.78)], radiusMm: 8, strength: 0.25 } };
+      return {
+        ...base,
+        glare: { atMm: [stage.widthMm / 2, stage.heightMm * own.between(0.72, 0.78)], radiusMm: 8, strength: 0.25 },
+      };
     case 'soft':
       return { ...base, blurPx: (long / 4000) * own.between(2, 2.6) };
     case 'dim':
@@ -185,7 +206,10 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     case 'bright':
       return { ...base, exposure: own.between(0.95, 0.98) };
     case 'to-the-edge':
-      return { ...base, pose: { ...base.pose, tiltDegrees: own.between(0, 4), fill: own.between(0.96, 0.98), offset: [0, 0] } };
+      return {
+        ...base,
+        pose: { ...base.pose, tiltDegrees: own.between(0, 4), fill: own.between(0.96, 0.98), offset: [0, 0] },
+      };
     case 'slanted':
       return { ...base, pose: { ...base.pose, tiltDegrees: own.between(23, 26) } };
     case 'small':
@@ -203,7 +227,11 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     case 'cut-off':
       return {
         ...base,
-        pose: { ...base.pose, fill: own.between(0.85, 0.95), offset: [own.between(0.16, 0.25) * (own.next() < 0.5 ? -1 : 1), 0] },
+        pose: {
+          ...base.pose,
+          fill: own.between(0.85, 0.95),
+          offset: [own.between(0.16, 0.25) * (own.next() < 0.5 ? -1 : 1), 0],
+        },
       };
     case 'steep':
       return { ...base, pose: { ...base.pose, tiltDegrees: own.between(42, 50) } };
@@ -225,14 +253,26 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
         },
       };
     case 'even-light':
-      return { ...base, light: sideLight(own, stage, own.between(1.02, 1.1), cast, true), vignette: own.between(0, 0.04), curve: { contrast: own.between(0, 0.3), lift: 0, gamma: own.between(0.97, 1.03), toe: 0 } };
+      return {
+        ...base,
+        light: sideLight(own, stage, own.between(1.02, 1.1), cast, true),
+        vignette: own.between(0, 0.04),
+        curve: { contrast: own.between(0, 0.3), lift: 0, gamma: own.between(0.97, 1.03), toe: 0 },
+      };
     case 'two-lamps':
       return { ...base, light: windowAndLamp(own, stage, own.between(1.3, 1.7)) };
     case 'other-primaries': {
       // Filters overlap more or less than those of sRGB; a share of each neighbour goes over, or is taken off too much.
       const mix = () => own.between(-0.18, 0.3);
       const [rg, rb, gr, gb, br, bg] = [mix(), 0.3 * mix(), mix(), mix(), 0.3 * mix(), mix()];
-      return { ...base, sensor: [[1 - rg - rb, rg, rb], [gr, 1 - gr - gb, gb], [br, bg, 1 - br - bg]] };
+      return {
+        ...base,
+        sensor: [
+          [1 - rg - rb, rg, rb],
+          [gr, 1 - gr - gb, gb],
+          [br, bg, 1 - br - bg],
+        ],
+      };
     }
     case 'local-tone':
       return { ...base, localTone: own.between(0.3, 0.5) };
@@ -243,7 +283,16 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     case 'wavy':
       return { ...base, ripple: ripple(own, own.between(0.2, 0.35)) };
     case 'coloured-lamp':
-      return { ...base, light: sideLight(own, stage, own.between(1.1, 1.5), own.next() < 0.5 ? [1.6, 0.7, 0.06] : [0.1, 0.5, 1.7], true) };
+      return {
+        ...base,
+        light: sideLight(
+          own,
+          stage,
+          own.between(1.1, 1.5),
+          own.next() < 0.5 ? [1.6, 0.7, 0.06] : [0.1, 0.5, 1.7],
+          true,
+        ),
+      };
     case 'warm-bulb':
       return { ...base, light: sideLight(own, stage, own.between(1.1, 1.5), [1.42, 1, 0.48], true) };
     case 'shadow':

@@ -28,7 +28,8 @@ export function evenOut(planes: readonly Float32Array[], width: number, height: 
       means[at] = (means[at] as number) + Math.log(0.02 + (green[y * width + x] as number));
       counts[at] = (counts[at] as number) + 1;
     }
-  for (let i = 0; i < means.length; i++) means[i] = (counts[i] as number) > 0 ? (means[i] as number) / (counts[i] as number) : 0;
+  for (let i = 0; i < means.length; i++)
+    means[i] = (counts[i] as number) > 0 ? (means[i] as number) / (counts[i] as number) : 0;
   for (let r = 0; r < rows; r++) means[r * columns + columns - 1] = means[r * columns + columns - 2] as number;
   for (let c = 0; c < columns; c++) means[(rows - 1) * columns + c] = means[(rows - 2) * columns + c] as number;
   blurInPlace(means, columns, rows, width / BLOCK / 12);
@@ -38,7 +39,9 @@ export function evenOut(planes: readonly Float32Array[], width: number, height: 
     for (let x = 0; x < width; x++) {
       const [c0, fx] = [Math.floor(x / BLOCK), (x % BLOCK) / BLOCK];
       const at = r0 * columns + c0;
-      const local = (1 - fy) * ((1 - fx) * (means[at] as number) + fx * (means[at + 1] as number)) + fy * ((1 - fx) * (means[at + columns] as number) + fx * (means[at + columns + 1] as number));
+      const local =
+        (1 - fy) * ((1 - fx) * (means[at] as number) + fx * (means[at + 1] as number)) +
+        fy * ((1 - fx) * (means[at + columns] as number) + fx * (means[at + columns + 1] as number));
       const gain = Math.exp(-strength * (local - middle));
       for (const plane of planes) plane[y * width + x] = (plane[y * width + x] as number) * gain;
     }

@@ -33,7 +33,12 @@ function toneCurve({ contrast, lift, gamma, toe }: Shot['curve']): (level: numbe
 }
 
 /** Reflectance that each photo pixel looks at, one plane a channel: the sheet, or the table beside it. */
-function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm: number }, tableSeed: number): Float32Array[] {
+function trace(
+  shot: Shot,
+  surface: Surface,
+  stage: { widthMm: number; heightMm: number },
+  tableSeed: number,
+): Float32Array[] {
   const { width, height } = shot;
   const perMm = surface.dpi / 25.4;
   const sheet = surface.reflectance;
@@ -66,7 +71,11 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
       if (twice && xMm > stage.widthMm + 10) xMm -= stage.widthMm + 20;
       if (shot.sheets === 0 || xMm < 0 || xMm >= stage.widthMm || yMm < 0 || yMm >= stage.heightMm) {
         const band = Math.floor(x / (width / 5)) % 2 === 0 ? 1 : 0.8;
-        const wood = band * (1 + 0.25 * ((grainOfWood[k] as number) + along * ((grainOfWood[k + 1] as number) - (grainOfWood[k] as number))));
+        const wood =
+          band *
+          (1 +
+            0.25 *
+              ((grainOfWood[k] as number) + along * ((grainOfWood[k + 1] as number) - (grainOfWood[k] as number))));
         red[i] = 0.16 * wood;
         green[i] = 0.14 * wood;
         blue[i] = 0.12 * wood;
@@ -74,7 +83,8 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
       }
       let shade = 1;
       if (raised) {
-        const on = (a: number, b: number) => a >= raised.from[0] && b >= raised.from[1] && a < raised.to[0] && b < raised.to[1];
+        const on = (a: number, b: number) =>
+          a >= raised.from[0] && b >= raised.from[1] && a < raised.to[0] && b < raised.to[1];
         // Where the ray to this place of the table meets the plane of the raised face.
         const atX = xMm + ((eye[0] - xMm) * raised.heightMm) / eye[2];
         const atY = yMm + ((eye[1] - yMm) * raised.heightMm) / eye[2];
@@ -101,8 +111,10 @@ function trace(shot: Shot, surface: Surface, stage: { widthMm: number; heightMm:
       const c = shade * (1 - ax) * ay;
       const e = shade * ax * ay;
       red[i] = a * (d[p] as number) + b * (d[p + 3] as number) + c * (d[q] as number) + e * (d[q + 3] as number);
-      green[i] = a * (d[p + 1] as number) + b * (d[p + 4] as number) + c * (d[q + 1] as number) + e * (d[q + 4] as number);
-      blue[i] = a * (d[p + 2] as number) + b * (d[p + 5] as number) + c * (d[q + 2] as number) + e * (d[q + 5] as number);
+      green[i] =
+        a * (d[p + 1] as number) + b * (d[p + 4] as number) + c * (d[q + 1] as number) + e * (d[q + 4] as number);
+      blue[i] =
+        a * (d[p + 2] as number) + b * (d[p + 5] as number) + c * (d[q + 2] as number) + e * (d[q + 5] as number);
     }
   }
   return planes;
@@ -138,10 +150,12 @@ function coarseLight(shot: Shot, stage: { widthMm: number; heightMm: number }) {
       }
       if (shot.glare) {
         const d2 = (x - shot.glare.atMm[0]) ** 2 + (y - shot.glare.atMm[1]) ** 2;
-        glare[r * columns + c] = shot.glare.strength * shot.exposure * Math.exp(-d2 / (2 * (shot.glare.radiusMm / 1.7) ** 2));
+        glare[r * columns + c] =
+          shot.glare.strength * shot.exposure * Math.exp(-d2 / (2 * (shot.glare.radiusMm / 1.7) ** 2));
       }
     }
-  for (const plane of gain) for (let i = 0; i < plane.length; i++) plane[i] = ((plane[i] as number) * shot.exposure) / peak;
+  for (const plane of gain)
+    for (let i = 0; i < plane.length; i++) plane[i] = ((plane[i] as number) * shot.exposure) / peak;
   return { columns, gain, glare };
 }
 
@@ -191,7 +205,14 @@ function develop(plane: Float32Array, noise: number, table: Float32Array, normal
 }
 
 /** Codes of one channel, rounded and held to 0..255 by the array itself. The outermost pixels stay as they are. */
-function sharpen(plane: Float32Array, width: number, height: number, strength: number, codes: Uint8ClampedArray, channel: number): void {
+function sharpen(
+  plane: Float32Array,
+  width: number,
+  height: number,
+  strength: number,
+  codes: Uint8ClampedArray,
+  channel: number,
+): void {
   for (let y = 0; y < height; y++) {
     const from = y * width;
     if (y === 0 || y === height - 1) {
@@ -202,7 +223,12 @@ function sharpen(plane: Float32Array, width: number, height: number, strength: n
     codes[from * 3 + channel] = plane[from] as number;
     codes[last * 3 + channel] = plane[last] as number;
     for (let i = from + 1; i < last; i++) {
-      const around = ((plane[i - 1] as number) + (plane[i + 1] as number) + (plane[i - width] as number) + (plane[i + width] as number)) / 4;
+      const around =
+        ((plane[i - 1] as number) +
+          (plane[i + 1] as number) +
+          (plane[i - width] as number) +
+          (plane[i + width] as number)) /
+        4;
       const here = plane[i] as number;
       codes[i * 3 + channel] = here + strength * (here - around);
     }

@@ -9,10 +9,18 @@ import { chance, smoothNoise } from './random';
 import { readLightness } from './reader';
 import { readSurface, writeSurface } from './reflectance';
 
-const sheet = (seed: number, faults: Parameters<typeof paintedSheet>[2]['faults'] = []) => paintedSheet(5, 'a4', { lightness: [95, 78, 60, 42, 24], faults }, seed);
+const sheet = (seed: number, faults: Parameters<typeof paintedSheet>[2]['faults'] = []) =>
+  paintedSheet(5, 'a4', { lightness: [95, 78, 60, 42, 24], faults }, seed);
 
 test('chance repeats itself from its seed, apart for apart names, and is even', () => {
-  const draw = (seed: number, name: string) => Array.from({ length: 5 }, ((c) => () => c.next())(chance(seed).fork(name)));
+  const draw = (seed: number, name: string) =>
+    Array.from(
+      { length: 5 },
+      (
+        (c) => () =>
+          c.next()
+      )(chance(seed).fork(name)),
+    );
   expect(draw(3, 'a')).toEqual(draw(3, 'a'));
   expect(draw(3, 'a')).not.toEqual(draw(3, 'b'));
   expect(draw(3, 'a')).not.toEqual(draw(4, 'a'));
@@ -26,7 +34,9 @@ test('chance repeats itself from its seed, apart for apart names, and is even', 
 
 test('the painter’s truth is what an instrument reads in its cells', async () => {
   const { surface, layout, truth } = await sheet(11);
-  readLightness(surface, layout.cells, 1).forEach((l, i) => expect(Math.abs(l - (truth.steps[i]?.lightness ?? 0))).toBeLessThan(1.2));
+  readLightness(surface, layout.cells, 1).forEach((l, i) =>
+    expect(Math.abs(l - (truth.steps[i]?.lightness ?? 0))).toBeLessThan(1.2),
+  );
 });
 
 test('a share of bare ground is about the share asked for, and only in its step', async () => {
@@ -49,15 +59,23 @@ test('the nominal printer prints paper and black as the card has them, an office
 test('a surface comes back from its file', async () => {
   const { surface } = await sheet(13);
   const back = await readSurface(await writeSurface(surface));
-  expect([back.dpi, back.reflectance.width, back.reflectance.height]).toEqual([surface.dpi, surface.reflectance.width, surface.reflectance.height]);
+  expect([back.dpi, back.reflectance.width, back.reflectance.height]).toEqual([
+    surface.dpi,
+    surface.reflectance.width,
+    surface.reflectance.height,
+  ]);
   let worst = 0;
-  for (let i = 0; i < back.reflectance.data.length; i += 997) worst = Math.max(worst, Math.abs((back.reflectance.data[i] ?? 0) - (surface.reflectance.data[i] ?? 0)));
+  for (let i = 0; i < back.reflectance.data.length; i += 997)
+    worst = Math.max(worst, Math.abs((back.reflectance.data[i] ?? 0) - (surface.reflectance.data[i] ?? 0)));
   expect(worst).toBeLessThan(0.002);
 });
 
 test('a photograph repeats itself from its seed, carries its place and turn, and is as large as a phone’s', async () => {
   const painted = await sheet(14);
-  const [a, b] = [await jpegOf(painted, 'window', 14, 1, { orientation: 6, location: true }), await jpegOf(painted, 'window', 14, 1, { orientation: 6, location: true })];
+  const [a, b] = [
+    await jpegOf(painted, 'window', 14, 1, { orientation: 6, location: true }),
+    await jpegOf(painted, 'window', 14, 1, { orientation: 6, location: true }),
+  ];
   expect(a.equals(b)).toBe(true);
   const meta = await sharp(a).metadata();
   expect(meta.orientation).toBe(6);
@@ -77,5 +95,6 @@ test('light falls off by the ratio asked for', () => {
 
 test('every condition by name makes a plan or a shot', () => {
   for (const paint of PAINT_CONDITIONS) expect(planFor(paint, 9, 1).lightness).toHaveLength(9);
-  for (const camera of CAMERA_CONDITIONS) expect(shotFor(camera, { widthMm: 210, heightMm: 297, cells: [] }, 1).width).toBeGreaterThan(1000);
+  for (const camera of CAMERA_CONDITIONS)
+    expect(shotFor(camera, { widthMm: 210, heightMm: 297, cells: [] }, 1).width).toBeGreaterThan(1000);
 });

@@ -33,12 +33,24 @@ function endsOf(bands: number, seed: number): number[] {
  * Outlines in the order in which they are to be filled, each over the one before, and which band each shows (1 is the
  * lightest). `light` is the middle of what is round, as shares of the frame.
  */
-export function drawByHand(motif: DrawnMotif, frame: DrawnFrame, light: { readonly x: number; readonly y: number }, bands: number, seed: number): { readonly band: number; readonly ring: Ring }[] {
+export function drawByHand(
+  motif: DrawnMotif,
+  frame: DrawnFrame,
+  light: { readonly x: number; readonly y: number },
+  bands: number,
+  seed: number,
+): { readonly band: number; readonly ring: Ring }[] {
   const { xMm, yMm, widthMm, heightMm } = frame;
   const own = chance(seed).fork('drawing');
   const waves = own.whole(1, 1e9);
-  const whole: Ring = [[xMm, yMm], [xMm + widthMm, yMm], [xMm + widthMm, yMm + heightMm], [xMm, yMm + heightMm]];
-  const inFrame = (x: number, y: number) => [Math.min(xMm + widthMm, Math.max(xMm, x)), Math.min(yMm + heightMm, Math.max(yMm, y))] as const;
+  const whole: Ring = [
+    [xMm, yMm],
+    [xMm + widthMm, yMm],
+    [xMm + widthMm, yMm + heightMm],
+    [xMm, yMm + heightMm],
+  ];
+  const inFrame = (x: number, y: number) =>
+    [Math.min(xMm + widthMm, Math.max(xMm, x)), Math.min(yMm + heightMm, Math.max(yMm, y))] as const;
   const ends = endsOf(bands, seed);
   if (motif === 'ranges') {
     const each = heightMm / bands;
@@ -59,7 +71,13 @@ export function drawByHand(motif: DrawnMotif, frame: DrawnFrame, light: { readon
       const turn = (2 * Math.PI * i) / POINTS;
       const [dx, dy] = [Math.cos(turn), Math.sin(turn)];
       // Walls keep to the frame's own shape; rings are round, and all of them show on the way to the far corner.
-      const reach = motif === 'glow' ? 0.9 * far : Math.min((dx > 0 ? widthMm - cx : cx) / Math.abs(dx || 1e-9), (dy > 0 ? heightMm - cy : cy) / Math.abs(dy || 1e-9));
+      const reach =
+        motif === 'glow'
+          ? 0.9 * far
+          : Math.min(
+              (dx > 0 ? widthMm - cx : cx) / Math.abs(dx || 1e-9),
+              (dy > 0 ? heightMm - cy : cy) / Math.abs(dy || 1e-9),
+            );
       const off = (STRAY * reach * smoothNoise(2.2 * dx + 5, 2.2 * dy + 7 * k, waves)) / bands;
       return inFrame(xMm + cx + (end * reach + off) * dx, yMm + cy + (end * reach + off) * dy);
     });

@@ -36,7 +36,13 @@ export interface PaintedFrameMm {
 }
 
 /** Paints a copy of the surface. `painted` tells the tone that each place of the map's grid got. */
-export function paintTones(printed: Surface, frame: PaintedFrameMm, map: ToneMap, plan: NotanPlan, seed: number): { readonly surface: Surface; readonly painted: ToneMap } {
+export function paintTones(
+  printed: Surface,
+  frame: PaintedFrameMm,
+  map: ToneMap,
+  plan: NotanPlan,
+  seed: number,
+): { readonly surface: Surface; readonly painted: ToneMap } {
   const { width, height } = printed.reflectance;
   const data = Float32Array.from(printed.reflectance.data);
   const perMm = printed.dpi / 25.4;
@@ -46,21 +52,39 @@ export function paintTones(printed: Surface, frame: PaintedFrameMm, map: ToneMap
   /** Tone at a place inside what is painted, shares of it. */
   const toneAt = (u: number, v: number): number => {
     const [fine, coarse] = [90, 24];
-    const stray = (salt: number) => plan.ragged * (0.6 * smoothNoise(u * fine, v * fine, salt) + 0.8 * smoothNoise(u * coarse, v * coarse, salt + 1));
+    const stray = (salt: number) =>
+      plan.ragged * (0.6 * smoothNoise(u * fine, v * fine, salt) + 0.8 * smoothNoise(u * coarse, v * coarse, salt + 1));
     const [x, y] = [u - plan.shift.x + stray(strayX), v - plan.shift.y + stray(strayY)];
     const c = Math.min(map.width - 1, Math.max(0, Math.floor(x * map.width)));
     const r = Math.min(map.height - 1, Math.max(0, Math.floor(y * map.height)));
     return map.toneOf[r * map.width + c] as number;
   };
   const [w, h] = [frame.widthMm - 2 * edge, frame.heightMm - 2 * edge];
-  for (let py = Math.round(frame.yMm * perMm); py < Math.min(height, Math.round((frame.yMm + frame.heightMm) * perMm)); py++)
-    for (let px = Math.round(frame.xMm * perMm); px < Math.min(width, Math.round((frame.xMm + frame.widthMm) * perMm)); px++) {
+  for (
+    let py = Math.round(frame.yMm * perMm);
+    py < Math.min(height, Math.round((frame.yMm + frame.heightMm) * perMm));
+    py++
+  )
+    for (
+      let px = Math.round(frame.xMm * perMm);
+      px < Math.min(width, Math.round((frame.xMm + frame.widthMm) * perMm));
+      px++
+    ) {
       const [x, y] = [(px + 0.5) / perMm - frame.xMm - edge, (py + 0.5) / perMm - frame.yMm - edge];
       const inside = x >= 0 && y >= 0 && x < w && y < h;
       const value = inside ? (plan.lightness[toneAt(x / w, y / h) - 1] ?? 50) : (plan.frame?.lightness ?? 50);
       const stroke = smoothNoise(x / 1.3, y / 14, strokes);
-      data.fill(labToLinearRgb([value + (0.5 + plan.streaks) * stroke, 0, 0])[1], (py * width + px) * 3, (py * width + px) * 3 + 3);
+      data.fill(
+        labToLinearRgb([value + (0.5 + plan.streaks) * stroke, 0, 0])[1],
+        (py * width + px) * 3,
+        (py * width + px) * 3 + 3,
+      );
     }
-  const painted = { ...map, toneOf: map.toneOf.map((_, i) => toneAt(((i % map.width) + 0.5) / map.width, (Math.floor(i / map.width) + 0.5) / map.height)) };
+  const painted = {
+    ...map,
+    toneOf: map.toneOf.map((_, i) =>
+      toneAt(((i % map.width) + 0.5) / map.width, (Math.floor(i / map.width) + 0.5) / map.height),
+    ),
+  };
   return { surface: { reflectance: raster('linear', width, height, 3, data), dpi: printed.dpi }, painted };
 }

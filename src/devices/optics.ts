@@ -43,9 +43,15 @@ function inverse(m: M3): M3 {
   const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 0] = m;
   const det = a * (e * i - f * h) - b * (d * i - f * g) + c * (d * h - e * g);
   return [
-    e * i - f * h, c * h - b * i, b * f - c * e,
-    f * g - d * i, a * i - c * g, c * d - a * f,
-    d * h - e * g, b * g - a * h, a * e - b * d,
+    e * i - f * h,
+    c * h - b * i,
+    b * f - c * e,
+    f * g - d * i,
+    a * i - c * g,
+    c * d - a * f,
+    d * h - e * g,
+    b * g - a * h,
+    a * e - b * d,
   ].map((v) => v / det);
 }
 
@@ -68,20 +74,39 @@ export function project(
   const matrixAt = (distance: number): M3 => {
     const tx = ((centre[0] - frame.width / 2) * distance) / pose.focal;
     const ty = ((centre[1] - frame.height / 2) * distance) / pose.focal;
-    const extrinsic = [turn[0] ?? 0, turn[1] ?? 0, tx, turn[3] ?? 0, turn[4] ?? 0, ty, turn[6] ?? 0, turn[7] ?? 0, distance];
+    const extrinsic = [
+      turn[0] ?? 0,
+      turn[1] ?? 0,
+      tx,
+      turn[3] ?? 0,
+      turn[4] ?? 0,
+      ty,
+      turn[6] ?? 0,
+      turn[7] ?? 0,
+      distance,
+    ];
     const fromCorner: M3 = [1, 0, -sheet.widthMm / 2, 0, 1, -sheet.heightMm / 2, 0, 0, 1];
     const intrinsic: M3 = [pose.focal, 0, frame.width / 2, 0, pose.focal, frame.height / 2, 0, 0, 1];
     return mul(intrinsic, mul(extrinsic, fromCorner));
   };
   const eyeAt = (distance: number): Triple => {
-    const t = [((centre[0] - frame.width / 2) * distance) / pose.focal, ((centre[1] - frame.height / 2) * distance) / pose.focal, distance];
+    const t = [
+      ((centre[0] - frame.width / 2) * distance) / pose.focal,
+      ((centre[1] - frame.height / 2) * distance) / pose.focal,
+      distance,
+    ];
     const along = (column: number) => -[0, 1, 2].reduce((s, r) => s + (turn[3 * r + column] ?? 0) * (t[r] ?? 0), 0);
     return [along(0) + sheet.widthMm / 2, along(1) + sheet.heightMm / 2, Math.abs(along(2))];
   };
   const spread = (m: M3): number => {
     const xs: number[] = [];
     const ys: number[] = [];
-    for (const [x, y] of [[0, 0], [sheet.widthMm, 0], [0, sheet.heightMm], [sheet.widthMm, sheet.heightMm]] as const) {
+    for (const [x, y] of [
+      [0, 0],
+      [sheet.widthMm, 0],
+      [0, sheet.heightMm],
+      [sheet.widthMm, sheet.heightMm],
+    ] as const) {
       const w = (m[6] ?? 0) * x + (m[7] ?? 0) * y + (m[8] ?? 1);
       xs.push(((m[0] ?? 0) * x + (m[1] ?? 0) * y + (m[2] ?? 0)) / w);
       ys.push(((m[3] ?? 0) * x + (m[4] ?? 0) * y + (m[5] ?? 0)) / w);
@@ -106,7 +131,10 @@ export function project(
     toPixel(xMm, yMm) {
       const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 1] = forward;
       const w = g * xMm + h * yMm + i;
-      const [ux, uy] = [((a * xMm + b * yMm + c) / w - frame.width / 2) / half, ((d * xMm + e * yMm + f) / w - frame.height / 2) / half];
+      const [ux, uy] = [
+        ((a * xMm + b * yMm + c) / w - frame.width / 2) / half,
+        ((d * xMm + e * yMm + f) / w - frame.height / 2) / half,
+      ];
       // The lens runs from the photograph to the straight picture; the other way round is found step by step.
       let [dx, dy] = [ux, uy];
       for (let k = 0; k < 30; k++) {

@@ -127,12 +127,15 @@ export function paint(
         const x = (px + 0.5) / perMm - cell.xMm;
         const y = (py + 0.5) / perMm - cell.yMm;
         const fromEdge = Math.min(x, y, cell.widthMm - x, cell.heightMm - y);
-        const inside = fromEdge > deep ? fromEdge : Math.min(
-          x + reach(1, y, cell.heightMm, brush),
-          cell.widthMm - x + reach(2, y, cell.heightMm, brush),
-          y + reach(3, x, cell.widthMm, brush),
-          cell.heightMm - y + reach(4, x, cell.widthMm, brush),
-        );
+        const inside =
+          fromEdge > deep
+            ? fromEdge
+            : Math.min(
+                x + reach(1, y, cell.heightMm, brush),
+                cell.widthMm - x + reach(2, y, cell.heightMm, brush),
+                y + reach(3, x, cell.widthMm, brush),
+                cell.heightMm - y + reach(4, x, cell.widthMm, brush),
+              );
         const cover = Math.min(1, Math.max(0, inside * perMm + 0.5));
         if (cover === 0) continue;
         const bare = brush.bare > 0 && strokes(x, y, brush.noise + 17) < level;
@@ -145,13 +148,15 @@ export function paint(
         const pool = brush.edge === 0 ? 0 : brush.edge / (1 + Math.exp((inside - 1.8) / 0.25));
         const lightness =
           brush.lightness +
-          pool + (0.7 + 2.4 * brush.streaks) * stroke + 0.3 * smoothNoise(x * 4, y * 4, brush.noise + 3);
+          pool +
+          (0.7 + 2.4 * brush.streaks) * stroke +
+          0.3 * smoothNoise(x * 4, y * 4, brush.noise + 3);
         const rgb = labToLinearRgb([lightness, brush.a, brush.b]);
         const p = (py * width + px) * 3;
-        for (let c = 0; c < 3; c++)
-          data[p + c] = cover * Math.max(0, rgb[c] ?? 0) + (1 - cover) * (data[p + c] ?? 0);
+        for (let c = 0; c < 3; c++) data[p + c] = cover * Math.max(0, rgb[c] ?? 0) + (1 - cover) * (data[p + c] ?? 0);
         const inner =
-          Math.abs(x - cell.widthMm / 2) < 0.35 * cell.widthMm && Math.abs(y - cell.heightMm / 2) < 0.35 * cell.heightMm;
+          Math.abs(x - cell.widthMm / 2) < 0.35 * cell.widthMm &&
+          Math.abs(y - cell.heightMm / 2) < 0.35 * cell.heightMm;
         if (inner) {
           read++;
           for (let c = 0; c < 3; c++) sum[c] = (sum[c] ?? 0) + (rgb[c] ?? 0);

@@ -30,12 +30,8 @@ export async function print(
 ): Promise<{ surface: Surface; truth: PrinterTruth }> {
   const own = chance(seed).fork('printer');
   const office = condition === 'office';
-  const paper: Triple = office
-    ? [own.between(93, 96.5), own.between(-0.5, 1), own.between(-4, 2)]
-    : [95, 0, 0];
-  const black: Triple = office
-    ? [own.between(12, 22), own.between(-1, 1), own.between(-1.5, 1.5)]
-    : [16, 0, 0];
+  const paper: Triple = office ? [own.between(93, 96.5), own.between(-0.5, 1), own.between(-4, 2)] : [95, 0, 0];
+  const black: Triple = office ? [own.between(12, 22), own.between(-1, 1), own.between(-1.5, 1.5)] : [16, 0, 0];
   const gain = office ? own.between(0.92, 1.1) : 1;
 
   const source = sharp(png);

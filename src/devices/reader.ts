@@ -29,7 +29,8 @@ export function readColours(surface: Surface, patches: readonly PatchMm[], seed:
     const sum: [number, number, number] = [0, 0, 0];
     let n = 0;
     for (let y = y0; y < y1; y++)
-      for (let x = x0; x < x1; x++, n++) for (let c = 0; c < 3; c++) sum[c] = (sum[c] ?? 0) + (data[(y * width + x) * 3 + c] ?? 0);
+      for (let x = x0; x < x1; x++, n++)
+        for (let c = 0; c < 3; c++) sum[c] = (sum[c] ?? 0) + (data[(y * width + x) * 3 + c] ?? 0);
     const [l, a, b] = linearRgbToLab([sum[0] / n, sum[1] / n, sum[2] / n]);
     return [l + READING_NOISE * own.gauss(), a + READING_NOISE * own.gauss(), b + READING_NOISE * own.gauss()];
   });

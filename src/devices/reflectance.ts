@@ -13,8 +13,7 @@ export interface Surface {
 export async function writeSurface(surface: Surface): Promise<Buffer> {
   const { width, height, data } = surface.reflectance;
   const samples = new Uint16Array(data.length);
-  for (let i = 0; i < data.length; i++)
-    samples[i] = Math.round(65535 * Math.min(1, Math.max(0, data[i] as number)));
+  for (let i = 0; i < data.length; i++) samples[i] = Math.round(65535 * Math.min(1, Math.max(0, data[i] as number)));
   return sharp(samples, { raw: { width, height, channels: 3 } })
     .toColourspace('rgb16')
     .withMetadata({ density: surface.dpi })

@@ -10,9 +10,12 @@ import { type Chance, chance } from './random';
 const BANDS = Array.from({ length: 31 }, (_, i) => 400 + 10 * i);
 
 /** One lobe of the observer: C. Wyman, P.-P. Sloan, P. Shirley, "Simple analytic approximations to the CIE XYZ color matching functions" (2013). */
-const lobe = (nm: number, at: number, below: number, above: number): number => Math.exp(-0.5 * ((nm - at) * (nm < at ? below : above)) ** 2);
+const lobe = (nm: number, at: number, below: number, above: number): number =>
+  Math.exp(-0.5 * ((nm - at) * (nm < at ? below : above)) ** 2);
 const OBSERVER: readonly Triple[] = BANDS.map((nm) => [
-  0.362 * lobe(nm, 442, 0.0624, 0.0374) + 1.056 * lobe(nm, 599.8, 0.0264, 0.0323) - 0.065 * lobe(nm, 501.1, 0.049, 0.0382),
+  0.362 * lobe(nm, 442, 0.0624, 0.0374) +
+    1.056 * lobe(nm, 599.8, 0.0264, 0.0323) -
+    0.065 * lobe(nm, 501.1, 0.049, 0.0382),
   0.821 * lobe(nm, 568.8, 0.0213, 0.0247) + 0.286 * lobe(nm, 530.9, 0.0613, 0.0322),
   1.217 * lobe(nm, 437, 0.0845, 0.0278) + 0.681 * lobe(nm, 459, 0.0385, 0.0725),
 ]);
@@ -22,7 +25,12 @@ const WHITE = [0, 1, 2].map((c) => BANDS.reduce((sum, _, i) => sum + (LIGHT[i] ?
 const D65: Triple = [0.3127 / 0.329, 1, 0.3583 / 0.329];
 
 function labOf(reflectance: readonly number[]): Triple {
-  const xyz = [0, 1, 2].map((c) => (BANDS.reduce((sum, _, i) => sum + (reflectance[i] ?? 0) * (LIGHT[i] ?? 0) * (OBSERVER[i]?.[c] ?? 0), 0) / (WHITE[c] ?? 1)) * (D65[c] ?? 1));
+  const xyz = [0, 1, 2].map(
+    (c) =>
+      (BANDS.reduce((sum, _, i) => sum + (reflectance[i] ?? 0) * (LIGHT[i] ?? 0) * (OBSERVER[i]?.[c] ?? 0), 0) /
+        (WHITE[c] ?? 1)) *
+      (D65[c] ?? 1),
+  );
   return xyzD65ToLab([xyz[0] ?? 0, xyz[1] ?? 0, xyz[2] ?? 0]);
 }
 
@@ -81,7 +89,8 @@ export function paintedMix({ white, black, crowding, surface }: PainterPaints, b
   return labOf(
     BANDS.map((_, i) => {
       const k = whiteShare * (white.absorption[i] ?? 0) + blackShare * (black.absorption[i] ?? 0);
-      const s = whiteShare * (white.scattering[i] ?? 0) * (1 - crowding * whiteShare) + blackShare * (black.scattering[i] ?? 0);
+      const s =
+        whiteShare * (white.scattering[i] ?? 0) * (1 - crowding * whiteShare) + blackShare * (black.scattering[i] ?? 0);
       const q = k / s;
       const within = 1 + q - Math.sqrt(q * q + 2 * q);
       return surface.seen + ((1 - surface.outer) * (1 - surface.inner) * within) / (1 - surface.inner * within);

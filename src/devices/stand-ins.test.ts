@@ -24,7 +24,14 @@ const rings = (x0: number, y0: number, x1: number, y1: number) => rectangle(x0, 
 test('areas are filled with their tone, later ones over earlier ones, holes left open', () => {
   const paper = flat(100, 80, 0.9);
   const hole = [...rings(10, 10, 90, 70), ...rings(40, 30, 60, 50)];
-  const painted = paintAreas(paper, [{ rings: hole, lightness: 50, waver: 0, streaks: 0 }, { rings: rings(70, 20, 80, 60), lightness: 20, waver: 0, streaks: 0 }], 5);
+  const painted = paintAreas(
+    paper,
+    [
+      { rings: hole, lightness: 50, waver: 0, streaks: 0 },
+      { rings: rings(70, 20, 80, 60), lightness: 20, waver: 0, streaks: 0 },
+    ],
+    5,
+  );
   expect(Math.abs(lightnessAt(painted, 25, 40) - 50)).toBeLessThan(2);
   expect(Math.abs(lightnessAt(painted, 75, 40) - 20)).toBeLessThan(2);
   expect(lightnessAt(painted, 50, 40)).toBeGreaterThan(90);
@@ -35,7 +42,11 @@ test('areas are filled with their tone, later ones over earlier ones, holes left
 
 test('a wavering hand leaves the outline by no more than it wavers, and strokes spread the tone', () => {
   const edge = (waver: number) => {
-    const painted = paintAreas(flat(100, 80, 0.9), [{ rings: rings(30, 10, 90, 70), lightness: 30, waver, streaks: 0 }], 7);
+    const painted = paintAreas(
+      flat(100, 80, 0.9),
+      [{ rings: rings(30, 10, 90, 70), lightness: 30, waver, streaks: 0 }],
+      7,
+    );
     return Array.from({ length: 50 }, (_, k) => {
       let x = 20;
       while (lightnessAt(painted, x, 12 + k) > 60) x += 0.25;
@@ -47,8 +58,14 @@ test('a wavering hand leaves the outline by no more than it wavers, and strokes 
   expect(Math.max(...wavering) - Math.min(...wavering)).toBeGreaterThan(1);
   for (const x of wavering) expect(Math.abs(x - 30)).toBeLessThan(2.8);
   const spread = (streaks: number) => {
-    const painted = paintAreas(flat(60, 40, 0.9), [{ rings: rings(5, 5, 55, 35), lightness: 50, waver: 0, streaks }], 9);
-    const values = Array.from({ length: 200 }, (_, k) => lightnessAt(painted, 8 + (k % 40), 8 + Math.floor(k / 40) * 5));
+    const painted = paintAreas(
+      flat(60, 40, 0.9),
+      [{ rings: rings(5, 5, 55, 35), lightness: 50, waver: 0, streaks }],
+      9,
+    );
+    const values = Array.from({ length: 200 }, (_, k) =>
+      lightnessAt(painted, 8 + (k % 40), 8 + Math.floor(k / 40) * 5),
+    );
     return Math.max(...values) - Math.min(...values);
   };
   expect(spread(8)).toBeGreaterThan(3 * spread(0));
@@ -58,7 +75,14 @@ const PIECES = (['top-left', 'top-right', 'bottom-right', 'bottom-left'] as cons
   const [right, low] = [corner.endsWith('right'), corner.startsWith('bottom')];
   const xMm = (i % 2) * 60;
   const yMm = Math.floor(i / 2) * 60;
-  return { corner, xMm, yMm, widthMm: 50, heightMm: 50, innerCornerMm: { x: right ? xMm : xMm + 50, y: low ? yMm : yMm + 50 } };
+  return {
+    corner,
+    xMm,
+    yMm,
+    widthMm: 50,
+    heightMm: 50,
+    innerCornerMm: { x: right ? xMm : xMm + 50, y: low ? yMm : yMm + 50 },
+  };
 });
 const plan = { widthMm: 200, heightMm: 150, lightness: [90, 60, 30], without: null, careless: 0 };
 
@@ -70,9 +94,16 @@ test('a board lies in the middle of its pieces, its strip unequal in width and a
   expect(scene.steps.at(-1)?.toMm).toBeCloseTo(200, 6);
   const widths = scene.steps.map((s) => s.toMm - s.fromMm);
   expect(Math.max(...widths) / Math.min(...widths)).toBeGreaterThan(1.01);
-  for (const s of scene.steps) expect(Math.abs(lightnessAt(scene.surface, x + (s.fromMm + s.toMm) / 2, y + 75) - s.lightness)).toBeLessThan(2);
+  for (const s of scene.steps)
+    expect(Math.abs(lightnessAt(scene.surface, x + (s.fromMm + s.toMm) / 2, y + 75) - s.lightness)).toBeLessThan(2);
   // Just off each corner of the board lies its piece.
-  for (const [px, py] of [[x - 8, y - 8], [x + 208, y - 8], [x + 208, y + 158], [x - 8, y + 158]] as const) expect(lightnessAt(scene.surface, px, py)).toBeGreaterThan(85);
+  for (const [px, py] of [
+    [x - 8, y - 8],
+    [x + 208, y - 8],
+    [x + 208, y + 158],
+    [x - 8, y + 158],
+  ] as const)
+    expect(lightnessAt(scene.surface, px, py)).toBeGreaterThan(85);
   expect(lightnessAt(scene.surface, x + 100, y - 8)).toBeLessThan(60);
 });
 
@@ -106,7 +137,11 @@ test('evening out lifts large dark parts and sinks large light ones, and does no
 
 test('waves slope as their height rises', () => {
   const wave = waves({ heightMm: 3, lengthMm: 100, phase: 0.7, light: [1, 0] });
-  for (const [x, y] of [[10, 20], [77, 41], [150, 260]] as const) {
+  for (const [x, y] of [
+    [10, 20],
+    [77, 41],
+    [150, 260],
+  ] as const) {
     const d = 1e-4;
     expect(wave(x, y).slopeX).toBeCloseTo((wave(x + d, y).height - wave(x - d, y).height) / (2 * d), 4);
     expect(wave(x, y).slopeY).toBeCloseTo((wave(x, y + d).height - wave(x, y - d).height) / (2 * d), 4);
@@ -117,7 +152,11 @@ test('the instrument reads colours to a fifth of a unit, and scatters as it says
   const surface = flat(100, 100, 0.3);
   const patch = { xMm: 10, yMm: 10, widthMm: 20, heightMm: 20 };
   const truth = linearRgbToLab([0.3, 0.3, 0.3])[0];
-  const read = readColours(surface, Array.from({ length: 200 }, () => patch), 8).map((lab) => lab[0]);
+  const read = readColours(
+    surface,
+    Array.from({ length: 200 }, () => patch),
+    8,
+  ).map((lab) => lab[0]);
   const mean = read.reduce((a, b) => a + b, 0) / read.length;
   expect(Math.abs(mean - truth)).toBeLessThan(0.05);
   expect(Math.sqrt(read.reduce((s, l) => s + (l - mean) ** 2, 0) / read.length)).toBeCloseTo(0.15, 1);
@@ -129,12 +168,21 @@ function seen(shot: Shot, fx: number, fy: number): number {
   const stage = { widthMm: 210, heightMm: 297 };
   const codes = expose(flat(stage.widthMm, stage.heightMm, 0.7), stage, shot, 6);
   let sum = 0;
-  for (let dy = -4; dy < 4; dy++) for (let dx = -4; dx < 4; dx++) sum += codes[((Math.round(fy * shot.height) + dy) * shot.width + Math.round(fx * shot.width) + dx) * 3 + 1] as number;
+  for (let dy = -4; dy < 4; dy++)
+    for (let dx = -4; dx < 4; dx++)
+      sum += codes[
+        ((Math.round(fy * shot.height) + dy) * shot.width + Math.round(fx * shot.width) + dx) * 3 + 1
+      ] as number;
   return sum / 64;
 }
 const shot = (condition: CameraCondition, more: Partial<Shot> = {}): Shot => {
   const own = shotFor(condition, { widthMm: 210, heightMm: 297, cells: [] }, 12, 0.5);
-  return { ...own, pose: { ...own.pose, tiltDegrees: 0, rollDegrees: 0, offset: [0, 0], lens: [0, 0] }, noise: 0, ...more };
+  return {
+    ...own,
+    pose: { ...own.pose, tiltDegrees: 0, rollDegrees: 0, offset: [0, 0], lens: [0, 0] },
+    noise: 0,
+    ...more,
+  };
 };
 
 test('a shadow takes light from one side of its edge only', () => {
@@ -151,11 +199,18 @@ test('what stands off the table hides what lies behind it, away from the lens', 
   // The canvas is light and the table dark: a taller canvas covers more of the picture.
   const light = Float32Array.from(data);
   const perMm = two.dpi / 25.4;
-  for (let y = Math.round(50 * perMm); y < Math.round(250 * perMm); y++) for (let x = Math.round(40 * perMm); x < Math.round(170 * perMm); x++) light.fill(0.8, (y * width + x) * 3, (y * width + x) * 3 + 3);
+  for (let y = Math.round(50 * perMm); y < Math.round(250 * perMm); y++)
+    for (let x = Math.round(40 * perMm); x < Math.round(170 * perMm); x++)
+      light.fill(0.8, (y * width + x) * 3, (y * width + x) * 3 + 3);
   const surface = { reflectance: raster('linear', width, height, 3, light), dpi: two.dpi };
   const plain = shot('even-light');
   const covered = (heightMm: number) => {
-    const codes = expose(surface, stage, { ...plain, raised: heightMm > 0 ? { from: [40, 50], to: [170, 250], heightMm } : null }, 6);
+    const codes = expose(
+      surface,
+      stage,
+      { ...plain, raised: heightMm > 0 ? { from: [40, 50], to: [170, 250], heightMm } : null },
+      6,
+    );
     return codes.filter((v, i) => i % 3 === 1 && v > 150).length;
   };
   const [low, high] = [covered(0), covered(30)];
@@ -167,7 +222,8 @@ test('what stands off the table hides what lies behind it, away from the lens', 
 test.each(['coloured-lamp', 'warm-bulb', 'two-lamps'] as const)('%s colours the light', (condition) => {
   const stage = { widthMm: 210, heightMm: 297 };
   const codes = expose(flat(stage.widthMm, stage.heightMm, 0.7), stage, shot(condition), 6);
-  const middle = (Math.floor(shot(condition).height / 2) * shot(condition).width + Math.floor(shot(condition).width / 2)) * 3;
+  const middle =
+    (Math.floor(shot(condition).height / 2) * shot(condition).width + Math.floor(shot(condition).width / 2)) * 3;
   const [r = 0, g = 0, b = 0] = codes.subarray(middle, middle + 3);
   const apart = Math.max(r, g, b) - Math.min(r, g, b);
   expect(apart).toBeGreaterThan(condition === 'coloured-lamp' ? 80 : 3);

@@ -20,9 +20,25 @@ function rasterise(pdf: Buffer): Grey {
   const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-pdf-'));
   const file = path.join(folder, 'sheet.pdf');
   writeFileSync(file, pdf);
-  execFileSync('pdftoppm', ['-r', String(DPI), '-gray', '-aa', 'no', '-aaVector', 'no', file, path.join(folder, 'page')]);
+  execFileSync('pdftoppm', [
+    '-r',
+    String(DPI),
+    '-gray',
+    '-aa',
+    'no',
+    '-aaVector',
+    'no',
+    file,
+    path.join(folder, 'page'),
+  ]);
   const pgm = readFileSync(path.join(folder, 'page-1.pgm'));
-  const [, w, , offset] = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(pgm.subarray(0, 40).toString('latin1'))?.reduce<number[]>((all, v, i) => (i === 0 ? [0, 0, 0, v.length] : all.map((a, k) => (k === i ? Number(v) : a))), []) ?? [];
+  const [, w, , offset] =
+    /^P5\s+(\d+)\s+(\d+)\s+255\s/
+      .exec(pgm.subarray(0, 40).toString('latin1'))
+      ?.reduce<number[]>(
+        (all, v, i) => (i === 0 ? [0, 0, 0, v.length] : all.map((a, k) => (k === i ? Number(v) : a))),
+        [],
+      ) ?? [];
   const width = w ?? 0;
   return { width, at: (x, y) => pgm[(offset ?? 0) + Math.floor(y * PER_MM) * width + Math.floor(x * PER_MM)] ?? -1 };
 }
@@ -35,7 +51,12 @@ function edges(page: Grey, box: BoxMm, code: number) {
     while (page.at(x + dx * d, y + dy * d) === code) d += 0.02;
     return d;
   };
-  return [run(-1, 0) - box.widthMm / 2, run(1, 0) - box.widthMm / 2, run(0, -1) - box.heightMm / 2, run(0, 1) - box.heightMm / 2];
+  return [
+    run(-1, 0) - box.widthMm / 2,
+    run(1, 0) - box.widthMm / 2,
+    run(0, -1) - box.heightMm / 2,
+    run(0, 1) - box.heightMm / 2,
+  ];
 }
 
 test.each([3, 9, 12, 15].flatMap((n) => (['a4', 'letter'] as PaperId[]).map((p) => [n, p] as const)))(
@@ -43,7 +64,16 @@ test.each([3, 9, 12, 15].flatMap((n) => (['a4', 'letter'] as PaperId[]).map((p) 
   async (steps, paper) => {
     const layout = scaleLayout(steps, paper);
     const labels = layout.cells.map((c) => String(c.index));
-    const sheet = drawScaleSheet(layout, { title: 'Test', subtitle: '', name: '', labels, work: ['One'], care: 'Wash your hands.', exercise: 'e', student: 's' });
+    const sheet = drawScaleSheet(layout, {
+      title: 'Test',
+      subtitle: '',
+      name: '',
+      labels,
+      work: ['One'],
+      care: 'Wash your hands.',
+      exercise: 'e',
+      student: 's',
+    });
     const page = rasterise(await sheetsToPdf([sheet]));
     for (const patch of layout.patches) {
       expect(page.at(patch.xMm + patch.widthMm / 2, patch.yMm + patch.heightMm / 2)).toBe(patch.code);

@@ -32,7 +32,9 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
   switch (mark.kind) {
     case 'fill': {
       const { xMm, yMm, widthMm, heightMm } = mark.box;
-      doc.rect(xMm * p, yMm * p, widthMm * p, heightMm * p).fill(typeof mark.code === 'number' ? grey(mark.code) : [...mark.code]);
+      doc
+        .rect(xMm * p, yMm * p, widthMm * p, heightMm * p)
+        .fill(typeof mark.code === 'number' ? grey(mark.code) : [...mark.code]);
       return;
     }
     case 'outline': {
@@ -44,7 +46,8 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
       return;
     }
     case 'path': {
-      for (const ring of mark.rings) ring.forEach(([x, y], i) => (i === 0 ? doc.moveTo(x * p, y * p) : doc.lineTo(x * p, y * p)));
+      for (const ring of mark.rings)
+        ring.forEach(([x, y], i) => (i === 0 ? doc.moveTo(x * p, y * p) : doc.lineTo(x * p, y * p)));
       if (mark.lineMm === 'fill') doc.fill(grey(mark.code), 'even-odd');
       else doc.lineWidth(mark.lineMm * p).stroke(grey(mark.code));
       return;
@@ -55,8 +58,7 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
       return;
     }
     case 'qr':
-      for (const b of qrBoxes(mark.text, mark.box))
-        doc.rect(b.xMm * p, b.yMm * p, b.widthMm * p, b.heightMm * p);
+      for (const b of qrBoxes(mark.text, mark.box)) doc.rect(b.xMm * p, b.yMm * p, b.widthMm * p, b.heightMm * p);
       doc.fill(grey(0));
       return;
     case 'text':

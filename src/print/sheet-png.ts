@@ -12,7 +12,10 @@ export async function sheetToPng(sheet: SheetDrawing, dpi: number): Promise<Buff
     throw new RangeError(`The resolution must be ${MIN_DPI} to ${MAX_DPI} dpi, got ${dpi}.`);
   const width = Math.round((sheet.widthMm / 25.4) * dpi);
   const height = Math.round((sheet.heightMm / 25.4) * dpi);
-  const svg = sheetToSvg(sheet).replace(/width="[\d.]+mm" height="[\d.]+mm"/, `width="${width}" height="${height}" preserveAspectRatio="none"`);
+  const svg = sheetToSvg(sheet).replace(
+    /width="[\d.]+mm" height="[\d.]+mm"/,
+    `width="${width}" height="${height}" preserveAspectRatio="none"`,
+  );
   const inColour = sheet.marks.some((m) => m.kind === 'fill' && typeof m.code !== 'number');
   return sharp(Buffer.from(svg), { limitInputPixels: 60_000_000 })
     .flatten({ background: '#fff' })

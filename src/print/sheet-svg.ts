@@ -23,8 +23,7 @@ function textPaths(mark: Extract<Mark, { kind: 'text' }>): string {
       const { glyphs, positions } = run.font.font.layout(run.text);
       glyphs.forEach((glyph, g) => {
         const d = glyph.path.toSVG();
-        if (d)
-          parts.push(`<path transform="translate(${n(x)} ${n(y)}) scale(${scale} ${-scale})" d="${d}"/>`);
+        if (d) parts.push(`<path transform="translate(${n(x)} ${n(y)}) scale(${scale} ${-scale})" d="${d}"/>`);
         x += (positions[g]?.xAdvance ?? 0) * scale;
       });
     }
@@ -52,7 +51,9 @@ function markSvg(mark: Mark): string {
     case 'qr':
       return `<path d="${qrBoxes(mark.text, mark.box).map(rectPath).join('')}"/>`;
     case 'text':
-      return mark.code === 0 ? textPaths(mark) : `<g fill="rgb(${mark.code},${mark.code},${mark.code})">${textPaths(mark)}</g>`;
+      return mark.code === 0
+        ? textPaths(mark)
+        : `<g fill="rgb(${mark.code},${mark.code},${mark.code})">${textPaths(mark)}</g>`;
   }
 }
 

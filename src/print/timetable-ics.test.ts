@@ -6,7 +6,15 @@ import { timetableToIcs } from './timetable-ics';
 
 test('a calendar file holds each meeting in universal time, across a change of the clock, and the day photographs are due', () => {
   const zone = 'Europe/Lisbon';
-  const meetings = meetingsOf({ weekdays: [4], start: '18:30', minutes: 120, from: '2026-10-22', until: '2026-12-17', timeZone: zone, except: [] });
+  const meetings = meetingsOf({
+    weekdays: [4],
+    start: '18:30',
+    minutes: 120,
+    from: '2026-10-22',
+    until: '2026-12-17',
+    timeZone: zone,
+    except: [],
+  });
   const stages = stagesOf({ ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' });
   const timetable = checkTimetable(stages, meetings, firstTimetable(stages, meetings), zone);
   expect(timetable.conflicts).toEqual([]);

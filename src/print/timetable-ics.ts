@@ -2,8 +2,21 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import type { Timetable } from '@/core/planning/timetable';
 
-const utc = (d: Date): DateArray => [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
-const times = (start: Date, end: Date) => ({ start: utc(start), startInputType: 'utc' as const, startOutputType: 'utc' as const, end: utc(end), endInputType: 'utc' as const, endOutputType: 'utc' as const });
+const utc = (d: Date): DateArray => [
+  d.getUTCFullYear(),
+  d.getUTCMonth() + 1,
+  d.getUTCDate(),
+  d.getUTCHours(),
+  d.getUTCMinutes(),
+];
+const times = (start: Date, end: Date) => ({
+  start: utc(start),
+  startInputType: 'utc' as const,
+  startOutputType: 'utc' as const,
+  end: utc(end),
+  endInputType: 'utc' as const,
+  endOutputType: 'utc' as const,
+});
 
 export interface CalendarWords {
   /** Names the exercise, so that a calendar that reads the file twice keeps one copy. */

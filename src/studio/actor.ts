@@ -34,7 +34,10 @@ export async function actorOf(house: House, headers: Headers): Promise<Actor | n
 }
 
 export async function classOf(house: House, teacher: Teacher, classId: string) {
-  const [row] = await house.db.select().from(classes).where(and(eq(classes.id, classId), eq(classes.teacherId, teacher.userId)));
+  const [row] = await house.db
+    .select()
+    .from(classes)
+    .where(and(eq(classes.id, classId), eq(classes.teacherId, teacher.userId)));
   if (!row) throw new NotFound();
   return row;
 }
@@ -45,7 +48,8 @@ export async function exerciseFor(house: House, actor: Actor, exerciseId: string
     .from(exercises)
     .innerJoin(classes, eq(exercises.classId, classes.id))
     .where(eq(exercises.id, exerciseId));
-  const allowed = row && (actor.role === 'teacher' ? row.class.teacherId === actor.userId : row.class.id === actor.classId);
+  const allowed =
+    row && (actor.role === 'teacher' ? row.class.teacherId === actor.userId : row.class.id === actor.classId);
   if (!allowed) throw new NotFound();
   return row;
 }
@@ -58,7 +62,8 @@ export async function handInFor(house: House, actor: Actor, handInId: string) {
     .innerJoin(classes, eq(exercises.classId, classes.id))
     .innerJoin(students, eq(handIns.studentId, students.id))
     .where(eq(handIns.id, handInId));
-  const allowed = row && (actor.role === 'teacher' ? row.class.teacherId === actor.userId : row.student.id === actor.studentId);
+  const allowed =
+    row && (actor.role === 'teacher' ? row.class.teacherId === actor.userId : row.student.id === actor.studentId);
   if (!allowed) throw new NotFound();
   return row;
 }

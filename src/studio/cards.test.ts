@@ -21,15 +21,23 @@ const printed = (darker: number) => ({
   paper: [95 - darker, 0.3, -1] as Triple,
   patches: new Map(patches.map((p, i) => [i + 1, [cardLightness(p.code) - darker, 0.2, 0.4] as Triple])),
 });
-const csv = (darker: number) => ['patch,lightness,a,b', `paper,${95 - darker},0.3,-1`, ...patches.map((p, i) => `${i + 1},${cardLightness(p.code) - darker},0.2,0.4`)].join('\n');
+const csv = (darker: number) =>
+  [
+    'patch,lightness,a,b',
+    `paper,${95 - darker},0.3,-1`,
+    ...patches.map((p, i) => `${i + 1},${cardLightness(p.code) - darker},0.2,0.4`),
+  ].join('\n');
 const known = async () => (await classOf(studio.house, studio.teacher, studio.classId)).card;
 
 async function photograph(): Promise<string> {
   const file = path.join(studio.house.files.incoming, 'two-sheets.jpg');
-  await sharp({ create: { width: 8, height: 8, channels: 3, background: '#888' } }).jpeg().toFile(file);
+  await sharp({ create: { width: 8, height: 8, channels: 3, background: '#888' } })
+    .jpeg()
+    .toFile(file);
   return file;
 }
-const carry = async (side: 'left' | 'right' = 'left') => carryCardOver(studio.house, studio.teacher, studio.classId, await photograph(), side);
+const carry = async (side: 'left' | 'right' = 'left') =>
+  carryCardOver(studio.house, studio.teacher, studio.classId, await photograph(), side);
 
 test('readings come in, come out the same in both formats, and sheets are measured by them', async () => {
   const { house, teacher, classId, bea } = studio;
@@ -61,7 +69,10 @@ test('a card is carried over to a new print, and it is said how it is known', as
   studio.nextCarried(printed(4));
   await carry('right');
   expect(studio.lastTask()).toMatchObject({ task: 'carry', known: 'right', card: { basis: 'measured' } });
-  expect(await known()).toMatchObject({ basis: 'carried', name: expect.stringMatching(/^carried over on \d{4}-/) as string });
+  expect(await known()).toMatchObject({
+    basis: 'carried',
+    name: expect.stringMatching(/^carried over on \d{4}-/) as string,
+  });
   expect((await known())?.paper?.[0]).toBe(91);
 });
 

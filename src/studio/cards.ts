@@ -32,15 +32,26 @@ export async function bringInCard(house: House, teacher: Teacher, classId: strin
  * Carries what the class knows of its card over to a new print, from a photograph of both side by side; it is then the
  * class's card. Throws UnusablePicture or Refused with what to do, and the card stays as it was.
  */
-export async function carryCardOver(house: House, teacher: Teacher, classId: string, file: string, known: Side): Promise<void> {
+export async function carryCardOver(
+  house: House,
+  teacher: Teacher,
+  classId: string,
+  file: string,
+  known: Side,
+): Promise<void> {
   const { card } = await classOf(house, teacher, classId);
-  if (!card) throw new Refused('Nothing is known of this class’s printed greys yet: bring in readings of a sheet first.');
+  if (!card)
+    throw new Refused('Nothing is known of this class’s printed greys yet: bring in readings of a sheet first.');
   await inspectPicture(file);
   const readings = await house.pool.run({ task: 'carry', file, card: knownCardOf(card), known }, { limitMs: LIMIT_MS });
   try {
-    await house.db.update(classes).set({ card: storeCard(readings, 'carried', `carried over on ${today()}`) }).where(eq(classes.id, classId));
+    await house.db
+      .update(classes)
+      .set({ card: storeCard(readings, 'carried', `carried over on ${today()}`) })
+      .where(eq(classes.id, classId));
   } catch (error) {
-    if (error instanceof WrongCard) throw new Refused('What was read of the new sheet can’t be right: take the picture once more in even light.');
+    if (error instanceof WrongCard)
+      throw new Refused('What was read of the new sheet can’t be right: take the picture once more in even light.');
     throw error;
   }
 }
@@ -51,7 +62,10 @@ export async function forgetCard(house: House, teacher: Teacher, classId: string
 }
 
 /** What is known of a class's print, as a measurement takes it. */
-export const knownPrint = ({ card, pieceLineMm }: Pick<OwnClass, 'card' | 'pieceLineMm'>): { card?: KnownCard; lineMm?: number } => ({
+export const knownPrint = ({
+  card,
+  pieceLineMm,
+}: Pick<OwnClass, 'card' | 'pieceLineMm'>): { card?: KnownCard; lineMm?: number } => ({
   ...(card && { card: knownCardOf(card) }),
   ...(pieceLineMm !== null && { lineMm: pieceLineMm }),
 });

@@ -46,7 +46,8 @@ export interface CheckAnswer extends DabCheck {
 
 const ends = (terms: ExerciseTerms) => {
   const paints = recipePaints(terms);
-  if (!paints) throw new Refused('This exercise’s paints make no row of steps, so there is nothing to compare a mix with.');
+  if (!paints)
+    throw new Refused('This exercise’s paints make no row of steps, so there is nothing to compare a mix with.');
   return paints;
 };
 
@@ -54,18 +55,29 @@ const ends = (terms: ExerciseTerms) => {
  * Reads a dab in a photograph and says what to do next. Throws Refused where the picture can't be used, with what to
  * do, and where nothing is painted there.
  */
-export async function checkDab(house: House, student: Student, exerciseId: string, request: CheckRequest, file: string): Promise<CheckAnswer> {
+export async function checkDab(
+  house: House,
+  student: Student,
+  exerciseId: string,
+  request: CheckRequest,
+  file: string,
+): Promise<CheckAnswer> {
   const { exercise, class: own } = await exerciseFor(house, student, exerciseId);
   const { terms } = exercise;
   const targets = valuesOf(terms);
   const { step, wet } = request;
-  if (!isStepped(terms) || step < 1 || step > targets.length) throw new Refused('Choose one of the steps of this exercise.');
+  if (!isStepped(terms) || step < 1 || step > targets.length)
+    throw new Refused('Choose one of the steps of this exercise.');
   const paints = ends(terms);
   await inspectPicture(file);
-  const { issues, reading, bare } = await house.pool.run({ task: 'dab', file, terms, dab: step, expected: { exercise: exerciseId, student: student.studentId } }, { limitMs: LIMIT_MS });
+  const { issues, reading, bare } = await house.pool.run(
+    { task: 'dab', file, terms, dab: step, expected: { exercise: exerciseId, student: student.studentId } },
+    { limitMs: LIMIT_MS },
+  );
   if (!reading) throw new Refused(issues[0]?.say ?? 'This picture can’t be read: take it once more.');
   const target = targets[step - 1] ?? 0;
-  if (bare && target < 90) throw new Refused('There is no paint on that dab yet: fill it, and photograph the sheet again.');
+  if (bare && target < 90)
+    throw new Refused('There is no paint on that dab yet: fill it, and photograph the sheet again.');
 
   const known = await classPalette(house, own.id, terms.medium);
   const figures = await figuresFor(house, own.id, terms.medium);
@@ -73,13 +85,35 @@ export async function checkDab(house: House, student: Student, exerciseId: strin
   const [l, a, b] = reading.lab;
   const dry = wet ? dryOf(l, shift) : l;
   const id = newId();
-  await house.db.insert(dabChecks).values({ id, exerciseId, studentId: student.studentId, step, lightness: l, a, b, uncertainty: reading.uncertainty, wet });
+  await house.db
+    .insert(dabChecks)
+    .values({
+      id,
+      exerciseId,
+      studentId: student.studentId,
+      step,
+      lightness: l,
+      a,
+      b,
+      uncertainty: reading.uncertainty,
+      wet,
+    });
 
   const surface = SURFACE_OF[terms.medium];
   const palette = paletteOf(terms.materials.paints, figures);
   const recipe = recipeOf(terms, figures);
   const meant = recipe?.steps[step - 1];
-  const notLearnt = request.asTheRecipe && meant ? await learn(house, own.id, terms, { parts: meant.shares, lightness: l, a, b, wet, noise: Math.max(HAND_NOISE, reading.uncertainty / 2) }) : null;
+  const notLearnt =
+    request.asTheRecipe && meant
+      ? await learn(house, own.id, terms, {
+          parts: meant.shares,
+          lightness: l,
+          a,
+          b,
+          wet,
+          noise: Math.max(HAND_NOISE, reading.uncertainty / 2),
+        })
+      : null;
   const run = runAt(palette, paints, target, surface);
   const [light, dark] = [run.light, run.dark].map((id) => mixModel(palette, { [id]: 1 })) as [PaintModel, PaintModel];
   const model = meant ? mixModel(palette, meant.shares) : light;
@@ -87,13 +121,29 @@ export async function checkDab(house: House, student: Student, exerciseId: strin
   // A photograph's lightness is what is sure; its colour is not, so the verdict is by lightness beside the foretold colour.
   const [, meantA, meantB] = coveringLab(model, surface);
   const verdict = dabVerdict([dry, meantA, meantB], model, labToLinearRgb(PAPER_LAB), others, surface);
-  return { id, step, notLearnt, lightness: dry, target, uncertainty: reading.uncertainty, wet, nudge: nudge(dry, step, targets, light, dark, surface), verdict };
+  return {
+    id,
+    step,
+    notLearnt,
+    lightness: dry,
+    target,
+    uncertainty: reading.uncertainty,
+    wet,
+    nudge: nudge(dry, step, targets, light, dark, surface),
+    verdict,
+  };
 }
 
 /** Learns from a dab that was mixed as the recipe says; a reading that can’t be is told, and the check stands all the same. */
-async function learn(house: House, classId: string, { medium, materials }: ExerciseTerms, mix: LoggedMix): Promise<string | null> {
+async function learn(
+  house: House,
+  classId: string,
+  { medium, materials }: ExerciseTerms,
+  mix: LoggedMix,
+): Promise<string | null> {
   const { paints } = await classPalette(house, classId, medium);
-  if (!materials.paints.every((p) => paints.includes(p))) return 'The class’s palette lacks a paint of this exercise, so nothing is learnt from it.';
+  if (!materials.paints.every((p) => paints.includes(p)))
+    return 'The class’s palette lacks a paint of this exercise, so nothing is learnt from it.';
   try {
     await logMix(house, classId, medium, mix, 'photograph');
     return null;
@@ -114,5 +164,12 @@ export async function walkOf(house: House, student: Student, exerciseId: string)
     .from(dabChecks)
     .where(and(eq(dabChecks.exerciseId, exerciseId), eq(dabChecks.studentId, student.studentId)))
     .orderBy(asc(dabChecks.createdAt), asc(dabChecks.id));
-  return rows.map((r) => ({ id: r.id, step: r.step, lightness: r.wet ? dryOf(r.lightness, shift) : r.lightness, target: targets[r.step - 1] ?? 0, uncertainty: r.uncertainty, wet: r.wet }));
+  return rows.map((r) => ({
+    id: r.id,
+    step: r.step,
+    lightness: r.wet ? dryOf(r.lightness, shift) : r.lightness,
+    target: targets[r.step - 1] ?? 0,
+    uncertainty: r.uncertainty,
+    wet: r.wet,
+  }));
 }

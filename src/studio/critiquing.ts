@@ -10,7 +10,8 @@ async function openCritique(house: House, teacher: Teacher, attemptId: string) {
   const own = await attemptFor(house, teacher, attemptId);
   const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, attemptId));
   if (!critique) throw new NotFound();
-  if (critique.sentAt) throw new Refused('This critique was sent and stands as it is. Withdraw the decision to change it.');
+  if (critique.sentAt)
+    throw new Refused('This critique was sent and stands as it is. Withdraw the decision to change it.');
   return own;
 }
 
@@ -21,7 +22,13 @@ export interface ItemEdit {
 }
 
 /** Changes one finding of an unsent draft; the original stays beside the edit. */
-export async function editItem(house: House, teacher: Teacher, attemptId: string, position: number, edit: ItemEdit): Promise<void> {
+export async function editItem(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  position: number,
+  edit: ItemEdit,
+): Promise<void> {
   await openCritique(house, teacher, attemptId);
   const changes = {
     ...(edit.say === undefined ? {} : { say: textSchema.parse(edit.say) || null }),
@@ -39,12 +46,19 @@ export async function editItem(house: House, teacher: Teacher, attemptId: string
 
 export async function setWord(house: House, teacher: Teacher, attemptId: string, word: string): Promise<void> {
   await openCritique(house, teacher, attemptId);
-  await house.db.update(critiques).set({ word: textSchema.parse(word) }).where(eq(critiques.attemptId, attemptId));
+  await house.db
+    .update(critiques)
+    .set({ word: textSchema.parse(word) })
+    .where(eq(critiques.attemptId, attemptId));
 }
 
 /** The attempt that a decision is about: the newest that was measured, or that the student sent on anyway. */
 export async function currentAttempt(house: House, handInId: string) {
-  const rows = await house.db.select().from(attempts).where(eq(attempts.handInId, handInId)).orderBy(desc(attempts.createdAt));
+  const rows = await house.db
+    .select()
+    .from(attempts)
+    .where(eq(attempts.handInId, handInId))
+    .orderBy(desc(attempts.createdAt));
   return rows.find((a) => a.state === 'measured' || (a.state === 'refused' && a.plea !== null)) ?? null;
 }
 
@@ -60,7 +74,10 @@ export async function decide(house: House, teacher: Teacher, attemptId: string, 
       .where(and(eq(attempts.handInId, handIn.id), inArray(attempts.state, ['received', 'queued', 'measuring'])));
     if (coming) throw new Refused('A newer photograph is being measured: wait a moment and decide on that one.');
     const [locked] = await tx.select().from(handIns).where(eq(handIns.id, handIn.id)).for('update');
-    const [standing] = await tx.select().from(decisions).where(and(eq(decisions.attemptId, attemptId), isNull(decisions.withdrawnAt)));
+    const [standing] = await tx
+      .select()
+      .from(decisions)
+      .where(and(eq(decisions.attemptId, attemptId), isNull(decisions.withdrawnAt)));
     if (standing) {
       // The same key pressed twice is one decision.
       if (standing.verdict === verdict) return;
@@ -68,8 +85,14 @@ export async function decide(house: House, teacher: Teacher, attemptId: string, 
     }
     if (locked?.state !== 'waiting') throw new Refused('There is nothing to decide here.');
     await tx.insert(decisions).values({ id: newId(), handInId: handIn.id, attemptId, verdict });
-    await tx.insert(critiques).values({ attemptId, sentAt: new Date() }).onConflictDoUpdate({ target: critiques.attemptId, set: { sentAt: new Date() } });
-    await tx.update(handIns).set({ state: verdict === 'pass' ? 'passed' : 'again' }).where(eq(handIns.id, handIn.id));
+    await tx
+      .insert(critiques)
+      .values({ attemptId, sentAt: new Date() })
+      .onConflictDoUpdate({ target: critiques.attemptId, set: { sentAt: new Date() } });
+    await tx
+      .update(handIns)
+      .set({ state: verdict === 'pass' ? 'passed' : 'again' })
+      .where(eq(handIns.id, handIn.id));
   });
 }
 

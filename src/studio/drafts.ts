@@ -16,7 +16,14 @@ export async function redraft(tx: Transaction, attemptId: string, findings: read
   await tx.insert(critiqueItems).values(
     findings.map((original, i) => {
       const kept = before.find((b) => sameSaid(b.original, original));
-      return { attemptId, position: i + 1, original, say: kept?.say ?? null, action: kept?.action ?? null, dropped: kept?.dropped ?? false };
+      return {
+        attemptId,
+        position: i + 1,
+        original,
+        say: kept?.say ?? null,
+        action: kept?.action ?? null,
+        dropped: kept?.dropped ?? false,
+      };
     }),
   );
 }

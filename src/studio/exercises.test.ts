@@ -13,7 +13,13 @@ eachInNewStudio((fresh) => {
   studio = fresh;
 });
 
-const given = (terms: Parameters<typeof setExercise>[3]['terms'], more: object = {}) => ({ title: 'An exercise', note: '', dueAt: null, terms, ...more });
+const given = (terms: Parameters<typeof setExercise>[3]['terms'], more: object = {}) => ({
+  title: 'An exercise',
+  note: '',
+  dueAt: null,
+  terms,
+  ...more,
+});
 const stored = async (id: string) => (await studio.house.db.select().from(exercises).where(eq(exercises.id, id)))[0];
 
 test.each(KIND_IDS)('%s is set, printed for everybody with a handout, handed in and decided', async (kind) => {
@@ -27,7 +33,11 @@ test.each(KIND_IDS)('%s is set, printed for everybody with a handout, handed in 
   expect(JSON.stringify(pages[1])).toContain('Order of work');
   const attemptId = await studio.send(bea, 40, id);
   await measureAttempt(house, attemptId);
-  const [row] = await house.db.select().from(attempts).innerJoin(handIns, eq(attempts.handInId, handIns.id)).where(eq(attempts.id, attemptId));
+  const [row] = await house.db
+    .select()
+    .from(attempts)
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .where(eq(attempts.id, attemptId));
   expect(row).toMatchObject({ attempts: { state: 'measured', number: 1 }, hand_ins: { state: 'waiting' } });
   const table = await tableOf(house, teacher, row?.hand_ins.id ?? '');
   expect(table.attempts[0]?.result === null).toBe(!isMeasured(kind, { referenceId: null, setUpId: null }));
@@ -44,7 +54,9 @@ test('a revision changes what comes, never what was handed in', async () => {
   const steps = async (id: string) => (await house.db.select().from(attempts).where(eq(attempts.id, id)))[0]?.terms;
   expect(await steps(before)).toMatchObject({ steps: 5 });
   expect(await steps(after)).toMatchObject({ steps: 9 });
-  await expect(reviseExercise(house, teacher, exerciseId, given(defaultTerms('notan')))).rejects.toThrow('keeps its kind');
+  await expect(reviseExercise(house, teacher, exerciseId, given(defaultTerms('notan')))).rejects.toThrow(
+    'keeps its kind',
+  );
 });
 
 test('the same exercise can be set again', async () => {
@@ -56,16 +68,39 @@ test('the same exercise can be set again', async () => {
 
 test('a class under 16 is set a toxic pigment only with a reason that is kept, and lead white never', async () => {
   const { house, teacher, classId } = studio;
-  await changeClass(house, teacher, classId, { numbering: 'white-is-one', underSixteen: true, school: false, currency: 'EUR', pieceLineMm: null });
+  await changeClass(house, teacher, classId, {
+    numbering: 'white-is-one',
+    underSixteen: true,
+    school: false,
+    currency: 'EUR',
+    pieceLineMm: null,
+  });
   const terms = defaultTerms('monochrome-painting');
-  const withPaint = (paint: 'cadmium-red' | 'lead-white') => ({ ...terms, materials: { ...terms.materials, paints: [paint] } });
+  const withPaint = (paint: 'cadmium-red' | 'lead-white') => ({
+    ...terms,
+    materials: { ...terms.materials, paints: [paint] },
+  });
   await expect(setExercise(house, teacher, classId, given(withPaint('cadmium-red')))).rejects.toThrow('cadmium red');
-  const id = await setExercise(house, teacher, classId, given(withPaint('cadmium-red'), { overrideReason: 'Adult helpers mix it.' }));
+  const id = await setExercise(
+    house,
+    teacher,
+    classId,
+    given(withPaint('cadmium-red'), { overrideReason: 'Adult helpers mix it.' }),
+  );
   expect((await stored(id))?.overrideReason).toBe('Adult helpers mix it.');
-  await expect(setExercise(house, teacher, classId, given(withPaint('lead-white'), { overrideReason: 'I know.' }))).rejects.toThrow('Lead white can’t be set');
+  await expect(
+    setExercise(house, teacher, classId, given(withPaint('lead-white'), { overrideReason: 'I know.' })),
+  ).rejects.toThrow('Lead white can’t be set');
 });
 
 test('bands that the frame can’t hold are told before anything is kept', async () => {
   const { house, teacher, classId } = studio;
-  await expect(setExercise(house, teacher, classId, given({ ...defaultTerms('bands'), motif: 'stairwell', steps: 15, brushMm: 12 }))).rejects.toThrow('do not fit here');
+  await expect(
+    setExercise(
+      house,
+      teacher,
+      classId,
+      given({ ...defaultTerms('bands'), motif: 'stairwell', steps: 15, brushMm: 12 }),
+    ),
+  ).rejects.toThrow('do not fit here');
 });

@@ -34,18 +34,26 @@ export const newExerciseSchema = z
     referenceId: z.string().max(40).nullable().default(null),
     setUpId: z.string().max(40).nullable().default(null),
   })
-  .refine((e) => e.referenceId === null || e.setUpId === null, 'An exercise is painted from a picture or from a set-up, not from both.');
+  .refine(
+    (e) => e.referenceId === null || e.setUpId === null,
+    'An exercise is painted from a picture or from a set-up, not from both.',
+  );
 export type NewExercise = z.input<typeof newExerciseSchema>;
 
 export type OwnClass = typeof classes.$inferSelect;
 
-export const safetyOf = (own: OwnClass, terms: ExerciseTerms): SafetyPlan => ({ medium: terms.medium, materials: terms.materials, underSixteen: own.underSixteen });
+export const safetyOf = (own: OwnClass, terms: ExerciseTerms): SafetyPlan => ({
+  medium: terms.medium,
+  materials: terms.materials,
+  underSixteen: own.underSixteen,
+});
 
 /** The checked exercise. Throws Refused where the class may not be set its materials, or its sheet can't be drawn. */
 function checked(own: OwnClass, given: NewExercise) {
   const exercise = newExerciseSchema.parse(given);
   const permission = maySet(safetyOf(own, exercise.terms), own.school);
-  if (permission.kind === 'never' || (permission.kind === 'needs-reason' && exercise.overrideReason === '')) throw new Refused(permission.say);
+  if (permission.kind === 'never' || (permission.kind === 'needs-reason' && exercise.overrideReason === ''))
+    throw new Refused(permission.say);
   try {
     exerciseLayout(exercise.terms);
     if (exercise.terms.kind === 'bands') bandPicture(exercise.terms);
@@ -63,7 +71,12 @@ async function checkPaintedFrom(house: House, teacher: Teacher, { referenceId, s
 }
 
 /** Sets an exercise; every student of the class gets an open hand-in when they first send something. */
-export async function setExercise(house: House, teacher: Teacher, classId: string, given: NewExercise): Promise<string> {
+export async function setExercise(
+  house: House,
+  teacher: Teacher,
+  classId: string,
+  given: NewExercise,
+): Promise<string> {
   const own = await classOf(house, teacher, classId);
   const id = newId();
   const exercise = checked(own, given);
@@ -73,23 +86,48 @@ export async function setExercise(house: House, teacher: Teacher, classId: strin
 }
 
 /** Changes an exercise from now on. What was handed in before keeps the terms it was handed in under. */
-export async function reviseExercise(house: House, teacher: Teacher, exerciseId: string, given: NewExercise): Promise<void> {
+export async function reviseExercise(
+  house: House,
+  teacher: Teacher,
+  exerciseId: string,
+  given: NewExercise,
+): Promise<void> {
   const own = await exerciseFor(house, teacher, exerciseId);
   const next = checked(own.class, given);
   await checkPaintedFrom(house, teacher, next);
-  if (next.terms.kind !== own.exercise.terms.kind) throw new Refused('A revision keeps its kind: set a new exercise instead.');
+  if (next.terms.kind !== own.exercise.terms.kind)
+    throw new Refused('A revision keeps its kind: set a new exercise instead.');
   await house.db.transaction(async (tx) => {
     const ins = tx.select({ id: handIns.id }).from(handIns).where(eq(handIns.exerciseId, exerciseId));
-    await tx.update(attempts).set({ terms: own.exercise.terms }).where(and(inArray(attempts.handInId, ins), isNull(attempts.terms)));
-    await tx.update(exercises).set({ ...next, revision: own.exercise.revision + 1 }).where(eq(exercises.id, exerciseId));
+    await tx
+      .update(attempts)
+      .set({ terms: own.exercise.terms })
+      .where(and(inArray(attempts.handInId, ins), isNull(attempts.terms)));
+    await tx
+      .update(exercises)
+      .set({ ...next, revision: own.exercise.revision + 1 })
+      .where(eq(exercises.id, exerciseId));
   });
 }
 
 /** Sets the same exercise once more, for the same or another class, with no date. */
-export async function duplicateExercise(house: House, teacher: Teacher, exerciseId: string, classId: string): Promise<string> {
+export async function duplicateExercise(
+  house: House,
+  teacher: Teacher,
+  exerciseId: string,
+  classId: string,
+): Promise<string> {
   const { exercise } = await exerciseFor(house, teacher, exerciseId);
   const { title, note, terms, overrideReason, referenceId, setUpId } = exercise;
-  return setExercise(house, teacher, classId, { title, note, terms, dueAt: null, overrideReason: overrideReason ?? '', referenceId, setUpId });
+  return setExercise(house, teacher, classId, {
+    title,
+    note,
+    terms,
+    dueAt: null,
+    overrideReason: overrideReason ?? '',
+    referenceId,
+    setUpId,
+  });
 }
 
 export async function exercisesOfTeacher(house: House, teacher: Teacher) {
@@ -116,13 +154,20 @@ export function labelsOf(terms: ExerciseTerms, numbering: OwnClass['numbering'])
 }
 
 /** What is printed about an exercise, for one student or for nobody in particular. */
-function wordsOf(own: OwnClass, exercise: Pick<typeof exercises.$inferSelect, 'title' | 'dueAt' | 'terms'> & { id: string | null }, student: typeof students.$inferSelect | null, figures: Figures = {}): ExerciseWords {
+function wordsOf(
+  own: OwnClass,
+  exercise: Pick<typeof exercises.$inferSelect, 'title' | 'dueAt' | 'terms'> & { id: string | null },
+  student: typeof students.$inferSelect | null,
+  figures: Figures = {},
+): ExerciseWords {
   return {
     title: exercise.title,
     className: own.name,
     name: student ? (canPrint(student.name, 'strong') ? student.name : `Student ${student.number}`) : '',
     labels: labelsOf(exercise.terms, own.numbering),
-    due: exercise.dueAt ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(exercise.dueAt) : '',
+    due: exercise.dueAt
+      ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(exercise.dueAt)
+      : '',
     care: cautionText(safetyOf(own, exercise.terms)),
     careInShort: cautionsInShort(safetyOf(own, exercise.terms)),
     exercise: exercise.id,
@@ -142,12 +187,20 @@ export function draftSheet(own: OwnClass, title: string, terms: ExerciseTerms): 
 }
 
 /** The sheet that one student paints on. */
-export function sheetOf(own: { exercise: typeof exercises.$inferSelect; class: OwnClass }, student: typeof students.$inferSelect | null): SheetDrawing {
+export function sheetOf(
+  own: { exercise: typeof exercises.$inferSelect; class: OwnClass },
+  student: typeof students.$inferSelect | null,
+): SheetDrawing {
   return drawExerciseSheet(own.exercise.terms, wordsOf(own.class, own.exercise, student));
 }
 
 /** The pages of an exercise, a sheet, its handout and its mixes each: one student's own, or for a teacher those of every student of the class. */
-export async function sheetsFor(house: House, actor: Actor, exerciseId: string, studentId: string | null): Promise<SheetDrawing[]> {
+export async function sheetsFor(
+  house: House,
+  actor: Actor,
+  exerciseId: string,
+  studentId: string | null,
+): Promise<SheetDrawing[]> {
   const own = await exerciseFor(house, actor, exerciseId);
   const all = await house.db.select().from(students).where(eq(students.classId, own.class.id)).orderBy(students.number);
   const wanted = actor.role === 'student' ? actor.studentId : studentId;

@@ -14,7 +14,8 @@ import { classOf, NotFound, Refused, type Teacher } from './actor';
 import type { House } from './house';
 import { nameSchema } from './words';
 
-export const printersOf = (house: House, teacher: Teacher) => house.db.select().from(printers).where(eq(printers.teacherId, teacher.userId)).orderBy(asc(printers.createdAt));
+export const printersOf = (house: House, teacher: Teacher) =>
+  house.db.select().from(printers).where(eq(printers.teacherId, teacher.userId)).orderBy(asc(printers.createdAt));
 
 export async function addPrinter(house: House, teacher: Teacher, name: string): Promise<string> {
   const id = newId();
@@ -23,13 +24,21 @@ export async function addPrinter(house: House, teacher: Teacher, name: string): 
 }
 
 async function printerFor(house: House, teacher: Teacher, printerId: string) {
-  const [row] = await house.db.select().from(printers).where(and(eq(printers.id, printerId), eq(printers.teacherId, teacher.userId)));
+  const [row] = await house.db
+    .select()
+    .from(printers)
+    .where(and(eq(printers.id, printerId), eq(printers.teacherId, teacher.userId)));
   if (!row) throw new NotFound();
   return row;
 }
 
 /** Adds readings of the chart, or of bars already printed. Throws Refused where they don't fit what was read before. */
-export async function addReadings(house: House, teacher: Teacher, printerId: string, fresh: readonly Reading[]): Promise<void> {
+export async function addReadings(
+  house: House,
+  teacher: Teacher,
+  printerId: string,
+  fresh: readonly Reading[],
+): Promise<void> {
   const printer = await printerFor(house, teacher, printerId);
   const readings = [...printer.readings, ...fresh];
   try {
@@ -58,10 +67,18 @@ export async function forgetReadings(house: House, teacher: Teacher, printerId: 
 }
 
 /** The finder of a class on a printer, with what was last read of its bars. Throws Refused before a chart was read. */
-export async function finderFor(house: House, teacher: Teacher, printerId: string, classId: string, steps: number, paper: PaperId) {
+export async function finderFor(
+  house: House,
+  teacher: Teacher,
+  printerId: string,
+  classId: string,
+  steps: number,
+  paper: PaperId,
+) {
   const printer = await printerFor(house, teacher, printerId);
   const own = await classOf(house, teacher, classId);
-  if (printer.readings.length === 0) throw new Refused('Print the chart and read it first: without it nobody knows what this printer makes of a grey.');
+  if (printer.readings.length === 0)
+    throw new Refused('Print the chart and read it first: without it nobody knows what this printer makes of a grey.');
   const scale = { ...defaultScale('acrylic', steps), paper };
   const targets = targetLightnesses(steps, scale.ends, scale.order, scale.spacing);
   const bars = barsFor(printerCurve(printer.readings), targets);
@@ -73,11 +90,20 @@ export async function finderFor(house: House, teacher: Teacher, printerId: strin
 }
 
 /** In the demo the studio's own reader stands in for an instrument: it prints and reads the chart, or the finder's bars. */
-export async function practiceReading(house: House, teacher: Teacher, printerId: string, what: { readonly classId: string; readonly steps: number } | null): Promise<void> {
+export async function practiceReading(
+  house: House,
+  teacher: Teacher,
+  printerId: string,
+  what: { readonly classId: string; readonly steps: number } | null,
+): Promise<void> {
   if (!house.settings.demo) throw new NotFound();
   await printerFor(house, teacher, printerId);
   const paper: PaperId = 'a4';
-  let page: { drawing: SheetDrawing; patches: readonly { xMm: number; yMm: number; widthMm: number; heightMm: number }[]; codes: readonly number[] };
+  let page: {
+    drawing: SheetDrawing;
+    patches: readonly { xMm: number; yMm: number; widthMm: number; heightMm: number }[];
+    codes: readonly number[];
+  };
   if (what) {
     const { bars, drawing } = await finderFor(house, teacher, printerId, what.classId, what.steps, paper);
     page = { drawing, patches: finderBars(bars.length, paper), codes: bars.map((b) => b.code) };
@@ -85,6 +111,16 @@ export async function practiceReading(house: House, teacher: Teacher, printerId:
     const patches = chartPatches();
     page = { drawing: drawChart(paper), patches, codes: patches.map((p) => p.code) };
   }
-  const lightness = await house.pool.run({ task: 'practice-reading', sheet: page.drawing, patches: page.patches, printer: printerId });
-  await addReadings(house, teacher, printerId, page.codes.map((code, i) => ({ code, lightness: lightness[i] ?? 0 })));
+  const lightness = await house.pool.run({
+    task: 'practice-reading',
+    sheet: page.drawing,
+    patches: page.patches,
+    printer: printerId,
+  });
+  await addReadings(
+    house,
+    teacher,
+    printerId,
+    page.codes.map((code, i) => ({ code, lightness: lightness[i] ?? 0 })),
+  );
 }

@@ -14,8 +14,17 @@ eachInNewStudio((fresh) => {
 });
 
 async function stateOf(attemptId: string) {
-  const [row] = await studio.house.db.select().from(attempts).innerJoin(handIns, eq(attempts.handInId, handIns.id)).where(eq(attempts.id, attemptId));
-  return { attempt: row?.attempts.state, number: row?.attempts.number, handIn: row?.hand_ins.state, handInId: row?.hand_ins.id ?? '' };
+  const [row] = await studio.house.db
+    .select()
+    .from(attempts)
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .where(eq(attempts.id, attemptId));
+  return {
+    attempt: row?.attempts.state,
+    number: row?.attempts.number,
+    handIn: row?.hand_ins.state,
+    handInId: row?.hand_ins.id ?? '',
+  };
 }
 
 async function measured(shade: number): Promise<string> {
@@ -99,13 +108,20 @@ test('before the decision a student sees no reading and no draft; after it, the 
   expect(JSON.stringify(before)).not.toContain('streak');
   await decide(studio.house, studio.teacher, id, 'again');
   const after = await myExercise(studio.house, studio.bea, studio.exerciseId);
-  expect(after.attempts[0]?.letter).toMatchObject({ verdict: 'again', word: 'Nearly there.', items: [{ say: 'The steps run evenly.' }, { say: 'Three is streaked.', action: 'Stir the mix.' }] });
+  expect(after.attempts[0]?.letter).toMatchObject({
+    verdict: 'again',
+    word: 'Nearly there.',
+    items: [{ say: 'The steps run evenly.' }, { say: 'Three is streaked.', action: 'Stir the mix.' }],
+  });
 });
 
 test('an edit keeps the original beside it, and sending freezes the words', async () => {
   const id = await measured(10);
   await editItem(studio.house, studio.teacher, id, 2, { say: 'Three is streaked.', dropped: true });
-  const [item] = await studio.house.db.select().from(critiqueItems).where(and(eq(critiqueItems.attemptId, id), eq(critiqueItems.position, 2)));
+  const [item] = await studio.house.db
+    .select()
+    .from(critiqueItems)
+    .where(and(eq(critiqueItems.attemptId, id), eq(critiqueItems.position, 2)));
   expect(item).toMatchObject({ say: 'Three is streaked.', dropped: true, original: { say: 'Step 3 is streaky.' } });
   await decide(studio.house, studio.teacher, id, 'again');
   await expect(editItem(studio.house, studio.teacher, id, 2, { dropped: false })).rejects.toThrow('stands as it is');

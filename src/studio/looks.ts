@@ -19,7 +19,10 @@ import { removeUnused } from './unused-files';
 const LIMIT_MS = 60_000;
 
 async function rowOf(house: House, student: Student, exerciseId: string) {
-  const [row] = await house.db.select().from(looks).where(and(eq(looks.exerciseId, exerciseId), eq(looks.studentId, student.studentId)));
+  const [row] = await house.db
+    .select()
+    .from(looks)
+    .where(and(eq(looks.exerciseId, exerciseId), eq(looks.studentId, student.studentId)));
   return row ?? null;
 }
 
@@ -27,16 +30,38 @@ async function rowOf(house: House, student: Student, exerciseId: string) {
  * Takes a look; it replaces the last. Throws UnusablePicture, or Refused with what to do where the picture can't be
  * used, and the last look stays.
  */
-export async function takeLook(house: House, student: Student, exerciseId: string, file: string, target: StoredTarget | null = null): Promise<void> {
+export async function takeLook(
+  house: House,
+  student: Student,
+  exerciseId: string,
+  file: string,
+  target: StoredTarget | null = null,
+): Promise<void> {
   const { exercise, class: own } = await exerciseFor(house, student, exerciseId);
   const { terms } = exercise;
-  if (!isStepped(terms)) throw new Refused('This exercise is looked at by your teacher: there is nothing yet that a look could compare it with.');
+  if (!isStepped(terms))
+    throw new Refused(
+      'This exercise is looked at by your teacher: there is nothing yet that a look could compare it with.',
+    );
   await checkRoom(house);
   const { orientation } = await inspectPicture(file);
   const expected = { exercise: exerciseId, student: student.studentId };
   const known = { ...(await knownPaints(house, own.id, terms)), ...knownPrint(own) };
-  const { look, issues, picture } = await house.pool.run({ task: 'look', file, orientation: orientation ?? null, terms, target, numbering: own.numbering, expected, ...known }, { limitMs: LIMIT_MS });
-  if (!look || !picture) throw new Refused(issues[0]?.say ?? 'What is painted could not be found in this picture: take it once more.');
+  const { look, issues, picture } = await house.pool.run(
+    {
+      task: 'look',
+      file,
+      orientation: orientation ?? null,
+      terms,
+      target,
+      numbering: own.numbering,
+      expected,
+      ...known,
+    },
+    { limitMs: LIMIT_MS },
+  );
+  if (!look || !picture)
+    throw new Refused(issues[0]?.say ?? 'What is painted could not be found in this picture: take it once more.');
   const before = await rowOf(house, student, exerciseId);
   const pictureHash = await keepFile(house, picture, 'image/jpeg');
   const fresh = { id: newId(), pictureHash, look, marks: null, createdAt: new Date() };
@@ -48,7 +73,12 @@ export async function takeLook(house: House, student: Student, exerciseId: strin
 }
 
 /** Keeps what the student marked; once the measurement has answered, the marks stay as they are. */
-export async function markLook(house: House, student: Student, exerciseId: string, marks: readonly LookMark[]): Promise<void> {
+export async function markLook(
+  house: House,
+  student: Student,
+  exerciseId: string,
+  marks: readonly LookMark[],
+): Promise<void> {
   const given = lookMarksSchema.parse(marks);
   const row = await rowOf(house, student, exerciseId);
   if (!row) throw new NotFound();
@@ -65,7 +95,10 @@ export interface LookView {
   /** What is wanted of each step and where it lies: the reference to hold beside. */
   readonly wanted: readonly { readonly cell: LookCell; readonly lightness: number }[];
   /** Null until the student has asked: no reading is shown before. */
-  readonly told: { readonly marks: readonly (LookMark & { readonly say: string; readonly seen: boolean })[]; readonly rest: string } | null;
+  readonly told: {
+    readonly marks: readonly (LookMark & { readonly say: string; readonly seen: boolean })[];
+    readonly rest: string;
+  } | null;
 }
 
 export async function myLook(house: House, student: Student, exerciseId: string): Promise<LookView | null> {

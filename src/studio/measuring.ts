@@ -27,7 +27,12 @@ async function load(house: House, attemptId: string) {
   return row ?? null;
 }
 
-async function setState(house: House, attemptId: string, state: AttemptState, trouble: string | null = null): Promise<void> {
+async function setState(
+  house: House,
+  attemptId: string,
+  state: AttemptState,
+  trouble: string | null = null,
+): Promise<void> {
   await house.db.update(attempts).set({ state, trouble, changedAt: new Date() }).where(eq(attempts.id, attemptId));
   house.live.tell(attemptId, { state, stage: null });
 }
@@ -43,25 +48,43 @@ interface Measured {
  * Keeps a result, its draft and the new state together or not at all; null is kept of kinds that are not read but
  * looked at by the teacher.
  */
-async function keepResult(house: House, handInId: string, attemptId: string, given: Measured | null): Promise<AttemptState> {
+async function keepResult(
+  house: House,
+  handInId: string,
+  attemptId: string,
+  given: Measured | null,
+): Promise<AttemptState> {
   const result = given && measuredResultSchema.parse(given.result);
   const state: AttemptState = !result || result.capture.accepted ? 'measured' : 'refused';
   return house.db.transaction(async (tx) => {
-    const [now] = await tx.select({ state: attempts.state, number: attempts.number }).from(attempts).where(eq(attempts.id, attemptId)).for('update');
+    const [now] = await tx
+      .select({ state: attempts.state, number: attempts.number })
+      .from(attempts)
+      .where(eq(attempts.id, attemptId))
+      .for('update');
     // Cancelled while the result was on its way: the person's word counts.
     if (now?.state !== 'measuring') return now?.state ?? 'cancelled';
     await tx.delete(measurements).where(eq(measurements.attemptId, attemptId));
-    if (result) await tx.insert(measurements).values({ id: newId(), attemptId, version: result.version, result, against: given?.against ?? null });
+    if (result)
+      await tx
+        .insert(measurements)
+        .values({ id: newId(), attemptId, version: result.version, result, against: given?.against ?? null });
     let number: number | null = null;
     if (state === 'measured') {
-      const [last] = await tx.select({ n: max(attempts.number) }).from(attempts).where(and(eq(attempts.handInId, handInId), ne(attempts.id, attemptId)));
+      const [last] = await tx
+        .select({ n: max(attempts.number) })
+        .from(attempts)
+        .where(and(eq(attempts.handInId, handInId), ne(attempts.id, attemptId)));
       // Measured anew, a try keeps its number.
       number = now.number ?? (last?.n ?? 0) + 1;
       await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, handInId));
     }
     await tx.insert(critiques).values({ attemptId }).onConflictDoNothing();
     await redraft(tx, attemptId, result?.findings ?? []);
-    await tx.update(attempts).set({ state, number, trouble: null, changedAt: new Date() }).where(eq(attempts.id, attemptId));
+    await tx
+      .update(attempts)
+      .set({ state, number, trouble: null, changedAt: new Date() })
+      .where(eq(attempts.id, attemptId));
     return state;
   });
 }
@@ -74,7 +97,8 @@ export async function knownPaints(house: House, classId: string, terms: Exercise
 
 function troubleOf(error: unknown): string {
   if (error instanceof UnusablePicture) return error.message;
-  if (error instanceof TaskTimedOut) return 'Measuring took longer than 30 seconds and was stopped. The picture is kept: try again.';
+  if (error instanceof TaskTimedOut)
+    return 'Measuring took longer than 30 seconds and was stopped. The picture is kept: try again.';
   return 'Measuring this picture failed, and that is our fault. The picture is kept: try again.';
 }
 
@@ -97,12 +121,28 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
   const photo = { file: house.files.path(attempt.photoHash), orientation: attempt.orientation };
   try {
     const expected = { exercise: exercise.id, student: row.handIn.studentId };
-    const how = { signal: abort.signal, onStage: (stage: Stage) => house.live.tell(attemptId, { state: 'measuring', stage }) };
+    const how = {
+      signal: abort.signal,
+      onStage: (stage: Stage) => house.live.tell(attemptId, { state: 'measuring', stage }),
+    };
     const task = { ...photo, expected, ...knownPrint(row.class) };
     let result: Measured | null = null;
     if (isStepped(terms)) {
       const paints = await knownPaints(house, row.class.id, terms);
-      result = { result: await house.pool.run({ task: 'measure-scale', ...task, numbering: row.class.numbering, terms, ...paints, ...(attempt.target && { target: attempt.target }) }, how), against: null };
+      result = {
+        result: await house.pool.run(
+          {
+            task: 'measure-scale',
+            ...task,
+            numbering: row.class.numbering,
+            terms,
+            ...paints,
+            ...(attempt.target && { target: attempt.target }),
+          },
+          how,
+        ),
+        against: null,
+      };
     } else result = await measuredNotan(house, row, terms, task, how);
     const state = await keepResult(house, row.handIn.id, attemptId, result);
     house.live.tell(attemptId, { state, stage: null });
@@ -118,7 +158,12 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
 }
 
 /** Pictures to look at come after the reading; an attempt without them is still whole. */
-async function makePictures(house: House, attemptId: string, terms: ExerciseTerms, photo: { file: string; orientation: number; target?: StoredTarget }): Promise<void> {
+async function makePictures(
+  house: House,
+  attemptId: string,
+  terms: ExerciseTerms,
+  photo: { file: string; orientation: number; target?: StoredTarget },
+): Promise<void> {
   try {
     const { preview, strip } = await house.pool.run({ task: 'pictures', ...photo, terms });
     const previewHash = await keepFile(house, preview, 'image/jpeg');
@@ -136,7 +181,10 @@ export async function takeUpAgain(house: House): Promise<number> {
     .select({ id: attempts.id })
     .from(attempts)
     .where(inArray(attempts.state, ['received', 'queued', 'measuring']));
-  await house.db.update(attempts).set({ state: 'queued' }).where(inArray(attempts.state, ['received', 'measuring']));
+  await house.db
+    .update(attempts)
+    .set({ state: 'queued' })
+    .where(inArray(attempts.state, ['received', 'measuring']));
   for (const { id } of left) await house.queue.send({ attemptId: id });
   return left.length;
 }

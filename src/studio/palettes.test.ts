@@ -11,7 +11,19 @@ import { NotFound, Refused, type Teacher } from './actor';
 import { checkDab, walkOf } from './checks';
 import { setExercise, sheetsFor } from './exercises';
 import { myMixes } from './my-mixes';
-import { choosePaints, figuresFor, firstAsk, importPalette, logMixByHand, nearestMixes, paletteCsv, paletteFor, paletteGpl, setFigures, takeOutMix } from './palettes';
+import {
+  choosePaints,
+  figuresFor,
+  firstAsk,
+  importPalette,
+  logMixByHand,
+  nearestMixes,
+  paletteCsv,
+  paletteFor,
+  paletteGpl,
+  setFigures,
+  takeOutMix,
+} from './palettes';
 import { deleteStudent } from './records';
 import { shoppingFor } from './shelf';
 import { eachInNewStudio, type TestStudio } from './test-studio';
@@ -21,13 +33,30 @@ eachInNewStudio((fresh) => {
   studio = fresh;
 });
 
-const mix = (black: number, lightness: number, more: Partial<LoggedMix> = {}): LoggedMix => ({ parts: { 'titanium-white': 100 - black, 'ivory-black': black }, lightness, a: null, b: null, wet: false, noise: 1, ...more });
-const odo = async (): Promise<Teacher> => ({ role: 'teacher', userId: await studio.house.auth.createTeacher('Odo', `${Math.random()}@tidewell.example`, 'another-password'), name: 'Odo' });
+const mix = (black: number, lightness: number, more: Partial<LoggedMix> = {}): LoggedMix => ({
+  parts: { 'titanium-white': 100 - black, 'ivory-black': black },
+  lightness,
+  a: null,
+  b: null,
+  wet: false,
+  noise: 1,
+  ...more,
+});
+const odo = async (): Promise<Teacher> => ({
+  role: 'teacher',
+  userId: await studio.house.auth.createTeacher('Odo', `${Math.random()}@tidewell.example`, 'another-password'),
+  name: 'Odo',
+});
 const get = () => paletteFor(studio.house, studio.teacher, studio.classId, 'gouache');
 
 const shot = path.join(mkdtempSync(path.join(tmpdir(), 'fair-grey-dab-')), 'dab.jpg');
-beforeAll(() => sharp({ create: { width: 640, height: 640, channels: 3, background: '#888' } }).jpeg().toFile(shot));
-const reads = (lightness: number) => studio.nextDab({ issues: [], reading: { lab: [lightness, 0, 0], uncertainty: 2, spread: 0.5 }, bare: false });
+beforeAll(() =>
+  sharp({ create: { width: 640, height: 640, channels: 3, background: '#888' } })
+    .jpeg()
+    .toFile(shot),
+);
+const reads = (lightness: number) =>
+  studio.nextDab({ issues: [], reading: { lab: [lightness, 0, 0], uncertainty: 2, spread: 0.5 }, bare: false });
 
 test('a class begins with white and black, and is asked for a mix of them', async () => {
   const palette = await get();
@@ -37,7 +66,8 @@ test('a class begins with white and black, and is asked for a mix of them', asyn
 
 test('logged mixes change what the class knows, its recipes and what it must buy', async () => {
   const { house, teacher, classId, exerciseId } = studio;
-  const before = (await shoppingFor(house, teacher, exerciseId)).lines.find((l) => l.what === 'ivory-black')?.perStudent ?? 0;
+  const before =
+    (await shoppingFor(house, teacher, exerciseId)).lines.find((l) => l.what === 'ivory-black')?.perStudent ?? 0;
   await logMixByHand(house, teacher, classId, 'gouache', mix(5, 41));
   await logMixByHand(house, teacher, classId, 'gouache', mix(1, 68));
   const { fit, mixes } = await get();
@@ -45,7 +75,9 @@ test('logged mixes change what the class knows, its recipes and what it must buy
   expect(fit?.figures['ivory-black']?.tinting).toBeGreaterThan(7);
   expect(fit?.unsure).toHaveLength(9);
   expect(Math.abs(fit?.after[0] ?? 9)).toBeLessThan(Math.abs(fit?.before[0] ?? 0));
-  expect((await shoppingFor(house, teacher, exerciseId)).lines.find((l) => l.what === 'ivory-black')?.perStudent).toBeLessThan(before);
+  expect(
+    (await shoppingFor(house, teacher, exerciseId)).lines.find((l) => l.what === 'ivory-black')?.perStudent,
+  ).toBeLessThan(before);
   expect(await figuresFor(house, classId, 'oil')).toEqual({});
   await takeOutMix(house, teacher, classId, mixes[0]?.id ?? '');
   await takeOutMix(house, teacher, classId, mixes[1]?.id ?? '');
@@ -63,7 +95,9 @@ test('nonsense is refused with why, and nothing of it is kept', async () => {
   ] as const)
     await expect(logMixByHand(house, teacher, classId, 'gouache', wrong)).rejects.toThrow(words);
   expect((await get()).mixes).toHaveLength(1);
-  await expect(choosePaints(house, teacher, classId, 'gouache', ['titanium-white', 'burnt-umber'])).rejects.toThrow(/ivory black: mixes with it are logged/);
+  await expect(choosePaints(house, teacher, classId, 'gouache', ['titanium-white', 'burnt-umber'])).rejects.toThrow(
+    /ivory black: mixes with it are logged/,
+  );
   await expect(choosePaints(house, teacher, classId, 'gouache', ['titanium-white'])).rejects.toThrow('at least two');
   await choosePaints(house, teacher, classId, 'gouache', ['titanium-white', 'ivory-black', 'burnt-umber']);
   expect((await get()).paints).toHaveLength(3);
@@ -75,8 +109,13 @@ test('figures go out and come in as CSV, swatches as GPL; the teacher’s own st
   const csv = paletteCsv(await get());
   expect(csv).toContain('ivory black,20,1,1,6');
   await importPalette(house, teacher, classId, 'gouache', csv.replace(',6', ',5').concat('burnt umber,22,9,10,2\n'));
-  expect(await get()).toMatchObject({ paints: ['titanium-white', 'ivory-black', 'burnt-umber'], figures: { 'ivory-black': { tinting: 5 } } });
-  await expect(importPalette(house, teacher, classId, 'gouache', 'paint,tinting\nsnow,1')).rejects.toBeInstanceOf(Refused);
+  expect(await get()).toMatchObject({
+    paints: ['titanium-white', 'ivory-black', 'burnt-umber'],
+    figures: { 'ivory-black': { tinting: 5 } },
+  });
+  await expect(importPalette(house, teacher, classId, 'gouache', 'paint,tinting\nsnow,1')).rejects.toBeInstanceOf(
+    Refused,
+  );
   const gpl = paletteGpl(await get(), 'Tidewell');
   const found = await nearestMixes(house, teacher, classId, 'gouache', gpl);
   expect(found).toHaveLength(3 + 9);
@@ -99,7 +138,10 @@ test('a stored fit of an unknown version is told, not guessed at', async () => {
   await logMixByHand(house, teacher, classId, 'gouache', mix(5, 50));
   const [row] = await house.db.select().from(palettes).where(eq(palettes.classId, classId));
   if (!row?.fit) throw new Error('no fit');
-  await house.db.update(palettes).set({ fit: { ...row.fit, version: 9 as 1 } }).where(eq(palettes.classId, classId));
+  await house.db
+    .update(palettes)
+    .set({ fit: { ...row.fit, version: 9 as 1 } })
+    .where(eq(palettes.classId, classId));
   await expect(get()).rejects.toThrow();
 });
 
@@ -113,7 +155,11 @@ test('checks of a dab say what to add, show as a walk, and teach the class only 
     const told = await checkDab(house, bea, exerciseId, { step: 3, wet: false, asTheRecipe: false }, shot);
     expect(told.nudge).toMatchObject(l > target + 1 ? { add: 'dark' } : { add: null });
   }
-  expect((await walkOf(house, bea, exerciseId)).map((c) => [c.step, Math.round(c.lightness)])).toEqual([[3, 69], [3, 64], [3, 60]]);
+  expect((await walkOf(house, bea, exerciseId)).map((c) => [c.step, Math.round(c.lightness)])).toEqual([
+    [3, 69],
+    [3, 64],
+    [3, 60],
+  ]);
   expect((await get()).mixes).toHaveLength(0);
   reads(57);
   await checkDab(house, bea, exerciseId, { step: 3, wet: false, asTheRecipe: true }, shot);
@@ -136,15 +182,27 @@ test('wet counts as what it dries to', async () => {
 
 test('what can’t be checked is refused in words: a bad picture, a bare dab, a step that is not there, another’s exercise', async () => {
   const { house, teacher, bea, exerciseId } = studio;
-  const check = (step: number, id = exerciseId) => checkDab(house, bea, id, { step, wet: false, asTheRecipe: false }, shot);
-  studio.nextDab({ issues: [{ code: 'blur', value: 2, limit: 1, box: null, say: 'Hold still.' }], reading: null, bare: false });
+  const check = (step: number, id = exerciseId) =>
+    checkDab(house, bea, id, { step, wet: false, asTheRecipe: false }, shot);
+  studio.nextDab({
+    issues: [{ code: 'blur', value: 2, limit: 1, box: null, say: 'Hold still.' }],
+    reading: null,
+    bare: false,
+  });
   await expect(check(3)).rejects.toThrow('Hold still.');
   studio.nextDab({ issues: [], reading: { lab: [94, 0, 0], uncertainty: 2, spread: 0 }, bare: true });
   await expect(check(3)).rejects.toThrow('no paint on that dab');
   await expect(check(6)).rejects.toThrow('one of the steps');
   const stranger = await odo();
-  await expect(setExercise(house, stranger, studio.classId, { title: 'x', note: '', dueAt: null, terms: defaultTerms('scale') })).rejects.toBeInstanceOf(NotFound);
-  const notan = await setExercise(house, teacher, studio.classId, { title: 'Notan', note: '', dueAt: null, terms: defaultTerms('notan') });
+  await expect(
+    setExercise(house, stranger, studio.classId, { title: 'x', note: '', dueAt: null, terms: defaultTerms('scale') }),
+  ).rejects.toBeInstanceOf(NotFound);
+  const notan = await setExercise(house, teacher, studio.classId, {
+    title: 'Notan',
+    note: '',
+    dueAt: null,
+    terms: defaultTerms('notan'),
+  });
   await expect(check(1, notan)).rejects.toBeInstanceOf(Refused);
   expect(await myMixes(house, bea, notan)).toBeNull();
   expect(await walkOf(house, bea, exerciseId)).toEqual([]);
@@ -160,7 +218,10 @@ test('a student’s checks go with the student', async () => {
 
 test('the printed pages hold the mixes, by what the class knows', async () => {
   const { house, teacher, classId, exerciseId } = studio;
-  const words = async () => (await sheetsFor(house, teacher, exerciseId, null)).flatMap((p) => p.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : [])));
+  const words = async () =>
+    (await sheetsFor(house, teacher, exerciseId, null)).flatMap((p) =>
+      p.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : [])),
+    );
   const before = await words();
   expect(before).toContain('Five greys: the mixes');
   await logMixByHand(house, teacher, classId, 'gouache', mix(5, 41));

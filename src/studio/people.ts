@@ -19,18 +19,37 @@ export async function createFirstTeacher(house: House, name: string, email: stri
   return house.auth.createTeacher(nameSchema.parse(name), emailSchema.parse(email), passwordSchema.parse(password));
 }
 
-export async function createClass(house: House, teacher: Teacher, name: string, numbering: NumberingId, code = newClassCode()): Promise<string> {
+export async function createClass(
+  house: House,
+  teacher: Teacher,
+  name: string,
+  numbering: NumberingId,
+  code = newClassCode(),
+): Promise<string> {
   const id = newId();
-  await house.db.insert(classes).values({ id, teacherId: teacher.userId, name: nameSchema.parse(name), numbering, code });
+  await house.db
+    .insert(classes)
+    .values({ id, teacherId: teacher.userId, name: nameSchema.parse(name), numbering, code });
   return id;
 }
 
 const LINE = 'The line prints 80 to 120 mm long: measure the one on a corner piece once more.';
-export const classSettingsSchema = z.object({ numbering: numberingSchema, underSixteen: z.boolean(), school: z.boolean(), currency: z.string().regex(/^[A-Z]{3}$/, 'Give the currency as three capital letters, as EUR.'), pieceLineMm: z.number('Give the length of the line in millimetres.').min(80, LINE).max(120, LINE).nullable() });
+export const classSettingsSchema = z.object({
+  numbering: numberingSchema,
+  underSixteen: z.boolean(),
+  school: z.boolean(),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'Give the currency as three capital letters, as EUR.'),
+  pieceLineMm: z.number('Give the length of the line in millimetres.').min(80, LINE).max(120, LINE).nullable(),
+});
 export type ClassSettings = z.infer<typeof classSettingsSchema>;
 
 /** How a class numbers its values, and whether its age or place forbids materials. What is set already stays as it is. */
-export async function changeClass(house: House, teacher: Teacher, classId: string, settings: ClassSettings): Promise<void> {
+export async function changeClass(
+  house: House,
+  teacher: Teacher,
+  classId: string,
+  settings: ClassSettings,
+): Promise<void> {
   await classOf(house, teacher, classId);
   await house.db.update(classes).set(classSettingsSchema.parse(settings)).where(eq(classes.id, classId));
 }
@@ -45,13 +64,22 @@ export async function studentsOf(house: House, teacher: Teacher, classId: string
 }
 
 /** Adds a student. The code is returned this once and is kept nowhere. */
-export async function addStudent(house: House, teacher: Teacher, classId: string, name: string, code = newPersonalCode()) {
+export async function addStudent(
+  house: House,
+  teacher: Teacher,
+  classId: string,
+  name: string,
+  code = newPersonalCode(),
+) {
   const own = await classOf(house, teacher, classId);
   const displayName = nameSchema.parse(name);
   const userId = await house.auth.createStudent(displayName, own.code, code);
   const id = newId();
   await house.db.transaction(async (tx) => {
-    const [last] = await tx.select({ n: max(students.number) }).from(students).where(eq(students.classId, classId));
+    const [last] = await tx
+      .select({ n: max(students.number) })
+      .from(students)
+      .where(eq(students.classId, classId));
     await tx.insert(students).values({ id, classId, userId, name: displayName, number: (last?.n ?? 0) + 1 });
   });
   return { id, code };

@@ -21,36 +21,72 @@ eachInNewStudio((studio) => {
 
 async function picture(shade: number): Promise<string> {
   const file = path.join(s.house.files.incoming, `pile-${newId()}`);
-  await writeFile(file, await sharp({ create: { width: 8, height: 8, channels: 3, background: { r: shade, g: shade, b: shade } } }).jpeg().toBuffer());
+  await writeFile(
+    file,
+    await sharp({ create: { width: 8, height: 8, channels: 3, background: { r: shade, g: shade, b: shade } } })
+      .jpeg()
+      .toBuffer(),
+  );
   return file;
 }
 
-const tag = (change: Partial<SheetTag> = {}): SheetTag => ({ kind: 'scale', steps: 5, paper: 'a4', exercise: s.exerciseId, student: s.bea.studentId, ...change });
+const tag = (change: Partial<SheetTag> = {}): SheetTag => ({
+  kind: 'scale',
+  steps: 5,
+  paper: 'a4',
+  exercise: s.exerciseId,
+  student: s.bea.studentId,
+  ...change,
+});
 const sort = async (shade: number, own: SheetTag | null) => {
-  s.nextSorted({ sheets: [{ tag: own, cut: null, small: new Uint8Array([shade]) }], say: null, small: new Uint8Array([shade]) });
+  s.nextSorted({
+    sheets: [{ tag: own, cut: null, small: new Uint8Array([shade]) }],
+    say: null,
+    small: new Uint8Array([shade]),
+  });
   return sortIntoClass(s.house, s.teacher, s.classId, 'one.jpg', await picture(shade));
 };
 
 test('a picture goes to the student and the exercise that its code names, once', async () => {
-  expect(await sort(10, tag())).toEqual([{ name: 'one.jpg', kind: 'handed-in', student: 'Bea Lindqvarn', exercise: 'Five greys' }]);
+  expect(await sort(10, tag())).toEqual([
+    { name: 'one.jpg', kind: 'handed-in', student: 'Bea Lindqvarn', exercise: 'Five greys' },
+  ]);
   expect(await sort(10, tag())).toMatchObject([{ kind: 'known' }]);
-  const rows = await s.house.db.select({ id: attempts.id }).from(attempts).innerJoin(handIns, eq(attempts.handInId, handIns.id)).where(eq(handIns.studentId, s.bea.studentId));
+  const rows = await s.house.db
+    .select({ id: attempts.id })
+    .from(attempts)
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .where(eq(handIns.studentId, s.bea.studentId));
   expect(rows).toHaveLength(1);
 });
 
 test('what has no name, belongs to another class or to nobody any more waits in the tray', async () => {
   const elsewhere = await createClass(s.house, s.teacher, 'Harbour mornings', 'white-is-one', 'HRBMOR');
-  s.nextSorted({ sheets: [{ tag: tag(), cut: null, small: new Uint8Array([1]) }], say: null, small: new Uint8Array([1]) });
-  expect(await sortIntoClass(s.house, s.teacher, elsewhere, 'other.jpg', await picture(20))).toMatchObject([{ kind: 'tray', say: 'This sheet belongs to another class.' }]);
-  expect((await sort(21, tag({ student: null })))[0]).toMatchObject({ kind: 'tray', say: expect.stringMatching(/carries no name/) as string });
-  expect((await sort(22, tag({ exercise: 'gone' })))[0]).toMatchObject({ say: expect.stringMatching(/not here any more/) as string });
+  s.nextSorted({
+    sheets: [{ tag: tag(), cut: null, small: new Uint8Array([1]) }],
+    say: null,
+    small: new Uint8Array([1]),
+  });
+  expect(await sortIntoClass(s.house, s.teacher, elsewhere, 'other.jpg', await picture(20))).toMatchObject([
+    { kind: 'tray', say: 'This sheet belongs to another class.' },
+  ]);
+  expect((await sort(21, tag({ student: null })))[0]).toMatchObject({
+    kind: 'tray',
+    say: expect.stringMatching(/carries no name/) as string,
+  });
+  expect((await sort(22, tag({ exercise: 'gone' })))[0]).toMatchObject({
+    say: expect.stringMatching(/not here any more/) as string,
+  });
   expect((await sort(23, null))[0]).toMatchObject({ say: expect.stringMatching(/could not be read/) as string });
   expect((await sort(23, null))[0]).toMatchObject({ kind: 'known' });
   expect(await trayOf(s.house, s.teacher, s.classId)).toHaveLength(3);
 });
 
 test('two sheets in one picture go two ways', async () => {
-  const cut = async (shade: number) => sharp({ create: { width: 9, height: 9, channels: 3, background: { r: shade, g: 0, b: 0 } } }).png().toBuffer();
+  const cut = async (shade: number) =>
+    sharp({ create: { width: 9, height: 9, channels: 3, background: { r: shade, g: 0, b: 0 } } })
+      .png()
+      .toBuffer();
   s.nextSorted({
     sheets: [
       { tag: tag(), cut: await cut(30), small: new Uint8Array([3]) },
@@ -74,7 +110,9 @@ test('a stray is given by hand or thrown away for good, and only by its own teac
   const stranger = { ...s.teacher, userId: 'somebody-else' };
   await expect(trayPicture(s.house, stranger, first?.id ?? '')).rejects.toThrow(NotFound);
   await giveFromTray(s.house, s.teacher, first?.id ?? '', { studentId: s.ruta.studentId, exerciseId: s.exerciseId });
-  await expect(giveFromTray(s.house, s.teacher, second?.id ?? '', { studentId: 'forged', exerciseId: s.exerciseId })).rejects.toThrow(NotFound);
+  await expect(
+    giveFromTray(s.house, s.teacher, second?.id ?? '', { studentId: 'forged', exerciseId: s.exerciseId }),
+  ).rejects.toThrow(NotFound);
   const before = (await s.house.db.select().from(files)).length;
   await discardFromTray(s.house, s.teacher, second?.id ?? '');
   expect(await trayOf(s.house, s.teacher, s.classId)).toEqual([]);
@@ -86,11 +124,16 @@ test('a file that is no picture is an outcome, not an error', async () => {
   const file = path.join(s.house.files.incoming, `pile-${newId()}`);
   await writeFile(file, 'Dear Hesper');
   s.nextSorted(null);
-  expect(await sortIntoClass(s.house, s.teacher, s.classId, 'letter.jpg', file)).toMatchObject([{ name: 'letter.jpg', kind: 'refused' }]);
+  expect(await sortIntoClass(s.house, s.teacher, s.classId, 'letter.jpg', file)).toMatchObject([
+    { name: 'letter.jpg', kind: 'refused' },
+  ]);
 });
 
 test('a class’s card is checked, kept, given out in both formats, and goes with what is measured from then on', async () => {
-  const csv = ['patch,lightness,a,b', ...sheetFrame('a4').patches.map((p, i) => `${i + 1},${(cardLightness(p.code) - 1).toFixed(2)},0,-1`)].join('\n');
+  const csv = [
+    'patch,lightness,a,b',
+    ...sheetFrame('a4').patches.map((p, i) => `${i + 1},${(cardLightness(p.code) - 1).toFixed(2)},0,-1`),
+  ].join('\n');
   await expect(bringInCard(s.house, s.teacher, s.classId, csv.replace('\n3,', '\n33,'))).rejects.toThrow(Refused);
   await expect(cardFile(s.house, s.teacher, s.classId, 'csv')).rejects.toThrow(NotFound);
   await bringInCard(s.house, s.teacher, s.classId, csv);

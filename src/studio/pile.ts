@@ -27,42 +27,85 @@ async function ownerOf(house: House, classId: string, tag: SheetTag | null) {
   if (!tag.exercise || !tag.student) return { say: 'This sheet carries no name: it was printed for everybody.' };
   const [exercise] = await house.db.select().from(exercises).where(eq(exercises.id, tag.exercise));
   const [student] = await house.db.select().from(students).where(eq(students.id, tag.student));
-  if (!exercise || !student) return { say: 'This sheet belongs to an exercise or a student that is not here any more.' };
-  if (exercise.classId !== classId || student.classId !== classId) return { say: 'This sheet belongs to another class.' };
+  if (!exercise || !student)
+    return { say: 'This sheet belongs to an exercise or a student that is not here any more.' };
+  if (exercise.classId !== classId || student.classId !== classId)
+    return { say: 'This sheet belongs to another class.' };
   return { exercise, student };
 }
 
-async function intoTray(house: House, classId: string, name: string, photo: { hash: string; orientation: number }, small: Uint8Array, reason: string): Promise<PileOutcome> {
+async function intoTray(
+  house: House,
+  classId: string,
+  name: string,
+  photo: { hash: string; orientation: number },
+  small: Uint8Array,
+  reason: string,
+): Promise<PileOutcome> {
   const smallHash = await keepFile(house, small, 'image/jpeg');
   const [row] = await house.db
     .insert(tray)
     .values({ id: newId(), classId, photoHash: photo.hash, smallHash, orientation: photo.orientation, name, reason })
     .onConflictDoNothing()
     .returning({ id: tray.id });
-  return row ? { name, kind: 'tray', say: reason } : { name, kind: 'known', say: 'This very picture lies in the tray already.' };
+  return row
+    ? { name, kind: 'tray', say: reason }
+    : { name, kind: 'known', say: 'This very picture lies in the tray already.' };
 }
 
-async function sortOne(house: House, classId: string, name: string, file: string, tag: SheetTag | null, small: Uint8Array): Promise<PileOutcome> {
+async function sortOne(
+  house: House,
+  classId: string,
+  name: string,
+  file: string,
+  tag: SheetTag | null,
+  small: Uint8Array,
+): Promise<PileOutcome> {
   const photo = await keepPhoto(house, file);
   const owner = await ownerOf(house, classId, tag);
   if (owner.say !== undefined) return intoTray(house, classId, name, photo, small, owner.say);
   const { exercise, student } = owner;
   try {
-    const { fresh } = await recordAttempt(house, { exerciseId: exercise.id, studentId: student.id, terms: exercise.terms, photo, target: null });
-    return fresh ? { name, kind: 'handed-in', student: student.name, exercise: exercise.title } : { name, kind: 'known', say: `${student.name} has handed in this very picture already.` };
+    const { fresh } = await recordAttempt(house, {
+      exerciseId: exercise.id,
+      studentId: student.id,
+      terms: exercise.terms,
+      photo,
+      target: null,
+    });
+    return fresh
+      ? { name, kind: 'handed-in', student: student.name, exercise: exercise.title }
+      : { name, kind: 'known', say: `${student.name} has handed in this very picture already.` };
   } catch (error) {
-    if (error instanceof Refused) return intoTray(house, classId, name, photo, small, `${student.name}: ${error.message}`);
+    if (error instanceof Refused)
+      return intoTray(house, classId, name, photo, small, `${student.name}: ${error.message}`);
     throw error;
   }
 }
 
 /** Sorts one picture; two sheets in it go two ways. Never throws on a picture that can't be used: that is an outcome. */
-export async function sortIntoClass(house: House, teacher: Teacher, classId: string, name: string, file: string): Promise<PileOutcome[]> {
+export async function sortIntoClass(
+  house: House,
+  teacher: Teacher,
+  classId: string,
+  name: string,
+  file: string,
+): Promise<PileOutcome[]> {
   await classOf(house, teacher, classId);
   await checkRoom(house);
   try {
     const { sheets, small, say } = await house.pool.run({ task: 'sort', file });
-    if (sheets.length === 0) return [await intoTray(house, classId, name, await keepPhoto(house, file), small, say ?? 'No worksheet was found in it.')];
+    if (sheets.length === 0)
+      return [
+        await intoTray(
+          house,
+          classId,
+          name,
+          await keepPhoto(house, file),
+          small,
+          say ?? 'No worksheet was found in it.',
+        ),
+      ];
     const outcomes: PileOutcome[] = [];
     for (const [i, sheet] of sheets.entries()) {
       if (!sheet.cut) {
@@ -86,7 +129,11 @@ export async function sortIntoClass(house: House, teacher: Teacher, classId: str
 
 export async function trayOf(house: House, teacher: Teacher, classId: string) {
   await classOf(house, teacher, classId);
-  return house.db.select({ id: tray.id, name: tray.name, reason: tray.reason }).from(tray).where(eq(tray.classId, classId)).orderBy(asc(tray.createdAt));
+  return house.db
+    .select({ id: tray.id, name: tray.name, reason: tray.reason })
+    .from(tray)
+    .where(eq(tray.classId, classId))
+    .orderBy(asc(tray.createdAt));
 }
 
 async function fromTray(house: House, teacher: Teacher, trayId: string) {
@@ -102,12 +149,29 @@ export async function trayPicture(house: House, teacher: Teacher, trayId: string
 }
 
 /** Gives a picture to a student's exercise of the same class; it leaves the tray. */
-export async function giveFromTray(house: House, teacher: Teacher, trayId: string, to: { readonly studentId: string; readonly exerciseId: string }): Promise<void> {
+export async function giveFromTray(
+  house: House,
+  teacher: Teacher,
+  trayId: string,
+  to: { readonly studentId: string; readonly exerciseId: string },
+): Promise<void> {
   const row = await fromTray(house, teacher, trayId);
-  const [student] = await house.db.select().from(students).where(and(eq(students.id, to.studentId), eq(students.classId, row.classId)));
-  const [exercise] = await house.db.select().from(exercises).where(and(eq(exercises.id, to.exerciseId), eq(exercises.classId, row.classId)));
+  const [student] = await house.db
+    .select()
+    .from(students)
+    .where(and(eq(students.id, to.studentId), eq(students.classId, row.classId)));
+  const [exercise] = await house.db
+    .select()
+    .from(exercises)
+    .where(and(eq(exercises.id, to.exerciseId), eq(exercises.classId, row.classId)));
   if (!student || !exercise) throw new NotFound();
-  await recordAttempt(house, { exerciseId: exercise.id, studentId: student.id, terms: exercise.terms, photo: { hash: row.photoHash, orientation: row.orientation }, target: null });
+  await recordAttempt(house, {
+    exerciseId: exercise.id,
+    studentId: student.id,
+    terms: exercise.terms,
+    photo: { hash: row.photoHash, orientation: row.orientation },
+    target: null,
+  });
   await house.db.delete(tray).where(eq(tray.id, trayId));
   await removeUnused(house, row.smallHash);
 }

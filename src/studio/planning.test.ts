@@ -19,9 +19,27 @@ eachInNewStudio((fresh) => {
   studio = fresh;
 });
 
-const rule: MeetingRule = { weekdays: [4], start: '18:30', minutes: 120, from: '2030-01-03', until: '2030-03-28', timeZone: 'Europe/Lisbon', except: [] };
-const stranger = async (): Promise<Teacher> => ({ role: 'teacher', userId: await studio.house.auth.createTeacher('Odo', `${Math.random()}@tidewell.example`, 'another-password'), name: 'Odo' });
-const staged = () => setExercise(studio.house, studio.teacher, studio.classId, { title: 'Can', note: '', dueAt: null, terms: { ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' } });
+const rule: MeetingRule = {
+  weekdays: [4],
+  start: '18:30',
+  minutes: 120,
+  from: '2030-01-03',
+  until: '2030-03-28',
+  timeZone: 'Europe/Lisbon',
+  except: [],
+};
+const stranger = async (): Promise<Teacher> => ({
+  role: 'teacher',
+  userId: await studio.house.auth.createTeacher('Odo', `${Math.random()}@tidewell.example`, 'another-password'),
+  name: 'Odo',
+});
+const staged = () =>
+  setExercise(studio.house, studio.teacher, studio.classId, {
+    title: 'Can',
+    note: '',
+    dueAt: null,
+    terms: { ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' },
+  });
 
 test('a class that meets has a timetable, and one without conflicts says when photographs are due', async () => {
   const { house, teacher, classId } = studio;
@@ -29,7 +47,11 @@ test('a class that meets has a timetable, and one without conflicts says when ph
   expect(await timetableOf(house, teacher, id)).toBeNull();
   await setMeetings(house, teacher, classId, rule);
   const plan = await timetableOf(house, teacher, id);
-  expect(plan).toMatchObject({ placed: false, students: 2, placing: { stain: '2030-01-03', masses: '2030-01-10', greys: '2030-01-24' } });
+  expect(plan).toMatchObject({
+    placed: false,
+    students: 2,
+    placing: { stain: '2030-01-03', masses: '2030-01-10', greys: '2030-01-24' },
+  });
   await placeStages(house, teacher, id, plan?.placing ?? {});
   const [row] = await house.db.select().from(exercises).where(eq(exercises.id, id));
   expect(row?.dueAt?.toISOString()).toBe('2030-02-06T20:00:00.000Z');
@@ -51,18 +73,44 @@ test('two classes of one teacher can’t meet at once', async () => {
   const { house, teacher, classId } = studio;
   await setMeetings(house, teacher, classId, rule);
   const other = await createClass(house, teacher, 'Morning', 'black-is-one');
-  await expect(setMeetings(house, teacher, other, { ...rule, start: '19:00' })).rejects.toThrow('On 2030-01-03 this overlaps a meeting of Tidewell Evening Studio');
+  await expect(setMeetings(house, teacher, other, { ...rule, start: '19:00' })).rejects.toThrow(
+    'On 2030-01-03 this overlaps a meeting of Tidewell Evening Studio',
+  );
   await setMeetings(house, teacher, other, { ...rule, start: '10:00' });
-  await expect(setMeetings(house, teacher, other, { ...rule, weekdays: [2], from: '2030-01-03', until: '2030-01-04' })).rejects.toThrow('never meets');
+  await expect(
+    setMeetings(house, teacher, other, { ...rule, weekdays: [2], from: '2030-01-03', until: '2030-01-04' }),
+  ).rejects.toThrow('never meets');
 });
 
 test('a class’s settings are checked', async () => {
   const { house, teacher, classId } = studio;
-  await changeClass(house, teacher, classId, { numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK', pieceLineMm: null });
-  expect((await classesOf(house, teacher))[0]).toMatchObject({ numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK', pieceLineMm: null });
-  await expect(changeClass(house, teacher, classId, { numbering: 'percent-black', underSixteen: true, school: true, currency: 'kr', pieceLineMm: null })).rejects.toThrow('three capital letters');
+  await changeClass(house, teacher, classId, {
+    numbering: 'percent-black',
+    underSixteen: true,
+    school: true,
+    currency: 'SEK',
+    pieceLineMm: null,
+  });
+  expect((await classesOf(house, teacher))[0]).toMatchObject({
+    numbering: 'percent-black',
+    underSixteen: true,
+    school: true,
+    currency: 'SEK',
+    pieceLineMm: null,
+  });
+  await expect(
+    changeClass(house, teacher, classId, {
+      numbering: 'percent-black',
+      underSixteen: true,
+      school: true,
+      currency: 'kr',
+      pieceLineMm: null,
+    }),
+  ).rejects.toThrow('three capital letters');
   const settings = { numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK' } as const;
-  await expect(changeClass(house, teacher, classId, { ...settings, pieceLineMm: 9.9 })).rejects.toThrow('measure the one on a corner piece once more');
+  await expect(changeClass(house, teacher, classId, { ...settings, pieceLineMm: 9.9 })).rejects.toThrow(
+    'measure the one on a corner piece once more',
+  );
   await changeClass(house, teacher, classId, { ...settings, pieceLineMm: 97.5 });
   expect((await classesOf(house, teacher))[0]).toMatchObject({ pieceLineMm: 97.5 });
 });
@@ -72,13 +120,20 @@ test('what is in the cupboard need not be bought', async () => {
   const before = await shoppingFor(house, teacher, exerciseId);
   expect(before).toMatchObject({ students: 2, currency: 'EUR' });
   // Two paints, paper, and two brushes of one size.
-  expect(before.lines.map((l) => [l.what, l.packs])).toEqual([['titanium-white', 1], ['ivory-black', 1], ['white-paper', 1], ['brush-16', 2]]);
+  expect(before.lines.map((l) => [l.what, l.packs])).toEqual([
+    ['titanium-white', 1],
+    ['ivory-black', 1],
+    ['white-paper', 1],
+    ['brush-16', 2],
+  ]);
   expect(before.total).toBe(8 + 8 + 15 + 2 * 5);
   await putOnShelf(house, teacher, 'titanium-white', { pack: 37, price: 5, stock: 400 });
   const after = await shoppingFor(house, teacher, exerciseId);
   expect(after.lines.find((l) => l.what === 'titanium-white')).toMatchObject({ packs: 0, cost: 0, stock: 400 });
   expect(after.total).toBe(before.total - 8);
-  await expect(putOnShelf(house, teacher, 'ivory-black', { pack: 0, price: 5, stock: 0 })).rejects.toThrow('more than 0');
+  await expect(putOnShelf(house, teacher, 'ivory-black', { pack: 0, price: 5, stock: 0 })).rejects.toThrow(
+    'more than 0',
+  );
 });
 
 test('a file of the cupboard is taken in whole or not at all, and each teacher has their own', async () => {
@@ -107,7 +162,14 @@ test('a finder needs a chart, follows it, and tells what is left of the error', 
   await importReadings(house, teacher, id, formatReadings(read));
   const again = await finderFor(house, teacher, id, classId, 9, 'letter');
   expect(again.errors.filter((e) => e !== null).length).toBeGreaterThan(0);
-  await expect(importReadings(house, teacher, id, formatReadings(chart.map((r, i) => ({ ...r, lightness: chart.at(-1 - i)?.lightness ?? 0 }))))).rejects.toThrow(/another order|dark to light/);
+  await expect(
+    importReadings(
+      house,
+      teacher,
+      id,
+      formatReadings(chart.map((r, i) => ({ ...r, lightness: chart.at(-1 - i)?.lightness ?? 0 }))),
+    ),
+  ).rejects.toThrow(/another order|dark to light/);
   await expect(importReadings(house, teacher, id, 'x,y\n1,2')).rejects.toThrow('must name the columns');
   await forgetReadings(house, teacher, id);
   expect((await printersOf(house, teacher))[0]?.readings).toEqual([]);
@@ -117,7 +179,9 @@ test('a printer is its teacher’s, and the practice reader is the demo’s', as
   const { house, teacher, classId } = studio;
   const id = await addPrinter(house, teacher, 'Office laser');
   const odo = await stranger();
-  await expect(importReadings(house, odo, id, formatReadings(CHART_CODES.map((code) => ({ code, lightness: code / 3 }))))).rejects.toBeInstanceOf(NotFound);
+  await expect(
+    importReadings(house, odo, id, formatReadings(CHART_CODES.map((code) => ({ code, lightness: code / 3 })))),
+  ).rejects.toBeInstanceOf(NotFound);
   await expect(finderFor(house, odo, id, classId, 9, 'a4')).rejects.toBeInstanceOf(NotFound);
   await expect(practiceReading(house, teacher, id, null)).rejects.toBeInstanceOf(NotFound);
 });

@@ -30,12 +30,16 @@ function plan(steps: number, light: number, dark: number, lightFirst: boolean, t
 }
 
 /** The practice painter fills cells; it knows no pictures. */
-export const mayPractise = (house: House, terms: ExerciseTerms): boolean => house.settings.demo && exerciseLayout(terms).kind === 'scale';
+export const mayPractise = (house: House, terms: ExerciseTerms): boolean =>
+  house.settings.demo && exerciseLayout(terms).kind === 'scale';
 
 const PHONE = { condition: 'window', megapixels: 12, orientation: 6, location: true } as const;
 
 async function shoot(house: House, task: Omit<PracticeTask, 'task' | 'seed' | keyof typeof PHONE>): Promise<string> {
-  const bytes = await house.pool.run({ task: 'practice', seed: randomInt(1, 2 ** 31), ...PHONE, ...task }, { limitMs: LIMIT_MS });
+  const bytes = await house.pool.run(
+    { task: 'practice', seed: randomInt(1, 2 ** 31), ...PHONE, ...task },
+    { limitMs: LIMIT_MS },
+  );
   const file = path.join(house.files.incoming, `practice-${newId()}`);
   await writeFile(file, bytes);
   return file;
@@ -52,10 +56,17 @@ export async function practiceDab(house: House, student: Student, exerciseId: st
   const [before] = await house.db
     .select({ n: count() })
     .from(dabChecks)
-    .where(and(eq(dabChecks.exerciseId, exerciseId), eq(dabChecks.studentId, student.studentId), eq(dabChecks.step, step)));
+    .where(
+      and(eq(dabChecks.exerciseId, exerciseId), eq(dabChecks.studentId, student.studentId), eq(dabChecks.step, step)),
+    );
   const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
   const off = 12 * 0.35 ** (before?.n ?? 0);
-  return shoot(house, { sheet: sheetOf(own, row ?? null), layout, paintOn: [{ ...dab, index: 1 }], plan: { lightness: [Math.min(95, target + off)], faults: [] } });
+  return shoot(house, {
+    sheet: sheetOf(own, row ?? null),
+    layout,
+    paintOn: [{ ...dab, index: 1 }],
+    plan: { lightness: [Math.min(95, target + off)], faults: [] },
+  });
 }
 
 /** Paints two thirds of the student's sheet, one step wrongly, and takes a look at it. */
@@ -69,8 +80,15 @@ export async function practiceLook(house: House, student: Student, exerciseId: s
   // Not among the lightest: what is too light there can't be told from paper.
   const wrong = randomInt(Math.min(2, done.length - 1), done.length);
   const gap = (terms.ends.light - terms.ends.dark) / (terms.steps - 1);
-  const lightness = valuesOf(terms).slice(0, done.length).map((v, i) => v + (i === wrong ? -0.9 * gap : (gap * randomInt(-15, 16)) / 100));
-  const file = await shoot(house, { sheet: sheetOf(own, row ?? null), layout, paintOn: done, plan: { lightness, faults: [] } });
+  const lightness = valuesOf(terms)
+    .slice(0, done.length)
+    .map((v, i) => v + (i === wrong ? -0.9 * gap : (gap * randomInt(-15, 16)) / 100));
+  const file = await shoot(house, {
+    sheet: sheetOf(own, row ?? null),
+    layout,
+    paintOn: done,
+    plan: { lightness, faults: [] },
+  });
   try {
     await takeLook(house, student, exerciseId, file);
   } finally {
@@ -79,7 +97,11 @@ export async function practiceLook(house: House, student: Student, exerciseId: s
 }
 
 /** Prints, paints and photographs the student's sheet and hands the picture in. */
-export async function practicePhoto(house: House, student: Student, exerciseId: string): Promise<{ attemptId: string }> {
+export async function practicePhoto(
+  house: House,
+  student: Student,
+  exerciseId: string,
+): Promise<{ attemptId: string }> {
   const own = await exerciseFor(house, student, exerciseId);
   if (!mayPractise(house, own.exercise.terms)) throw new NotFound();
   const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));

@@ -28,10 +28,17 @@ beforeEach(async () => {
   handInId = row?.id ?? '';
 });
 
-const stored = async () => (await readdir(path.join(studio.house.settings.folder, 'files'), { recursive: true, withFileTypes: true })).filter((f) => f.isFile()).length;
+const stored = async () =>
+  (await readdir(path.join(studio.house.settings.folder, 'files'), { recursive: true, withFileTypes: true })).filter(
+    (f) => f.isFile(),
+  ).length;
 
 async function secondTeacher(): Promise<Teacher> {
-  const userId = await studio.house.auth.createTeacher('Odo Marrick', `${Math.random()}@tidewell.example`, 'another-password');
+  const userId = await studio.house.auth.createTeacher(
+    'Odo Marrick',
+    `${Math.random()}@tidewell.example`,
+    'another-password',
+  );
   return { role: 'teacher', userId, name: 'Odo Marrick' };
 }
 
@@ -59,7 +66,13 @@ test('another student finds nothing of a hand-in, and a student of another class
   const otherClass = await createClass(house, teacher, 'Morning', 'black-is-one');
   const { id } = await addStudent(house, teacher, otherClass, 'Ivo Sallow');
   const [row] = await house.db.select().from(students).where(eq(students.id, id));
-  const ivo: Student = { role: 'student', userId: row?.userId ?? '', studentId: id, classId: otherClass, name: 'Ivo Sallow' };
+  const ivo: Student = {
+    role: 'student',
+    userId: row?.userId ?? '',
+    studentId: id,
+    classId: otherClass,
+    name: 'Ivo Sallow',
+  };
   await expect(exerciseFor(house, ivo, exerciseId)).rejects.toBeInstanceOf(NotFound);
   await expect(studio.send(ivo, 50)).rejects.toBeInstanceOf(NotFound);
 });
@@ -117,9 +130,14 @@ test('a student’s data come out as a ZIP with their photograph and all that wa
   expect(name).toBe('student-1.zip');
   const zip = await yauzl.fromBufferPromise(await buffer(stream));
   const entries = new Map<string, Buffer>();
-  for await (const entry of zip.eachEntry()) entries.set(entry.fileName, await buffer(await zip.openReadStreamPromise(entry)));
+  for await (const entry of zip.eachEntry())
+    entries.set(entry.fileName, await buffer(await zip.openReadStreamPromise(entry)));
   const record = [...entries].find(([file]) => file.endsWith('.json'))?.[1].toString('utf8') ?? '';
-  expect(JSON.parse(record)).toMatchObject({ student: { name: 'Bea Lindqvarn' }, attempts: [{ id: attemptId }], critiqueItems: [{}, {}] });
+  expect(JSON.parse(record)).toMatchObject({
+    student: { name: 'Bea Lindqvarn' },
+    attempts: [{ id: attemptId }],
+    critiqueItems: [{}, {}],
+  });
   expect([...entries.keys()].some((file) => file.endsWith('.jpg') || file.endsWith('.jpeg'))).toBe(true);
 });
 
@@ -127,7 +145,11 @@ test('codes are kept nowhere, and a reissued code ends the old one and its sessi
   const { house, teacher, bea, codes } = studio;
   const signedIn = await house.auth.signInStudent(codes.class.toLowerCase(), 'fresh pan');
   expect(signedIn).not.toBeNull();
-  const dump = JSON.stringify([await house.db.select().from(user), await house.db.select().from(students), await house.db.select().from(classes)]);
+  const dump = JSON.stringify([
+    await house.db.select().from(user),
+    await house.db.select().from(students),
+    await house.db.select().from(classes),
+  ]);
   expect(dump).not.toContain(codes.bea);
   const fresh = await reissueCode(house, teacher, bea.studentId);
   expect(fresh).toMatch(/^[A-Z2-9]{8}$/);
@@ -145,5 +167,7 @@ test('a teacher stays signed in for 12 hours, a student for 14 days', async () =
 });
 
 test('the door for the first teacher is closed once there is one', async () => {
-  await expect(createFirstTeacher(studio.house, 'Odo', 'odo@tidewell.example', 'another-password')).rejects.toThrow('Sign in instead');
+  await expect(createFirstTeacher(studio.house, 'Odo', 'odo@tidewell.example', 'another-password')).rejects.toThrow(
+    'Sign in instead',
+  );
 });

@@ -17,7 +17,9 @@ export const MAX_UPLOAD_BYTES = 40 * 1024 * 1024;
 /** Refuses uploads while the disk is nearly full. */
 export async function checkRoom(house: House): Promise<void> {
   if ((await house.files.free()) < house.settings.minFree)
-    throw new Refused('There is too little room on the studio’s disk to take pictures now. Nothing was lost; tell your teacher and try again later.');
+    throw new Refused(
+      'There is too little room on the studio’s disk to take pictures now. Nothing was lost; tell your teacher and try again later.',
+    );
 }
 
 /** Keeps bytes in the store and their row; the same bytes are kept once. */
@@ -28,7 +30,11 @@ export async function keepFile(house: House, bytes: Uint8Array, type: string): P
 }
 
 /** The picture with nothing in it of where and by whom it was taken; its codes are the same. */
-async function withoutMetadata(house: House, file: string, meta: Inspected): Promise<{ bytes: Uint8Array; type: string }> {
+async function withoutMetadata(
+  house: House,
+  file: string,
+  meta: Inspected,
+): Promise<{ bytes: Uint8Array; type: string }> {
   if (keepsAsPng(meta)) return { bytes: await house.pool.run({ task: 'lossless', file }), type: 'image/png' };
   try {
     return stripMetadata(await readFile(file));
@@ -53,7 +59,10 @@ export interface HandedIn {
 }
 
 /** Records a kept photograph as an attempt and queues it; the same one again returns the attempt there is, not fresh. */
-export async function recordAttempt(house: House, { exerciseId, studentId, terms, photo, target }: HandedIn): Promise<{ attemptId: string; fresh: boolean }> {
+export async function recordAttempt(
+  house: House,
+  { exerciseId, studentId, terms, photo, target }: HandedIn,
+): Promise<{ attemptId: string; fresh: boolean }> {
   const { id, fresh } = await house.db.transaction(async (tx) => {
     const own = and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, studentId));
     await tx.insert(handIns).values({ id: newId(), exerciseId, studentId }).onConflictDoNothing();
@@ -66,7 +75,17 @@ export async function recordAttempt(house: House, { exerciseId, studentId, terms
     if (same) return { id: same.id, fresh: false };
     if (handIn.state === 'passed') throw new Refused('This exercise is passed: there is nothing more to hand in.');
     const made = newId();
-    await tx.insert(attempts).values({ id: made, handInId: handIn.id, state: 'queued', photoHash: photo.hash, orientation: photo.orientation, terms, target });
+    await tx
+      .insert(attempts)
+      .values({
+        id: made,
+        handInId: handIn.id,
+        state: 'queued',
+        photoHash: photo.hash,
+        orientation: photo.orientation,
+        terms,
+        target,
+      });
     return { id: made, fresh: true };
   });
   if (fresh) {
@@ -80,19 +99,35 @@ export async function recordAttempt(house: House, { exerciseId, studentId, terms
  * Takes a student's photograph in. The same file again returns the attempt there is. Throws UnusablePicture or
  * Refused with words for the student.
  */
-export async function receivePhoto(house: House, student: Student, exerciseId: string, file: string, target: StoredTarget | null = null): Promise<{ attemptId: string }> {
+export async function receivePhoto(
+  house: House,
+  student: Student,
+  exerciseId: string,
+  file: string,
+  target: StoredTarget | null = null,
+): Promise<{ attemptId: string }> {
   const { exercise } = await exerciseFor(house, student, exerciseId);
   await checkRoom(house);
   const photo = await keepPhoto(house, file);
-  const { attemptId } = await recordAttempt(house, { exerciseId, studentId: student.studentId, terms: exercise.terms, photo, target });
+  const { attemptId } = await recordAttempt(house, {
+    exerciseId,
+    studentId: student.studentId,
+    terms: exercise.terms,
+    photo,
+    target,
+  });
   return { attemptId };
 }
 
 /** Measures a failed or cancelled attempt once more. */
 export async function tryAgain(house: House, actor: Actor, attemptId: string): Promise<void> {
   const { attempt } = await attemptFor(house, actor, attemptId);
-  if (attempt.state !== 'failed' && attempt.state !== 'cancelled') throw new Refused('This picture is not waiting to be tried again.');
-  await house.db.update(attempts).set({ state: 'queued', trouble: null, changedAt: new Date() }).where(eq(attempts.id, attemptId));
+  if (attempt.state !== 'failed' && attempt.state !== 'cancelled')
+    throw new Refused('This picture is not waiting to be tried again.');
+  await house.db
+    .update(attempts)
+    .set({ state: 'queued', trouble: null, changedAt: new Date() })
+    .where(eq(attempts.id, attemptId));
   await house.queue.send({ attemptId });
   house.live.tell(attemptId, { state: 'queued', stage: null });
 }

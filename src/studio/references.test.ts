@@ -18,7 +18,15 @@ import { setExercise } from './exercises';
 import { measureAttempt } from './measuring';
 import { acceptReading, judgeAgain, measureAnew, takeReadingsBack } from './notan-hand-ins';
 import { deleteStudent } from './records';
-import { bringIn, dropReference, exerciseReference, keepPreparation, referenceFileFor, referenceFor, referencesOf } from './references';
+import {
+  bringIn,
+  dropReference,
+  exerciseReference,
+  keepPreparation,
+  referenceFileFor,
+  referenceFor,
+  referencesOf,
+} from './references';
 import { bringShippedIn, shippedPictures } from './shipped-pictures';
 import { eachInNewStudio, type TestStudio } from './test-studio';
 import { standingOf, tableOf, tonesOfAttempt } from './views';
@@ -36,22 +44,51 @@ async function pictureFile(seed = 0, wide = W, high = H, flat = false): Promise<
     return flat ? 120 : x > 0.3 * wide && x < 0.7 * wide && y > 0.3 * high && y < 0.7 * high ? 40 + seed : 220;
   });
   const file = path.join(studio.house.files.incoming, `test-${newId()}`);
-  await writeFile(file, await sharp(data, { raw: { width: wide, height: high, channels: 3 } }).png().toBuffer());
+  await writeFile(
+    file,
+    await sharp(data, { raw: { width: wide, height: high, channels: 3 } })
+      .png()
+      .toBuffer(),
+  );
   return file;
 }
 
-const plane = (at: (x: number, y: number) => number) => ({ width: W, height: H, toneOf: Uint8Array.from({ length: W * H }, (_, i) => at(i % W, Math.floor(i / W))) });
-const square = (x: number, y: number, x0: number, y0: number, side: number) => x >= x0 && x < x0 + side && y >= y0 && y < y0 + side;
+const plane = (at: (x: number, y: number) => number) => ({
+  width: W,
+  height: H,
+  toneOf: Uint8Array.from({ length: W * H }, (_, i) => at(i % W, Math.floor(i / W))),
+});
+const square = (x: number, y: number, x0: number, y0: number, side: number) =>
+  x >= x0 && x < x0 + side && y >= y0 && y < y0 + side;
 
 /** A painting in which the right-hand square was lost. */
 async function painting(side: number): Promise<NotanHandIn> {
   const wanted = plane((x, y) => (square(x, y, 10, 20, 40) || square(x, y, 70, 30, side) ? 2 : 1));
   const drawn = plane((x, y) => (square(x, y, 10, 20, 40) ? 2 : 1));
-  const judged = judgePainting({ drawn, reference: wanted, readings: [], named: null, tones: [94, 25].map((lightness) => ({ lightness, spread: 1 })), targets: [94, 25] });
+  const judged = judgePainting({
+    drawn,
+    reference: wanted,
+    readings: [],
+    named: null,
+    tones: [94, 25].map((lightness) => ({ lightness, spread: 1 })),
+    targets: [94, 25],
+  });
   const result: NotanResult = {
     version: 1,
     kind: 'notan',
-    capture: { target: 'sheet', mode: 'calibrated', whiteBasis: 'nominal', accepted: true, issues: [], uncertainty: 3, colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null },
+    capture: {
+      target: 'sheet',
+      mode: 'calibrated',
+      whiteBasis: 'nominal',
+      accepted: true,
+      issues: [],
+      uncertainty: 3,
+      colour: 'assumed',
+      sizeMm: null,
+      paper: null,
+      tag: null,
+      corners: null,
+    },
     ...judged,
     shapes: { large: 1, middle: 0, small: 0, largest: 0.8, variety: null, slivers: 0, ragged: 0.1 },
     frame: null,
@@ -59,13 +96,23 @@ async function painting(side: number): Promise<NotanHandIn> {
     findings: [],
   };
   const names = [massSchema.parse({ name: 'jug', emphasis: 1 })];
-  return { result: { ...result, findings: critiqueNotan(result, { light: 94, dark: 24 }) }, planes: await planesToPng({ wanted, drawn, nameOf: new Uint8Array(W * H) }), names };
+  return {
+    result: { ...result, findings: critiqueNotan(result, { light: 94, dark: 24 }) },
+    planes: await planesToPng({ wanted, drawn, nameOf: new Uint8Array(W * H) }),
+    names,
+  };
 }
 
 async function paintedFrom(): Promise<{ referenceId: string; exerciseId: string }> {
   const { house, teacher, classId } = studio;
   const referenceId = await bringIn(house, teacher, await pictureFile(), origin);
-  const exerciseId = await setExercise(house, teacher, classId, { title: 'Two tones', note: '', dueAt: null, terms: { ...defaultTerms('notan'), school: 'threshold' }, referenceId });
+  const exerciseId = await setExercise(house, teacher, classId, {
+    title: 'Two tones',
+    note: '',
+    dueAt: null,
+    terms: { ...defaultTerms('notan'), school: 'threshold' },
+    referenceId,
+  });
   return { referenceId, exerciseId };
 }
 
@@ -82,7 +129,9 @@ const itemsOf = async (attemptId: string) => {
 
 test('a picture comes in with where it is from and who may use it, and not without', async () => {
   const { house, teacher } = studio;
-  await expect(bringIn(house, teacher, await pictureFile(), { ...origin, licence: ' ' })).rejects.toThrow('Say who may use it');
+  await expect(bringIn(house, teacher, await pictureFile(), { ...origin, licence: ' ' })).rejects.toThrow(
+    'Say who may use it',
+  );
   const id = await bringIn(house, teacher, await pictureFile(), origin);
   const row = await referenceFor(house, teacher, id);
   expect([row.width, row.height, row.revision]).toEqual([W, H, 1]);
@@ -99,7 +148,11 @@ test('a flat picture, a thin one and a very long one are told, and nothing is ke
 
 test('see-through places are laid on white; sixteen bits and grey with alpha are read', async () => {
   const { house, teacher } = studio;
-  const grey = await sharp(await sharp(await pictureFile()).toBuffer()).toColourspace('grey16').ensureAlpha(0.5).png().toBuffer();
+  const grey = await sharp(await sharp(await pictureFile()).toBuffer())
+    .toColourspace('grey16')
+    .ensureAlpha(0.5)
+    .png()
+    .toBuffer();
   const file = path.join(house.files.incoming, `test-${newId()}`);
   await writeFile(file, grey);
   const row = await referenceFor(house, teacher, await bringIn(house, teacher, file, origin));
@@ -111,7 +164,11 @@ test('one of the rendered pictures is taken as any other; one that is not there 
   const { house, teacher } = studio;
   expect((await shippedPictures()).length).toBeGreaterThanOrEqual(6);
   const row = await referenceFor(house, teacher, await bringShippedIn(house, teacher, 'jug-and-eggs'));
-  expect(row).toMatchObject({ title: 'Jug, loaf and three eggs on a cloth', licence: 'anybody, for anything', width: 1600 });
+  expect(row).toMatchObject({
+    title: 'Jug, loaf and three eggs on a cloth',
+    licence: 'anybody, for anything',
+    width: 1600,
+  });
   await expect(bringShippedIn(house, teacher, '../secrets')).rejects.toThrow(NotFound);
 });
 
@@ -121,7 +178,9 @@ test('a preparation is kept with a revision; what can’t be one is refused with
   const { preparation } = await referenceFor(house, teacher, id);
   expect(await keepPreparation(house, teacher, id, preparation)).toBe(1);
   expect(await keepPreparation(house, teacher, id, { ...preparation, tones: 3 })).toBe(2);
-  await expect(keepPreparation(house, teacher, id, { ...preparation, cuts: { 'threshold-3': [70, 20] } })).rejects.toThrow('cross');
+  await expect(
+    keepPreparation(house, teacher, id, { ...preparation, cuts: { 'threshold-3': [70, 20] } }),
+  ).rejects.toThrow('cross');
   expect((await referenceFor(house, teacher, id)).preparation.tones).toBe(3);
 });
 
@@ -130,8 +189,18 @@ test('another teacher finds nothing, and a student neither', async () => {
   const { referenceId, exerciseId } = await paintedFrom();
   const stranger = { ...teacher, userId: 'somebody-else' };
   await expect(referenceFor(house, stranger, referenceId)).rejects.toThrow(NotFound);
-  await expect(setExercise(house, teacher, studio.classId, { title: 'x', note: '', dueAt: null, terms: defaultTerms('notan'), referenceId: 'not-there' })).rejects.toThrow(NotFound);
-  expect((await exerciseReference(house, studio.bea, exerciseId, 'tones'))?.subarray(1, 4)).toEqual(new Uint8Array(Buffer.from('PNG')));
+  await expect(
+    setExercise(house, teacher, studio.classId, {
+      title: 'x',
+      note: '',
+      dueAt: null,
+      terms: defaultTerms('notan'),
+      referenceId: 'not-there',
+    }),
+  ).rejects.toThrow(NotFound);
+  expect((await exerciseReference(house, studio.bea, exerciseId, 'tones'))?.subarray(1, 4)).toEqual(
+    new Uint8Array(Buffer.from('PNG')),
+  );
 });
 
 test('a picture that an exercise is painted from stays; else it goes with its files', async () => {
@@ -147,8 +216,11 @@ test('a picture that an exercise is painted from stays; else it goes with its fi
 test('its files: sheets with the class’s numbers, layers, outlines', async () => {
   const { house, teacher, classId } = studio;
   const { referenceId } = await paintedFrom();
-  const start = async (what: 'sheets' | 'layers' | 'traced' | 'map' | 'squinted') => Buffer.from((await referenceFileFor(house, teacher, referenceId, what, classId)).subarray(0, 4)).toString('latin1');
-  expect(await Promise.all([start('sheets'), start('layers'), start('traced'), start('map'), start('squinted')])).toEqual(['%PDF', 'PK\u0003\u0004', '<svg', '\u0089PNG', '\u0089PNG']);
+  const start = async (what: 'sheets' | 'layers' | 'traced' | 'map' | 'squinted') =>
+    Buffer.from((await referenceFileFor(house, teacher, referenceId, what, classId)).subarray(0, 4)).toString('latin1');
+  expect(
+    await Promise.all([start('sheets'), start('layers'), start('traced'), start('map'), start('squinted')]),
+  ).toEqual(['%PDF', 'PK\u0003\u0004', '<svg', '\u0089PNG', '\u0089PNG']);
 });
 
 test('a painting is measured against the picture; a lost shape accepted for this one counts as right for this one alone', async () => {
@@ -196,14 +268,23 @@ test('when the picture is prepared anew a hand-in says so, and measured anew it 
   await measureAnew(house, teacher, id);
   await measureAttempt(house, id);
   expect(await standingOf(house, teacher, id)).toBe('as-it-is');
-  const table = await tableOf(house, teacher, (await house.db.query.attempts.findFirst({ where: (a, { eq: same }) => same(a.id, id) }))?.handInId ?? '');
+  const table = await tableOf(
+    house,
+    teacher,
+    (await house.db.query.attempts.findFirst({ where: (a, { eq: same }) => same(a.id, id) }))?.handInId ?? '',
+  );
   expect(table.attempts.map((a) => a.number)).toEqual([1]);
   expect(await tonesOfAttempt(house, teacher, id, 'drawn')).not.toBeNull();
 });
 
 test('without a picture to measure against a person judges by eye', async () => {
   const { house, teacher, classId } = studio;
-  const exerciseId = await setExercise(house, teacher, classId, { title: 'From the set-up', note: '', dueAt: null, terms: defaultTerms('notan') });
+  const exerciseId = await setExercise(house, teacher, classId, {
+    title: 'From the set-up',
+    note: '',
+    dueAt: null,
+    terms: defaultTerms('notan'),
+  });
   const id = await studio.send(studio.bea, 90, exerciseId);
   await measureAttempt(house, id);
   expect(await house.db.select().from(measurements).where(eq(measurements.attemptId, id))).toEqual([]);

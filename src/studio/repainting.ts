@@ -6,7 +6,19 @@ import type { House } from './house';
 import { figuresFor } from './palettes';
 
 /** One sentence a step of the least work; null where there is none, or the paints tell nothing. */
-export async function repaintWords(house: House, classId: string, terms: ExerciseTerms, result: ScaleResult | null, labels: readonly string[]): Promise<readonly string[] | null> {
+export async function repaintWords(
+  house: House,
+  classId: string,
+  terms: ExerciseTerms,
+  result: ScaleResult | null,
+  labels: readonly string[],
+): Promise<readonly string[] | null> {
   if (!result?.leastWork || result.leastWork.length === 0) return null;
-  return repaintNudges(terms, await figuresFor(house, classId, terms.medium), result.leastWork, result.steps.map((s) => s.target), labels);
+  return repaintNudges(
+    terms,
+    await figuresFor(house, classId, terms.medium),
+    result.leastWork,
+    result.steps.map((s) => s.target),
+    labels,
+  );
 }

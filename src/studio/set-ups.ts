@@ -1,6 +1,12 @@
 /** Set-ups from life: kept with the names of their masses, which are then painted on each student's own picture. */
 import { and, asc, desc, eq } from 'drizzle-orm';
-import { emptySetUp, PAINTED_MASSES_VERSION, type PaintedMasses, paintedMassesSchema, setUpSchema } from '@/core/reference/set-up';
+import {
+  emptySetUp,
+  PAINTED_MASSES_VERSION,
+  type PaintedMasses,
+  paintedMassesSchema,
+  setUpSchema,
+} from '@/core/reference/set-up';
 import { newId } from '@/data/ids';
 import { attempts, classes, exercises, setUps } from '@/data/schema';
 import { attemptFor, NotFound, Refused, type Teacher } from './actor';
@@ -10,30 +16,59 @@ import { nameSchema, textSchema } from './words';
 
 export type SetUpRow = typeof setUps.$inferSelect;
 
-export async function keepNewSetUp(house: House, teacher: Teacher, given: { readonly title: string; readonly note: string }): Promise<string> {
+export async function keepNewSetUp(
+  house: House,
+  teacher: Teacher,
+  given: { readonly title: string; readonly note: string },
+): Promise<string> {
   const id = newId();
-  await house.db.insert(setUps).values({ id, teacherId: teacher.userId, title: nameSchema.parse(given.title), note: textSchema.parse(given.note), setUp: emptySetUp() });
+  await house.db
+    .insert(setUps)
+    .values({
+      id,
+      teacherId: teacher.userId,
+      title: nameSchema.parse(given.title),
+      note: textSchema.parse(given.note),
+      setUp: emptySetUp(),
+    });
   return id;
 }
 
 export async function setUpsOf(house: House, teacher: Teacher): Promise<SetUpRow[]> {
-  return house.db.select().from(setUps).where(eq(setUps.teacherId, teacher.userId)).orderBy(desc(setUps.createdAt), asc(setUps.id));
+  return house.db
+    .select()
+    .from(setUps)
+    .where(eq(setUps.teacherId, teacher.userId))
+    .orderBy(desc(setUps.createdAt), asc(setUps.id));
 }
 
 export async function setUpFor(house: House, teacher: Teacher, setUpId: string): Promise<SetUpRow> {
-  const [row] = await house.db.select().from(setUps).where(and(eq(setUps.id, setUpId), eq(setUps.teacherId, teacher.userId)));
+  const [row] = await house.db
+    .select()
+    .from(setUps)
+    .where(and(eq(setUps.id, setUpId), eq(setUps.teacherId, teacher.userId)));
   if (!row) throw new NotFound();
   return row;
 }
 
 /** Changes what is asked of the masses. What was judged before says so; nothing is judged anew by it. */
-export async function keepSetUp(house: House, teacher: Teacher, setUpId: string, given: { readonly title: string; readonly note: string; readonly setUp: unknown }): Promise<void> {
+export async function keepSetUp(
+  house: House,
+  teacher: Teacher,
+  setUpId: string,
+  given: { readonly title: string; readonly note: string; readonly setUp: unknown },
+): Promise<void> {
   const row = await setUpFor(house, teacher, setUpId);
   const next = setUpSchema.parse(given.setUp);
   const changed = JSON.stringify(next) !== JSON.stringify(row.setUp);
   await house.db
     .update(setUps)
-    .set({ title: nameSchema.parse(given.title), note: textSchema.parse(given.note), setUp: next, revision: row.revision + (changed ? 1 : 0) })
+    .set({
+      title: nameSchema.parse(given.title),
+      note: textSchema.parse(given.note),
+      setUp: next,
+      revision: row.revision + (changed ? 1 : 0),
+    })
     .where(eq(setUps.id, setUpId));
 }
 
@@ -50,7 +85,11 @@ export async function usesOfSetUp(house: House, teacher: Teacher, setUpId: strin
 /** Throws Refused while an exercise is painted from it. */
 export async function dropSetUp(house: House, teacher: Teacher, setUpId: string): Promise<void> {
   await setUpFor(house, teacher, setUpId);
-  const [used] = await house.db.select({ title: exercises.title }).from(exercises).where(eq(exercises.setUpId, setUpId)).limit(1);
+  const [used] = await house.db
+    .select({ title: exercises.title })
+    .from(exercises)
+    .where(eq(exercises.setUpId, setUpId))
+    .limit(1);
   if (used) throw new Refused(`“${used.title}” is painted from this set-up: give that exercise something else first.`);
   await house.db.delete(setUps).where(eq(setUps.id, setUpId));
 }

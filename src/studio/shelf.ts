@@ -40,6 +40,13 @@ export async function importShelf(house: House, teacher: Teacher, csv: string): 
 export async function shoppingFor(house: House, teacher: Teacher, exerciseId: string) {
   const { exercise, class: own } = await exerciseFor(house, teacher, exerciseId);
   const [people] = await house.db.select({ n: count() }).from(students).where(eq(students.classId, own.id));
-  const lines = shoppingList({ ...paintFor(exercise.terms, await figuresFor(house, own.id, exercise.terms.medium)), ...suppliesFor(exercise.terms, brushesFor(shapeWidths(exercise.terms))) }, people?.n ?? 0, await shelfOf(house, teacher));
+  const lines = shoppingList(
+    {
+      ...paintFor(exercise.terms, await figuresFor(house, own.id, exercise.terms.medium)),
+      ...suppliesFor(exercise.terms, brushesFor(shapeWidths(exercise.terms))),
+    },
+    people?.n ?? 0,
+    await shelfOf(house, teacher),
+  );
   return { lines, students: people?.n ?? 0, currency: own.currency, total: lines.reduce((sum, l) => sum + l.cost, 0) };
 }

@@ -17,7 +17,11 @@ export interface ShippedPicture {
 /** Sorted by title; none where the folder is not there. */
 export async function shippedPictures(): Promise<ShippedPicture[]> {
   const names = await readdir(FOLDER).catch(() => []);
-  const all = await Promise.all(names.map(async (name) => aboutSchema.parse(JSON.parse(await readFile(path.join(FOLDER, name, 'about.json'), 'utf8')))));
+  const all = await Promise.all(
+    names.map(async (name) =>
+      aboutSchema.parse(JSON.parse(await readFile(path.join(FOLDER, name, 'about.json'), 'utf8'))),
+    ),
+  );
   return all.sort((a, b) => a.title.localeCompare(b.title));
 }
 
@@ -25,5 +29,10 @@ export async function shippedPictures(): Promise<ShippedPicture[]> {
 export async function bringShippedIn(house: House, teacher: Teacher, name: string): Promise<string> {
   const picture = (await shippedPictures()).find((p) => p.name === name);
   if (!picture) throw new NotFound();
-  return bringIn(house, teacher, path.join(FOLDER, picture.name, 'picture.jpg'), { title: picture.title, source: 'rendered by Fair Grey', licence: 'anybody, for anything', note: '' });
+  return bringIn(house, teacher, path.join(FOLDER, picture.name, 'picture.jpg'), {
+    title: picture.title,
+    source: 'rendered by Fair Grey',
+    licence: 'anybody, for anything',
+    note: '',
+  });
 }

@@ -43,23 +43,62 @@ export function resultWith(accepted: boolean): ScaleResult {
       mode: 'calibrated',
       whiteBasis: 'nominal',
       accepted,
-      issues: accepted ? [] : [{ code: 'glare', value: 2, limit: 1, box: null, say: 'Turn the sheet away from the lamp.' }],
+      issues: accepted
+        ? []
+        : [{ code: 'glare', value: 2, limit: 1, box: null, say: 'Turn the sheet away from the lamp.' }],
       uncertainty: 3,
-      tag: null, colour: 'assumed', sizeMm: null, paper: null,
+      tag: null,
+      colour: 'assumed',
+      sizeMm: null,
+      paper: null,
       corners: null,
     },
     steps: lightness.map((l, i) => ({
-      index: i + 1, lightness: l, a: 0, b: 0, target: l, error: 0, errorSteps: 0, uncertainty: 3, ownUncertainty: 0.3,
-      extrapolated: false, spread: 0.5, bareGround: 0, overflow: 0, rim: 0, lineShows: 0, flags: [],
+      index: i + 1,
+      lightness: l,
+      a: 0,
+      b: 0,
+      target: l,
+      error: 0,
+      errorSteps: 0,
+      uncertainty: 3,
+      ownUncertainty: 0.3,
+      extrapolated: false,
+      spread: 0.5,
+      bareGround: 0,
+      overflow: 0,
+      rim: 0,
+      lineShows: 0,
+      flags: [],
     })),
-    gaps: measureGaps(terms, lightness, lightness.map(() => 0.3)),
+    gaps: measureGaps(
+      terms,
+      lightness,
+      lightness.map(() => 0.3),
+    ),
     summary: { evenness: 0, order: 'kept', ends: { lightest: 96, darkest: 24 }, drift: { warm: [], cool: [] } },
     leastWork: null,
     chips: [],
     silhouette: null,
     findings: [
-      { code: 'works_even', kind: 'works', weight: 0, where: { steps: [] }, evidence: {}, say: 'The steps run evenly.', do: null },
-      { code: 'streaky', kind: 'fix', weight: 1, where: { steps: [3] }, evidence: { spread: 2 }, say: 'Step 3 is streaky.', do: 'Stir the mix.' },
+      {
+        code: 'works_even',
+        kind: 'works',
+        weight: 0,
+        where: { steps: [] },
+        evidence: {},
+        say: 'The steps run evenly.',
+        do: null,
+      },
+      {
+        code: 'streaky',
+        kind: 'fix',
+        weight: 1,
+        where: { steps: [3] },
+        evidence: { spread: 2 },
+        say: 'Step 3 is streaky.',
+        do: 'Stir the mix.',
+      },
     ],
   };
 }
@@ -110,7 +149,8 @@ const MIGRATIONS = 'src/data/migrations';
 /** Making a database takes seconds, copying one does not: each set of migrations has one to copy. */
 async function freshDatabase(folder: string): Promise<void> {
   const hash = createHash('sha256');
-  for (const name of (await readdir(MIGRATIONS)).sort()) if (name.endsWith('.sql')) hash.update(await readFile(path.join(MIGRATIONS, name)));
+  for (const name of (await readdir(MIGRATIONS)).sort())
+    if (name.endsWith('.sql')) hash.update(await readFile(path.join(MIGRATIONS, name)));
   const template = path.join(tmpdir(), `fair-grey-template-${hash.digest('hex').slice(0, 16)}`);
   if (!existsSync(template)) {
     const own = await mkdtemp(path.join(tmpdir(), 'fair-grey-making-'));
@@ -136,7 +176,8 @@ async function openTestHouse(): Promise<TestHouse> {
   let dab: DabResult = { issues: [], reading: null, bare: false };
   const pool: WorkerPool = {
     async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
-      if (task.task === 'pictures') return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
+      if (task.task === 'pictures')
+        return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
       if (task.task === 'bring-in') return (await bringIn(task)) as Answers[T['task']];
       if (task.task === 'reference-file') return (await referenceFile(task)) as Answers[T['task']];
       if (task.task === 'judge-notan') return (await judgeNotan(task)) as Answers[T['task']];
@@ -181,7 +222,12 @@ async function openTestHouse(): Promise<TestHouse> {
       const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one', code);
       const bea = await addStudent(house, teacher, classId, 'Bea Lindqvarn', 'FRESHPAN');
       const ruta = await addStudent(house, teacher, classId, 'Ruta Vane');
-      const exerciseId = await setExercise(house, teacher, classId, { title: 'Five greys', note: '', dueAt: null, terms });
+      const exerciseId = await setExercise(house, teacher, classId, {
+        title: 'Five greys',
+        note: '',
+        dueAt: null,
+        terms,
+      });
       return {
         house,
         teacher,
@@ -211,7 +257,9 @@ async function openTestHouse(): Promise<TestHouse> {
         },
         async send(student, shade, exercise = exerciseId) {
           const file = path.join(house.files.incoming, `test-${newId()}`);
-          await sharp({ create: { width: 8, height: 8, channels: 3, background: { r: shade, g: shade, b: shade } } }).jpeg().toFile(file);
+          await sharp({ create: { width: 8, height: 8, channels: 3, background: { r: shade, g: shade, b: shade } } })
+            .jpeg()
+            .toFile(file);
           return (await receivePhoto(house, student, exercise, file)).attemptId;
         },
       };

@@ -13,11 +13,15 @@ export async function setMeetings(house: House, teacher: Teacher, classId: strin
   const own = await classOf(house, teacher, classId);
   const rule = meetingRuleSchema.parse(given);
   const mine = meetingsOf(rule);
-  if (mine.length === 0) throw new Refused('With these days the class never meets: choose another weekday or a longer term.');
+  if (mine.length === 0)
+    throw new Refused('With these days the class never meets: choose another weekday or a longer term.');
   for (const other of await classesOf(house, teacher)) {
     if (other.id === own.id || !other.meetings) continue;
     const [clash] = overlaps([...mine, ...meetingsOf(other.meetings)]);
-    if (clash) throw new Refused(`On ${clash[0].day} this overlaps a meeting of ${other.name}: choose another time, or leave that day out.`);
+    if (clash)
+      throw new Refused(
+        `On ${clash[0].day} this overlaps a meeting of ${other.name}: choose another time, or leave that day out.`,
+      );
   }
   await house.db.update(classes).set({ meetings: rule }).where(eq(classes.id, classId));
 }
@@ -45,7 +49,12 @@ export async function placeStages(house: House, teacher: Teacher, exerciseId: st
   const { exercise, class: own } = await exerciseFor(house, teacher, exerciseId);
   if (!own.meetings) throw new Refused('Say first when the class meets, in the Ledger.');
   const placing = placingSchema.parse(given);
-  const { conflicts, dueAt } = checkTimetable(stagesOf(exercise.terms), meetingsOf(own.meetings), placing, own.meetings.timeZone);
+  const { conflicts, dueAt } = checkTimetable(
+    stagesOf(exercise.terms),
+    meetingsOf(own.meetings),
+    placing,
+    own.meetings.timeZone,
+  );
   await house.db
     .update(exercises)
     .set({ placing, ...(conflicts.length === 0 && dueAt ? { dueAt } : {}) })

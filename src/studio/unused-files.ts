@@ -6,12 +6,34 @@ import type { House } from './house';
 async function isUsed(house: House, hash: string): Promise<boolean> {
   const { db } = house;
   const found = await Promise.all([
-    db.select({ id: attempts.id }).from(attempts).where(or(eq(attempts.photoHash, hash), eq(attempts.previewHash, hash), eq(attempts.stripHash, hash))).limit(1),
-    db.select({ id: tray.id }).from(tray).where(or(eq(tray.photoHash, hash), eq(tray.smallHash, hash))).limit(1),
+    db
+      .select({ id: attempts.id })
+      .from(attempts)
+      .where(or(eq(attempts.photoHash, hash), eq(attempts.previewHash, hash), eq(attempts.stripHash, hash)))
+      .limit(1),
+    db
+      .select({ id: tray.id })
+      .from(tray)
+      .where(or(eq(tray.photoHash, hash), eq(tray.smallHash, hash)))
+      .limit(1),
     db.select({ id: looks.id }).from(looks).where(eq(looks.pictureHash, hash)).limit(1),
-    db.select({ id: referencePictures.id }).from(referencePictures).where(or(eq(referencePictures.pictureHash, hash), eq(referencePictures.workingHash, hash), eq(referencePictures.smallHash, hash))).limit(1),
+    db
+      .select({ id: referencePictures.id })
+      .from(referencePictures)
+      .where(
+        or(
+          eq(referencePictures.pictureHash, hash),
+          eq(referencePictures.workingHash, hash),
+          eq(referencePictures.smallHash, hash),
+        ),
+      )
+      .limit(1),
     db.select({ id: readings.id }).from(readings).where(eq(readings.maskHash, hash)).limit(1),
-    db.select({ id: measurements.id }).from(measurements).where(sql`${measurements.against}->>'planes' = ${hash}`).limit(1),
+    db
+      .select({ id: measurements.id })
+      .from(measurements)
+      .where(sql`${measurements.against}->>'planes' = ${hash}`)
+      .limit(1),
   ]);
   return found.some((rows) => rows.length > 0);
 }

@@ -23,7 +23,8 @@ export interface Unzipped {
 /** Files that systems leave in ZIPs and nobody put there. */
 const isClutter = (name: string): boolean => name.endsWith('/') || /(^|\/)(\.|__MACOSX\/|Thumbs\.db$)/.test(name);
 
-export const isZip = (head: Uint8Array): boolean => head[0] === 0x50 && head[1] === 0x4b && (head[2] === 3 || head[2] === 5);
+export const isZip = (head: Uint8Array): boolean =>
+  head[0] === 0x50 && head[1] === 0x4b && (head[2] === 3 || head[2] === 5);
 
 async function openZip(file: string): Promise<ZipFile> {
   try {
@@ -36,8 +37,11 @@ async function openZip(file: string): Promise<ZipFile> {
 function whyNot(entry: Entry, total: number): string | null {
   if (/\.zip$/i.test(entry.fileName)) return 'A ZIP inside a ZIP is not opened: drop it by itself.';
   if (entry.uncompressedSize > MAX_ENTRY_BYTES) return 'This file is larger than 40 MB.';
-  if (entry.uncompressedSize > MAX_RATIO * Math.max(1, entry.compressedSize)) return 'This file unfolds to far more than it should and was left alone.';
-  return total + entry.uncompressedSize > MAX_TOTAL_BYTES ? 'The ZIP holds more than 3 GB: drop the rest by itself.' : null;
+  if (entry.uncompressedSize > MAX_RATIO * Math.max(1, entry.compressedSize))
+    return 'This file unfolds to far more than it should and was left alone.';
+  return total + entry.uncompressedSize > MAX_TOTAL_BYTES
+    ? 'The ZIP holds more than 3 GB: drop the rest by itself.'
+    : null;
 }
 
 /**
@@ -47,7 +51,10 @@ function whyNot(entry: Entry, total: number): string | null {
 export async function* unzip(file: string, folder: string): AsyncGenerator<Unzipped> {
   const zip = await openZip(file);
   try {
-    if (zip.entryCount > MAX_ENTRIES) throw new Refused(`This ZIP holds ${zip.entryCount} files; up to ${MAX_ENTRIES} are taken at once. Make several of it.`);
+    if (zip.entryCount > MAX_ENTRIES)
+      throw new Refused(
+        `This ZIP holds ${zip.entryCount} files; up to ${MAX_ENTRIES} are taken at once. Make several of it.`,
+      );
     let total = 0;
     for await (const entry of zip.eachEntry()) {
       if (isClutter(entry.fileName)) continue;
@@ -70,7 +77,9 @@ export async function* unzip(file: string, folder: string): AsyncGenerator<Unzip
     }
   } catch (error) {
     if (error instanceof Refused) throw error;
-    throw new Refused('This ZIP is damaged, or holds names that lead out of it: make it once more, or drop the pictures themselves.');
+    throw new Refused(
+      'This ZIP is damaged, or holds names that lead out of it: make it once more, or drop the pictures themselves.',
+    );
   } finally {
     zip.close();
   }

@@ -5,7 +5,19 @@ import type { Finding } from '@/core/critique/finding';
 import type { NotanResult } from '@/core/notan/result';
 import type { MassEdit } from '@/core/reference/set-up';
 import type { ScaleResult } from '@/core/scale/result';
-import { attempts, critiqueItems, critiques, decisions, exercises, handIns, measurements, students, type AttemptState, type HandInState, type Verdict } from '@/data/schema';
+import {
+  attempts,
+  critiqueItems,
+  critiques,
+  decisions,
+  exercises,
+  handIns,
+  measurements,
+  students,
+  type AttemptState,
+  type HandInState,
+  type Verdict,
+} from '@/data/schema';
 import { valuesOf } from '@/core/exercise/kinds';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { type Actor, attemptFor, classOf, exerciseFor, handInFor, type Student, type Teacher } from './actor';
@@ -26,7 +38,11 @@ interface Read {
 async function readingOf(house: House, attemptId: string): Promise<Read> {
   const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, attemptId));
   const measured = row ? measuredResultSchema.parse(row.result) : null;
-  return { result: measured?.kind === 'scale' ? measured : null, notan: measured?.kind === 'notan' ? measured : null, against: row?.against ?? null };
+  return {
+    result: measured?.kind === 'scale' ? measured : null,
+    notan: measured?.kind === 'notan' ? measured : null,
+    against: row?.against ?? null,
+  };
 }
 
 export interface SaidItem {
@@ -52,15 +68,26 @@ export interface AttemptView {
   readonly notan: NotanResult | null;
   /** From life: where masses were painted on it. */
   readonly masses: readonly MassEdit[];
-  readonly critique: { readonly word: string; readonly sentAt: Date | null; readonly items: readonly SaidItem[] } | null;
+  readonly critique: {
+    readonly word: string;
+    readonly sentAt: Date | null;
+    readonly items: readonly SaidItem[];
+  } | null;
   readonly verdict: Verdict | null;
 }
 
 async function attemptView(house: House, row: typeof attempts.$inferSelect): Promise<AttemptView> {
   const { result, notan } = await readingOf(house, row.id);
   const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, row.id));
-  const items = await house.db.select().from(critiqueItems).where(eq(critiqueItems.attemptId, row.id)).orderBy(asc(critiqueItems.position));
-  const [decision] = await house.db.select().from(decisions).where(and(eq(decisions.attemptId, row.id), isNull(decisions.withdrawnAt)));
+  const items = await house.db
+    .select()
+    .from(critiqueItems)
+    .where(eq(critiqueItems.attemptId, row.id))
+    .orderBy(asc(critiqueItems.position));
+  const [decision] = await house.db
+    .select()
+    .from(decisions)
+    .where(and(eq(decisions.attemptId, row.id), isNull(decisions.withdrawnAt)));
   return {
     id: row.id,
     number: row.number,
@@ -97,14 +124,39 @@ export async function rackOf(house: House, teacher: Teacher, classId: string) {
   const own = await classOf(house, teacher, classId);
   const people = await studentsOf(house, teacher, classId);
   const work = (await exercisesOfTeacher(house, teacher)).filter((e) => e.class.id === classId).map((e) => e.exercise);
-  const rows = work.length === 0 ? [] : await house.db.select().from(handIns).where(inArray(handIns.exerciseId, work.map((e) => e.id)));
+  const rows =
+    work.length === 0
+      ? []
+      : await house.db
+          .select()
+          .from(handIns)
+          .where(
+            inArray(
+              handIns.exerciseId,
+              work.map((e) => e.id),
+            ),
+          );
   const cells: RackCell[] = [];
   for (const handIn of rows) {
-    const all = await house.db.select().from(attempts).where(eq(attempts.handInId, handIn.id)).orderBy(asc(attempts.createdAt));
+    const all = await house.db
+      .select()
+      .from(attempts)
+      .where(eq(attempts.handInId, handIn.id))
+      .orderBy(asc(attempts.createdAt));
     const current = await currentAttempt(house, handIn.id);
     const { result, notan } = current ? await readingOf(house, current.id) : { result: null, notan: null };
     const lastRefused = all.at(-1)?.state === 'refused' && all.at(-1)?.plea === null;
-    cells.push({ handInId: handIn.id, studentId: handIn.studentId, exerciseId: handIn.exerciseId, state: handIn.state, attempt: current?.number ?? null, attemptId: current?.id ?? null, result, notan, refused: lastRefused });
+    cells.push({
+      handInId: handIn.id,
+      studentId: handIn.studentId,
+      exerciseId: handIn.exerciseId,
+      state: handIn.state,
+      attempt: current?.number ?? null,
+      attemptId: current?.id ?? null,
+      result,
+      notan,
+      refused: lastRefused,
+    });
   }
   return { class: own, students: people, exercises: work, cells };
 }
@@ -118,7 +170,15 @@ export async function waitingOf(house: House, teacher: Teacher) {
     .from(handIns)
     .innerJoin(students, eq(handIns.studentId, students.id))
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-    .where(and(eq(handIns.state, 'waiting'), inArray(students.classId, groups.map((g) => g.id))))
+    .where(
+      and(
+        eq(handIns.state, 'waiting'),
+        inArray(
+          students.classId,
+          groups.map((g) => g.id),
+        ),
+      ),
+    )
     .orderBy(asc(students.number));
   const list = [];
   for (const row of rows) {
@@ -131,7 +191,11 @@ export async function waitingOf(house: House, teacher: Teacher) {
 /** One hand-in under critique, with its neighbours on the rack for "next" and "previous". */
 export async function tableOf(house: House, teacher: Teacher, handInId: string) {
   const own = await handInFor(house, teacher, handInId);
-  const rows = await house.db.select().from(attempts).where(eq(attempts.handInId, handInId)).orderBy(asc(attempts.createdAt));
+  const rows = await house.db
+    .select()
+    .from(attempts)
+    .where(eq(attempts.handInId, handInId))
+    .orderBy(asc(attempts.createdAt));
   const current = await currentAttempt(house, handInId);
   const siblings = await house.db
     .select({ id: handIns.id, number: students.number, state: handIns.state })
@@ -161,7 +225,12 @@ export async function standingOf(house: House, teacher: Teacher, attemptId: stri
 }
 
 /** PNG of an attempt's tones, as wanted or as drawn, in the exercise's greys; null where none were read. */
-export async function tonesOfAttempt(house: House, teacher: Teacher, attemptId: string, which: 'wanted' | 'drawn'): Promise<Uint8Array | null> {
+export async function tonesOfAttempt(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  which: 'wanted' | 'drawn',
+): Promise<Uint8Array | null> {
   const own = await attemptFor(house, teacher, attemptId);
   const { against } = await readingOf(house, attemptId);
   const greys = valuesOf(own.attempt.terms ?? own.exercise.terms);
@@ -220,8 +289,13 @@ export async function myWork(house: House, student: Student) {
 
 export async function myExercise(house: House, student: Student, exerciseId: string) {
   const own = await exerciseFor(house, student, exerciseId);
-  const [handIn] = await house.db.select().from(handIns).where(and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, student.studentId)));
-  const rows = handIn ? await house.db.select().from(attempts).where(eq(attempts.handInId, handIn.id)).orderBy(asc(attempts.createdAt)) : [];
+  const [handIn] = await house.db
+    .select()
+    .from(handIns)
+    .where(and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, student.studentId)));
+  const rows = handIn
+    ? await house.db.select().from(attempts).where(eq(attempts.handInId, handIn.id)).orderBy(asc(attempts.createdAt))
+    : [];
   const views = await Promise.all(rows.map((r) => attemptView(house, r)));
   const setUp = await setUpOfExercise(house, own.exercise);
   return {
@@ -237,7 +311,12 @@ export async function myExercise(house: House, student: Student, exerciseId: str
 }
 
 /** Bytes of one of an attempt's pictures. The straightened strip shows readings, so a student sees it with the letter only. */
-export async function pictureOf(house: House, actor: Actor, attemptId: string, kind: 'preview' | 'strip'): Promise<Buffer | null> {
+export async function pictureOf(
+  house: House,
+  actor: Actor,
+  attemptId: string,
+  kind: 'preview' | 'strip',
+): Promise<Buffer | null> {
   const { attempt } = await attemptFor(house, actor, attemptId);
   if (actor.role === 'student' && kind === 'strip') {
     const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, attemptId));

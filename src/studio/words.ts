@@ -8,7 +8,12 @@ const words = (most: number, what: string) =>
   z
     .string()
     .max(most * 20, `${what} is too long: keep it to ${most} characters.`)
-    .transform((s) => s.normalize('NFC').replace(/(?![\n\t])\p{Cc}/gu, '').trim())
+    .transform((s) =>
+      s
+        .normalize('NFC')
+        .replace(/(?![\n\t])\p{Cc}/gu, '')
+        .trim(),
+    )
     .refine((s) => length(s) <= most, `${what} is too long: keep it to ${most} characters.`);
 
 export const nameSchema = words(80, 'This name').refine((s) => s !== '', 'Give a name.');

@@ -99,7 +99,8 @@ export function AttemptNow({ attempt, measured, stop, again, anyway }: Props) {
     );
   return (
     <p className="trouble" role="status">
-      <span className="font-semibold">{measured ? 'This picture will do.' : 'Your picture has come in.'}</span> {attempt.letter ? '' : 'It is with your teacher now; you will read the critique here.'}
+      <span className="font-semibold">{measured ? 'This picture will do.' : 'Your picture has come in.'}</span>{' '}
+      {attempt.letter ? '' : 'It is with your teacher now; you will read the critique here.'}
       {attempt.issues.map((i) => ` ${i.say}`)}
     </p>
   );

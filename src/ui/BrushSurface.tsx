@@ -59,13 +59,24 @@ export default function BrushSurface({ wholeShapes, colour, brush, onStroke, onS
           }}
           onPointerMove={(e) => {
             const at = drawing.current ? e.target.getStage()?.getPointerPosition() : null;
-            if (at) setPoints((p) => (Math.hypot(at.x - (p.at(-2) ?? 0), at.y - (p.at(-1) ?? 0)) < NEAR * width ? p : [...p, at.x, at.y]));
+            if (at)
+              setPoints((p) =>
+                Math.hypot(at.x - (p.at(-2) ?? 0), at.y - (p.at(-1) ?? 0)) < NEAR * width ? p : [...p, at.x, at.y],
+              );
           }}
           onPointerUp={finish}
           onPointerLeave={finish}
         >
           <Layer listening={false}>
-            {points.length > 0 && <Line points={points.length === 2 ? [...points, ...points] : points} stroke={colour} strokeWidth={brush * Math.max(width, height)} lineCap="round" lineJoin="round" />}
+            {points.length > 0 && (
+              <Line
+                points={points.length === 2 ? [...points, ...points] : points}
+                stroke={colour}
+                strokeWidth={brush * Math.max(width, height)}
+                lineCap="round"
+                lineJoin="round"
+              />
+            )}
           </Layer>
         </Stage>
       )}

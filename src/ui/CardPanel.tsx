@@ -24,7 +24,10 @@ export function CardPanel({ classId, card, bringIn, forget }: Props) {
           {card.patches} patches, {card.name}. Sheets that come in from now on are measured by them.
         </p>
       ) : (
-        <p>Nothing is known of your printer: its greys are taken to be as they should be, and readings may be 3 to 9 L* off for it.</p>
+        <p>
+          Nothing is known of your printer: its greys are taken to be as they should be, and readings may be 3 to 9 L*
+          off for it.
+        </p>
       )}
       <div className="flex flex-wrap items-start gap-2">
         <FileReaderButton label="Bring in readings of a sheet (CSV or CGATS)" send={bringIn} />
@@ -36,14 +39,22 @@ export function CardPanel({ classId, card, bringIn, forget }: Props) {
             <a className="calm" href={`/card/${classId}?as=cgats`}>
               As CGATS
             </a>
-            <button type="button" className="calm" disabled={busy} onClick={() => start(async () => void (await forget()))}>
+            <button
+              type="button"
+              className="calm"
+              disabled={busy}
+              onClick={() => start(async () => void (await forget()))}
+            >
               Forget it
             </button>
           </>
         )}
       </div>
       {card && <CarryOver classId={classId} />}
-      <p className="quiet">Print a sheet, read its greys from the top left on, then those at the foot; “paper” is the bare paper. The columns are patch, lightness, a, b.</p>
+      <p className="quiet">
+        Print a sheet, read its greys from the top left on, then those at the foot; “paper” is the bare paper. The
+        columns are patch, lightness, a, b.
+      </p>
     </div>
   );
 }

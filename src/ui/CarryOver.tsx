@@ -22,16 +22,30 @@ export function CarryOver({ classId }: { readonly classId: string }) {
 
   return (
     <div className="grid gap-2">
-      <p>Other paper, or another printer? Lay a fresh print beside a sheet that is known and photograph both in even light: its greys are told from the known ones.</p>
+      <p>
+        Other paper, or another printer? Lay a fresh print beside a sheet that is known and photograph both in even
+        light: its greys are told from the known ones.
+      </p>
       <div className="flex flex-wrap items-center gap-2">
         <label className="inline-flex items-center gap-2">
           The known sheet lies
-          <select className="field" value={known} onChange={(e) => setKnown(e.target.value === 'right' ? 'right' : 'left')}>
+          <select
+            className="field"
+            value={known}
+            onChange={(e) => setKnown(e.target.value === 'right' ? 'right' : 'left')}
+          >
             <option value="left">left</option>
             <option value="right">right</option>
           </select>
         </label>
-        <FilePick label="Photograph of both sheets" words={doing || 'Photograph of both sheets'} accept={PICTURE_TYPES} look="calm" disabled={doing !== ''} onFile={(file) => void send(file)} />
+        <FilePick
+          label="Photograph of both sheets"
+          words={doing || 'Photograph of both sheets'}
+          accept={PICTURE_TYPES}
+          look="calm"
+          disabled={doing !== ''}
+          onFile={(file) => void send(file)}
+        />
       </div>
       {said && (
         <p role="status" className="trouble">

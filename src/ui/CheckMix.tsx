@@ -45,7 +45,12 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
     setTrouble('');
     setTold(null);
     setDoing(file ? 'Reading the dab …' : 'The practice camera is painting a dab and photographing …');
-    const query = new URLSearchParams({ step: String(step), wet: wet ? 'yes' : 'no', recipe: recipe ? 'yes' : 'no', practice: file ? 'no' : 'yes' });
+    const query = new URLSearchParams({
+      step: String(step),
+      wet: wet ? 'yes' : 'no',
+      recipe: recipe ? 'yes' : 'no',
+      practice: file ? 'no' : 'yes',
+    });
     const answer = await sendPhoto<Answer>(`/check/${exerciseId}?${query}`, file);
     if (answer.say) setTrouble(answer.say);
     else {
@@ -76,13 +81,32 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
           </select>
         </label>
         <label className="flex min-h-10 items-center gap-2 self-end">
-          <input type="checkbox" className="h-5 w-5 accent-ink" checked={wet} onChange={(e) => setWet(e.target.checked)} /> still wet
+          <input
+            type="checkbox"
+            className="h-5 w-5 accent-ink"
+            checked={wet}
+            onChange={(e) => setWet(e.target.checked)}
+          />{' '}
+          still wet
         </label>
       </div>
       <label className="flex items-center gap-2">
-        <input type="checkbox" className="h-5 w-5 shrink-0 accent-ink" checked={recipe} onChange={(e) => setRecipe(e.target.checked)} /> mixed just as the recipe says
+        <input
+          type="checkbox"
+          className="h-5 w-5 shrink-0 accent-ink"
+          checked={recipe}
+          onChange={(e) => setRecipe(e.target.checked)}
+        />{' '}
+        mixed just as the recipe says
       </label>
-      <FilePick label="Photograph of the dab" words={doing || `Photograph the sheet and check dab ${name}`} accept={PICTURE_TYPES} look="calm" disabled={doing !== ''} onFile={(file) => void check(file)} />
+      <FilePick
+        label="Photograph of the dab"
+        words={doing || `Photograph the sheet and check dab ${name}`}
+        accept={PICTURE_TYPES}
+        look="calm"
+        disabled={doing !== ''}
+        onFile={(file) => void check(file)}
+      />
       {practice && (
         <button type="button" className="calm w-full" disabled={doing !== ''} onClick={() => void check(null)}>
           Check a dab with the studio’s practice camera
@@ -96,8 +120,17 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
               <span className="flex-1" style={{ background: cssGrey(told.target) }} />
             </span>
             <p>
-              <strong>{sayNudge(told.nudge, { step: name, ...names, other: told.nudge.useFor === null ? null : (labels[told.nudge.useFor - 1] ?? null), labels })}</strong>
-              {told.nudge.add === 'dark' && VERDICTS[told.verdict] && <span className="block">{VERDICTS[told.verdict]}</span>}
+              <strong>
+                {sayNudge(told.nudge, {
+                  step: name,
+                  ...names,
+                  other: told.nudge.useFor === null ? null : (labels[told.nudge.useFor - 1] ?? null),
+                  labels,
+                })}
+              </strong>
+              {told.nudge.add === 'dark' && VERDICTS[told.verdict] && (
+                <span className="block">{VERDICTS[told.verdict]}</span>
+              )}
               {told.notLearnt && <span className="block">{told.notLearnt}</span>}
               <span className="quiet block">
                 It is L* {told.lightness.toFixed(0)}

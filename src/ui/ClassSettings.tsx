@@ -12,7 +12,13 @@ interface Settings {
   readonly pieceLineMm: number | null;
 }
 
-export function ClassSettings({ now, save }: { now: Settings; save: (settings: Settings) => Promise<{ ok: boolean; say?: string }> }) {
+export function ClassSettings({
+  now,
+  save,
+}: {
+  now: Settings;
+  save: (settings: Settings) => Promise<{ ok: boolean; say?: string }>;
+}) {
   const [settings, setSettings] = useState(now);
   const [trouble, setTrouble] = useState('');
   const [busy, start] = useTransition();
@@ -26,13 +32,27 @@ export function ClassSettings({ now, save }: { now: Settings; save: (settings: S
   };
   return (
     <fieldset className="grid gap-2" disabled={busy}>
-      <Choice label="How values are numbered" value={settings.numbering} options={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]] as const)} onChange={(numbering) => put({ numbering })} />
-      <Tick label="There are students under 16" checked={settings.underSixteen} onChange={(underSixteen) => put({ underSixteen })} />
+      <Choice
+        label="How values are numbered"
+        value={settings.numbering}
+        options={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]] as const)}
+        onChange={(numbering) => put({ numbering })}
+      />
+      <Tick
+        label="There are students under 16"
+        checked={settings.underSixteen}
+        onChange={(underSixteen) => put({ underSixteen })}
+      />
       <Tick label="It is part of a school" checked={settings.school} onChange={(school) => put({ school })} />
       <p className="quiet">Toxic pigments and solvents are kept from a class under 16, lead white from a school too.</p>
       <label>
         <span className="label">Currency of estimates</span>
-        <input className="field" maxLength={3} defaultValue={settings.currency} onBlur={(e) => e.target.value !== settings.currency && put({ currency: e.target.value.toUpperCase() })} />
+        <input
+          className="field"
+          maxLength={3}
+          defaultValue={settings.currency}
+          onBlur={(e) => e.target.value !== settings.currency && put({ currency: e.target.value.toUpperCase() })}
+        />
       </label>
       <label>
         <span className="label">The 100 mm line on your corner pieces, in mm</span>

@@ -56,7 +56,11 @@ interface Props {
   readonly next: string | null;
   readonly place: string;
   readonly actions: {
-    changeItem(attemptId: string, position: number, change: { say?: string; action?: string; dropped?: boolean }): Promise<Answer>;
+    changeItem(
+      attemptId: string,
+      position: number,
+      change: { say?: string; action?: string; dropped?: boolean },
+    ): Promise<Answer>;
     changeWord(attemptId: string, word: string): Promise<Answer>;
     giveVerdict(attemptId: string, verdict: string): Promise<Answer>;
     withdrawVerdict(attemptId: string): Promise<Answer>;
@@ -96,25 +100,30 @@ export function CritiqueTable(props: Props) {
   const headlines = all ? fixes : fixes.slice(0, HEADLINES);
   const visible = [...works, ...headlines];
   const pick = visible[chosen];
-  const sameBox = (a: { x: number; y: number }, b: { x: number; y: number }) => Math.abs(a.x - b.x) + Math.abs(a.y - b.y) < 1e-6;
-  const region = notan && pick?.original.where.box ? notan.regions.findIndex((r) => pick.original.where.box && sameBox(r.box, pick.original.where.box)) : -1;
+  const sameBox = (a: { x: number; y: number }, b: { x: number; y: number }) =>
+    Math.abs(a.x - b.x) + Math.abs(a.y - b.y) < 1e-6;
+  const region =
+    notan && pick?.original.where.box
+      ? notan.regions.findIndex((r) => pick.original.where.box && sameBox(r.box, pick.original.where.box))
+      : -1;
   const life = notan && notan.reference !== 'picture' ? props.setUp : null;
-  const view = notan && shown && {
-    attemptId: shown.id,
-    hasStrip: shown.hasStrip,
-    result: notan,
-    greys: props.targets,
-    labels,
-    squint: squint.on,
-    tones: tones.on,
-    lit: region >= 0 ? region : null,
-    box: pick?.original.where.box,
-    onPick: (k: number) => {
-      const box = notan.regions[k]?.box;
-      const at = visible.findIndex((i) => box && i.original.where.box && sameBox(i.original.where.box, box));
-      if (at >= 0) setChosen(at);
-    },
-  };
+  const view = notan &&
+    shown && {
+      attemptId: shown.id,
+      hasStrip: shown.hasStrip,
+      result: notan,
+      greys: props.targets,
+      labels,
+      squint: squint.on,
+      tones: tones.on,
+      lit: region >= 0 ? region : null,
+      box: pick?.original.where.box,
+      onPick: (k: number) => {
+        const box = notan.regions[k]?.box;
+        const at = visible.findIndex((i) => box && i.original.where.box && sameBox(i.original.where.box, box));
+        if (at >= 0) setChosen(at);
+      },
+    };
   const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
   const lit = pick?.original.where.steps ?? [];
   const numberUp = (shown?.number ?? 0) > 0 ? `Try ${shown?.number}` : 'Photograph';
@@ -127,9 +136,11 @@ export function CritiqueTable(props: Props) {
     });
   const go = (id: string | null) => id && router.push(`/table/${id}`);
   const verdict = (v: string) => shown && !frozen && run(() => actions.giveVerdict(shown.id, v));
-  const change = (position: number, c: Parameters<Props['actions']['changeItem']>[2]) => shown && run(() => actions.changeItem(shown.id, position, c));
+  const change = (position: number, c: Parameters<Props['actions']['changeItem']>[2]) =>
+    shown && run(() => actions.changeItem(shown.id, position, c));
 
-  const accept = (scope: 'this' | 'everyone') => shown && region >= 0 && !life && !frozen && run(() => actions.acceptAsReading(shown.id, region, scope));
+  const accept = (scope: 'this' | 'everyone') =>
+    shown && region >= 0 && !life && !frozen && run(() => actions.acceptAsReading(shown.id, region, scope));
 
   useKeys(
     {
@@ -146,7 +157,12 @@ export function CritiqueTable(props: Props) {
       w: () => shown?.verdict && run(() => actions.withdrawVerdict(shown.id)),
       '?': () => setHelp(true),
     },
-    { s: squint.hold, o: original.hold, ...(notan && { t: tones.hold }), ...(notan && !life && { r: swap.hold, m: over.hold }) },
+    {
+      s: squint.hold,
+      o: original.hold,
+      ...(notan && { t: tones.hold }),
+      ...(notan && !life && { r: swap.hold, m: over.hold }),
+    },
   );
 
   const editable = { chosen, editing, frozen, onChoose: setChosen, onEdit: setEditing, onChange: change };
@@ -154,15 +170,35 @@ export function CritiqueTable(props: Props) {
     <div className="grid h-[calc(100vh-44px)] min-h-[640px] grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
         {original.on && shown?.hasPreview ? (
-          <img src={`/picture/${shown.id}/preview`} alt="The photograph as it came" className="h-full w-full object-contain" />
+          <img
+            src={`/picture/${shown.id}/preview`}
+            alt="The photograph as it came"
+            className="h-full w-full object-contain"
+          />
         ) : view && life && shown ? (
-          <LifePictures key={shown.id} {...view} setUp={life} painted={shown.masses} frozen={frozen} busy={busy} judge={(edits) => run(() => actions.judgeByMasses(shown.id, edits))} />
+          <LifePictures
+            key={shown.id}
+            {...view}
+            setUp={life}
+            painted={shown.masses}
+            frozen={frozen}
+            busy={busy}
+            judge={(edits) => run(() => actions.judgeByMasses(shown.id, edits))}
+          />
         ) : view ? (
           <NotanPictures {...view} swap={swap.on} over={over.on} />
         ) : read ? (
           <>
             <div className="px-4 pt-3">
-              <StripCompare picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null} targets={props.targets} perRow={props.perRow} gapPercent={props.gapPercent} tall={props.tall} squint={squint.on} lit={lit} />
+              <StripCompare
+                picture={shown?.hasStrip ? `/picture/${shown.id}/strip` : null}
+                targets={props.targets}
+                perRow={props.perRow}
+                gapPercent={props.gapPercent}
+                tall={props.tall}
+                squint={squint.on}
+                lit={lit}
+              />
             </div>
             <div className="mx-4 mb-3 mt-3 min-h-0 flex-1 bg-l93">
               <ValueRuler
@@ -186,7 +222,11 @@ export function CritiqueTable(props: Props) {
             {shown?.hasPreview && (
               <img
                 src={`/picture/${shown.id}/${shown.hasStrip && !result && !shown.notan ? 'strip' : 'preview'}`}
-                alt={shown.hasStrip && !result ? 'What was painted, straightened, in true greys' : 'The photograph as it came'}
+                alt={
+                  shown.hasStrip && !result
+                    ? 'What was painted, straightened, in true greys'
+                    : 'The photograph as it came'
+                }
                 className="max-h-[80vh] max-w-full"
               />
             )}
@@ -197,7 +237,12 @@ export function CritiqueTable(props: Props) {
         <div className="flex items-center gap-2">
           <h1 className="truncate text-18 font-semibold">{props.student}</h1>
           <span className="quiet ml-auto shrink-0">{props.place}</span>
-          <button type="button" className="cursor-pointer rounded-sm border border-l37 px-2 text-13" aria-label="Keys" onClick={() => setHelp(true)}>
+          <button
+            type="button"
+            className="cursor-pointer rounded-sm border border-l37 px-2 text-13"
+            aria-label="Keys"
+            onClick={() => setHelp(true)}
+          >
             ?
           </button>
         </div>
@@ -221,7 +266,12 @@ export function CritiqueTable(props: Props) {
         {props.attempts.length > 1 && (
           <nav aria-label="Attempts" className="flex flex-wrap gap-1 text-13">
             {props.attempts.map((a) => (
-              <Link key={a.id} href={`/table/${props.handInId}?attempt=${a.id}`} aria-current={a.id === shown?.id} className={`rounded-sm px-2 py-0.5 ${a.id === shown?.id ? 'bg-l20 text-l97' : 'bg-l88'}`}>
+              <Link
+                key={a.id}
+                href={`/table/${props.handInId}?attempt=${a.id}`}
+                aria-current={a.id === shown?.id}
+                className={`rounded-sm px-2 py-0.5 ${a.id === shown?.id ? 'bg-l20 text-l97' : 'bg-l88'}`}
+              >
                 {a.number ? `Try ${a.number}` : a.state}
               </Link>
             ))}
@@ -231,7 +281,11 @@ export function CritiqueTable(props: Props) {
         {read && <LeastWork result={result} labels={labels} says={props.repaint} />}
         {read && result.chips.length > 0 && <ChipList chips={result.chips} labels={labels} />}
         {read && (
-          <GapLadder labels={labels} lightness={result.steps.map((s) => s.lightness)} flagged={result.gaps.map((g) => g.flags.length > 0)} />
+          <GapLadder
+            labels={labels}
+            lightness={result.steps.map((s) => s.lightness)}
+            flagged={result.gaps.map((g) => g.flags.length > 0)}
+          />
         )}
         <FindingList title="What works" items={works} from={0} {...editable} />
         <FindingList title="To mend" items={headlines} from={works.length} {...editable} />
@@ -248,7 +302,9 @@ export function CritiqueTable(props: Props) {
               rows={2}
               defaultValue={shown.critique.word}
               disabled={frozen}
-              onBlur={(e) => e.target.value !== shown.critique?.word && run(() => actions.changeWord(shown.id, e.target.value))}
+              onBlur={(e) =>
+                e.target.value !== shown.critique?.word && run(() => actions.changeWord(shown.id, e.target.value))
+              }
             />
           </label>
         )}
@@ -257,7 +313,14 @@ export function CritiqueTable(props: Props) {
             {trouble}
           </p>
         )}
-        {shown && notan?.frame && <FrameChoice frame={notan.frame} frozen={frozen} busy={busy || underWay} choose={(on) => run(() => actions.takeFrameAsDark(shown.id, on))} />}
+        {shown && notan?.frame && (
+          <FrameChoice
+            frame={notan.frame}
+            frozen={frozen}
+            busy={busy || underWay}
+            choose={(on) => run(() => actions.takeFrameAsDark(shown.id, on))}
+          />
+        )}
         {shown && notan && (
           <ReadingChoice
             able={region >= 0 && !life}
@@ -273,9 +336,20 @@ export function CritiqueTable(props: Props) {
         )}
         {read && <ScaleFacts result={result} labels={labels} numberUp={numberUp} />}
         {notan && <NotanFacts result={notan} labels={labels} numberUp={numberUp} />}
-        <DecisionBar state={props.state} verdict={shown?.verdict ?? null} isCurrent={isCurrent} busy={busy} onVerdict={verdict} onWithdraw={() => shown && run(() => actions.withdrawVerdict(shown.id))} />
+        <DecisionBar
+          state={props.state}
+          verdict={shown?.verdict ?? null}
+          isCurrent={isCurrent}
+          busy={busy}
+          onVerdict={verdict}
+          onWithdraw={() => shown && run(() => actions.withdrawVerdict(shown.id))}
+        />
       </aside>
-      <KeyList keys={notan ? [...KEYS.slice(0, -1), ...(life ? LIFE_KEYS : NOTAN_KEYS), ...KEYS.slice(-1)] : KEYS} open={help} onOpenChange={setHelp} />
+      <KeyList
+        keys={notan ? [...KEYS.slice(0, -1), ...(life ? LIFE_KEYS : NOTAN_KEYS), ...KEYS.slice(-1)] : KEYS}
+        open={help}
+        onOpenChange={setHelp}
+      />
     </div>
   );
 }

@@ -3,7 +3,13 @@
 import { useState, useTransition } from 'react';
 import { FilePick } from './FilePick';
 
-export function FileReaderButton({ label, send }: { label: string; send: (text: string) => Promise<{ ok: boolean; say?: string }> }) {
+export function FileReaderButton({
+  label,
+  send,
+}: {
+  label: string;
+  send: (text: string) => Promise<{ ok: boolean; say?: string }>;
+}) {
   const [said, setSaid] = useState('');
   const [busy, start] = useTransition();
   const read = (file: File) =>
@@ -13,7 +19,14 @@ export function FileReaderButton({ label, send }: { label: string; send: (text: 
     });
   return (
     <span className="inline-grid gap-1">
-      <FilePick label={label} words={busy ? 'Reading …' : label} accept=".csv,text/csv,text/plain" look="calm" disabled={busy} onFile={read} />
+      <FilePick
+        label={label}
+        words={busy ? 'Reading …' : label}
+        accept=".csv,text/csv,text/plain"
+        look="calm"
+        disabled={busy}
+        onFile={read}
+      />
       {said && (
         <span role="status" className="max-w-80 text-13">
           {said}

@@ -40,7 +40,12 @@ export function FinderPanel({ printer, classes, demo, read, clear, practise }: P
         <li>
           <FileReaderButton label="Bring in readings (CSV: code, lightness)" send={(csv) => read(printer.id, csv)} />
           {demo && (
-            <button type="button" className="calm mt-1" disabled={busy} onClick={() => run(() => practise(printer.id, null, steps), 'The practice reader has read the chart.')}>
+            <button
+              type="button"
+              className="calm mt-1"
+              disabled={busy}
+              onClick={() => run(() => practise(printer.id, null, steps), 'The practice reader has read the chart.')}
+            >
               Read the chart with the practice reader
             </button>
           )}
@@ -49,7 +54,12 @@ export function FinderPanel({ printer, classes, demo, read, clear, practise }: P
           <>
             <li>
               <div className="mb-2 grid grid-cols-2 gap-2">
-                <Choice label="For" value={classId} options={classes.map((c) => [c.id, c.name] as const)} onChange={setClassId} />
+                <Choice
+                  label="For"
+                  value={classId}
+                  options={classes.map((c) => [c.id, c.name] as const)}
+                  onChange={setClassId}
+                />
                 <Amount label="Bars" value={steps} min={3} max={15} onChange={setSteps} />
               </div>
               <a className="act" href={`/finder/${printer.id}?class=${classId}&steps=${steps}`}>
@@ -57,9 +67,17 @@ export function FinderPanel({ printer, classes, demo, read, clear, practise }: P
               </a>
             </li>
             <li>
-              Read its bars too, bring them in the same way, and print it again: what is left of the error stands under each bar.
+              Read its bars too, bring them in the same way, and print it again: what is left of the error stands under
+              each bar.
               {demo && (
-                <button type="button" className="calm mt-1 block" disabled={busy} onClick={() => run(() => practise(printer.id, classId, steps), 'The practice reader has read the bars.')}>
+                <button
+                  type="button"
+                  className="calm mt-1 block"
+                  disabled={busy}
+                  onClick={() =>
+                    run(() => practise(printer.id, classId, steps), 'The practice reader has read the bars.')
+                  }
+                >
                   Read the bars with the practice reader
                 </button>
               )}
@@ -73,7 +91,12 @@ export function FinderPanel({ printer, classes, demo, read, clear, practise }: P
         </p>
       )}
       {known && (
-        <button type="button" className="mt-2 cursor-pointer text-13 underline" disabled={busy} onClick={() => run(() => clear(printer.id), 'The readings are forgotten.')}>
+        <button
+          type="button"
+          className="mt-2 cursor-pointer text-13 underline"
+          disabled={busy}
+          onClick={() => run(() => clear(printer.id), 'The readings are forgotten.')}
+        >
           Forget its readings
         </button>
       )}

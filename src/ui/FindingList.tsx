@@ -22,7 +22,16 @@ export function FindingList({ title, items, from, chosen, editing, frozen, onCho
     <div>
       <h2 className="label">{title}</h2>
       {items.map((item, i) => (
-        <FindingRow key={item.position} item={item} frozen={frozen} chosen={chosen === from + i} editing={editing === item.position} onChoose={() => onChoose(from + i)} onEdit={(open) => onEdit(open ? item.position : null)} onChange={(c) => onChange(item.position, c)} />
+        <FindingRow
+          key={item.position}
+          item={item}
+          frozen={frozen}
+          chosen={chosen === from + i}
+          editing={editing === item.position}
+          onChoose={() => onChoose(from + i)}
+          onEdit={(open) => onEdit(open ? item.position : null)}
+          onChange={(c) => onChange(item.position, c)}
+        />
       ))}
     </div>
   );

@@ -24,7 +24,10 @@ export function FindingRow({ item, frozen, chosen, editing, onChoose, onEdit, on
         className="rounded-sm bg-l97 p-2"
         onSubmit={(e) => {
           e.preventDefault();
-          onChange({ say: draftSay === item.original.say ? '' : draftSay, action: draftAction === (item.original.do ?? '') ? '' : draftAction });
+          onChange({
+            say: draftSay === item.original.say ? '' : draftSay,
+            action: draftAction === (item.original.do ?? '') ? '' : draftAction,
+          });
           onEdit(false);
         }}
         onKeyDown={(e) => {
@@ -33,7 +36,13 @@ export function FindingRow({ item, frozen, chosen, editing, onChoose, onEdit, on
       >
         <label>
           <span className="label">What is seen</span>
-          <textarea className="field" rows={3} autoFocus value={draftSay} onChange={(e) => setDraftSay(e.target.value)} />
+          <textarea
+            className="field"
+            rows={3}
+            autoFocus
+            value={draftSay}
+            onChange={(e) => setDraftSay(e.target.value)}
+          />
         </label>
         {item.original.kind === 'fix' && (
           <label>
@@ -50,9 +59,14 @@ export function FindingRow({ item, frozen, chosen, editing, onChoose, onEdit, on
       </form>
     );
   return (
-    <div className={`rounded-sm border-l-4 py-1 pl-2 ${chosen ? 'border-ink bg-l97' : 'border-transparent'}`} data-code={item.original.code}>
+    <div
+      className={`rounded-sm border-l-4 py-1 pl-2 ${chosen ? 'border-ink bg-l97' : 'border-transparent'}`}
+      data-code={item.original.code}
+    >
       <button type="button" className="block w-full cursor-pointer text-left" aria-pressed={chosen} onClick={onChoose}>
-        <span className={item.dropped ? 'text-l37 line-through' : item.original.kind === 'fix' ? 'font-semibold' : ''}>{say}</span>
+        <span className={item.dropped ? 'text-l37 line-through' : item.original.kind === 'fix' ? 'font-semibold' : ''}>
+          {say}
+        </span>
         {action && !item.dropped && <span className="block">{action}</span>}
         {item.say !== null && <span className="quiet block">Drafted: {item.original.say}</span>}
       </button>
@@ -61,7 +75,11 @@ export function FindingRow({ item, frozen, chosen, editing, onChoose, onEdit, on
           <button type="button" className="cursor-pointer underline" onClick={() => onEdit(true)}>
             Edit
           </button>
-          <button type="button" className="cursor-pointer underline" onClick={() => onChange({ dropped: !item.dropped })}>
+          <button
+            type="button"
+            className="cursor-pointer underline"
+            onClick={() => onChange({ dropped: !item.dropped })}
+          >
             {item.dropped ? 'Take it back in' : 'Drop'}
           </button>
         </div>

@@ -12,7 +12,10 @@ export function FrameChoice({ frame: { lightness, isDarkEnd }, frozen, busy, cho
   return (
     <div className="rounded-sm bg-l97 p-2 text-13">
       <p>
-        A frame was painted round it, L* {lightness.toFixed(0)}, and is left out. {isDarkEnd ? 'It stands for the dark end: every tone is judged against it.' : 'It may stand for the dark end, the darkest that this paint was made to go.'}
+        A frame was painted round it, L* {lightness.toFixed(0)}, and is left out.{' '}
+        {isDarkEnd
+          ? 'It stands for the dark end: every tone is judged against it.'
+          : 'It may stand for the dark end, the darkest that this paint was made to go.'}
       </p>
       {!frozen && (
         <button type="button" className="calm mt-1" disabled={busy} onClick={() => choose(!isDarkEnd)}>

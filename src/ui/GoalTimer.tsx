@@ -18,7 +18,9 @@ export function GoalTimer({ goals, minutes }: Props) {
     const tick = setInterval(() => setNow(Date.now()), 500);
     return () => clearInterval(tick);
   }, [running]);
-  const left = running ? Math.max(0, Math.round((running.until - Math.max(now, running.until - 60_000 * (minutes ?? 0))) / 1000)) : 0;
+  const left = running
+    ? Math.max(0, Math.round((running.until - Math.max(now, running.until - 60_000 * (minutes ?? 0))) / 1000))
+    : 0;
   return (
     <ol className="mb-3 grid gap-2" aria-label="Goals">
       {goals.map((goal, i) => (
@@ -32,7 +34,12 @@ export function GoalTimer({ goals, minutes }: Props) {
                 {left > 0 ? told(left) : 'time is up: stop, or go on'}
               </button>
             ) : (
-              <button type="button" className="calm" onClick={() => setRunning({ goal: i, until: Date.now() + minutes * 60_000 })} aria-label={`Start ${minutes} minutes for “${goal}”`}>
+              <button
+                type="button"
+                className="calm"
+                onClick={() => setRunning({ goal: i, until: Date.now() + minutes * 60_000 })}
+                aria-label={`Start ${minutes} minutes for “${goal}”`}
+              >
                 {minutes} min
               </button>
             ))}

@@ -20,7 +20,15 @@ export function HandInPhoto({ exerciseId, terms, measured, practice, again }: Pr
       label="Photograph of the sheet"
       words={again ? 'Hand in again: photograph or file' : 'Hand in: photograph or file'}
       chief
-      practice={practice ? { url: `/practice/${exerciseId}`, words: 'Photograph this sheet with the studio’s practice camera', doing: 'The practice camera is printing, painting and photographing …' } : null}
+      practice={
+        practice
+          ? {
+              url: `/practice/${exerciseId}`,
+              words: 'Photograph this sheet with the studio’s practice camera',
+              doing: 'The practice camera is printing, painting and photographing …',
+            }
+          : null
+      }
     />
   );
 }

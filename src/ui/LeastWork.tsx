@@ -14,8 +14,13 @@ export function LeastWork({ result, labels, says }: Props) {
   const work = result.leastWork;
   if (!work) return null;
   if (work.length === 0) return <p className="quiet">Least work: nothing needs painting again.</p>;
-  const size = Math.abs((result.steps[0]?.target ?? 0) - (result.steps.at(-1)?.target ?? 0)) / Math.max(1, result.steps.length - 1);
-  const said = work.map(({ step, from, to }) => `${labels[step - 1] ?? step} (${inSteps((to - from) / size)} ${to > from ? 'lighter' : 'darker'})`);
+  const size =
+    Math.abs((result.steps[0]?.target ?? 0) - (result.steps.at(-1)?.target ?? 0)) /
+    Math.max(1, result.steps.length - 1);
+  const said = work.map(
+    ({ step, from, to }) =>
+      `${labels[step - 1] ?? step} (${inSteps((to - from) / size)} ${to > from ? 'lighter' : 'darker'})`,
+  );
   return (
     <div className="text-15">
       <p>

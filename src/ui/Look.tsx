@@ -14,7 +14,12 @@ interface Props {
 }
 
 const STEP = { fine: 0.01, coarse: 0.05 } as const;
-const KEYS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const KEYS: Record<string, readonly [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 const within = (v: number): number => Math.min(1, Math.max(0, v));
 const place = ({ x, y }: LookMark) => ({ left: `${100 * x}%`, top: `${100 * y}%` });
 
@@ -74,7 +79,14 @@ export function Look({ picture, look, ask }: Props) {
         )}
         {shown.map((m, i) =>
           open ? (
-            <button key={i} type="button" aria-label={`Mark ${i + 1}: take it away`} className="absolute grid h-11 w-11 -translate-x-1/2 -translate-y-1/2 cursor-pointer place-items-center" style={place(m)} onClick={() => remove(i)}>
+            <button
+              key={i}
+              type="button"
+              aria-label={`Mark ${i + 1}: take it away`}
+              className="absolute grid h-11 w-11 -translate-x-1/2 -translate-y-1/2 cursor-pointer place-items-center"
+              style={place(m)}
+              onClick={() => remove(i)}
+            >
               <Sign>{i + 1}</Sign>
             </button>
           ) : (
@@ -85,7 +97,10 @@ export function Look({ picture, look, ask }: Props) {
         )}
       </div>
       <WantedPicture look={look} squint={squint.on} />
-      <p className="quiet">Yours above, in greys; below it what is wanted.{look.relative && ' Nothing white was in the picture, so the ends are taken for granted.'}</p>
+      <p className="quiet">
+        Yours above, in greys; below it what is wanted.
+        {look.relative && ' Nothing white was in the picture, so the ends are taken for granted.'}
+      </p>
       <div className="flex gap-2">
         <HoldButton label="Squint" hold={squint} />
         <HoldButton label="What is wanted" hold={swap} />
@@ -93,7 +108,8 @@ export function Look({ picture, look, ask }: Props) {
       {open ? (
         <>
           <p>
-            Squint first. Then tap up to three places that seem wrong to you, and ask. {marks.length > 0 && <span className="quiet">Tap a mark to take it away.</span>}
+            Squint first. Then tap up to three places that seem wrong to you, and ask.{' '}
+            {marks.length > 0 && <span className="quiet">Tap a mark to take it away.</span>}
           </p>
           <button
             type="button"
@@ -107,7 +123,9 @@ export function Look({ picture, look, ask }: Props) {
               })
             }
           >
-            {marks.length === 0 ? 'Nothing seems wrong: ask the measurement' : `Ask the measurement about ${marks.length === 1 ? 'this place' : `these ${marks.length} places`}`}
+            {marks.length === 0
+              ? 'Nothing seems wrong: ask the measurement'
+              : `Ask the measurement about ${marks.length === 1 ? 'this place' : `these ${marks.length} places`}`}
           </button>
           {trouble && (
             <p role="alert" className="trouble">

@@ -25,7 +25,11 @@ function Wanted({ look: { wanted }, height }: { look: Props['look']; height: num
           key={cell.step}
           fillRule="evenodd"
           fill={cssGrey(lightness)}
-          d={cell.rings.map((ring) => `M${ring.map(([x, y]) => `${(x * WIDTH).toFixed(1)} ${(y * height).toFixed(1)}`).join('L')}Z`).join('')}
+          d={cell.rings
+            .map(
+              (ring) => `M${ring.map(([x, y]) => `${(x * WIDTH).toFixed(1)} ${(y * height).toFixed(1)}`).join('L')}Z`,
+            )
+            .join('')}
         />
       ))}
     </>
@@ -36,12 +40,31 @@ export function LookPicture({ picture, look, squint, swapped }: Props) {
   const height = WIDTH / look.aspect;
   const filter = squint ? 'url(#look-squint)' : undefined;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${height}`} className="block w-full" role="img" aria-label={swapped ? 'The greys that are wanted' : 'What is painted so far, in greys'}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      className="block w-full"
+      role="img"
+      aria-label={swapped ? 'The greys that are wanted' : 'What is painted so far, in greys'}
+    >
       {/* Squinting fuses light, not codes: the blur works on linear values. */}
-      <filter id="look-squint" filterUnits="userSpaceOnUse" x={0} y={0} width={WIDTH} height={height} colorInterpolationFilters="linearRGB">
+      <filter
+        id="look-squint"
+        filterUnits="userSpaceOnUse"
+        x={0}
+        y={0}
+        width={WIDTH}
+        height={height}
+        colorInterpolationFilters="linearRGB"
+      >
         <feGaussianBlur stdDeviation={SQUINT * Math.max(WIDTH, height)} edgeMode="duplicate" />
       </filter>
-      <g filter={filter}>{swapped ? <Wanted look={look} height={height} /> : <image href={picture} width={WIDTH} height={height} preserveAspectRatio="none" />}</g>
+      <g filter={filter}>
+        {swapped ? (
+          <Wanted look={look} height={height} />
+        ) : (
+          <image href={picture} width={WIDTH} height={height} preserveAspectRatio="none" />
+        )}
+      </g>
     </svg>
   );
 }

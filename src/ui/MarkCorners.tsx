@@ -17,12 +17,22 @@ interface Props {
 }
 
 const NAMES = ['Top left corner', 'Top right corner', 'Bottom right corner', 'Bottom left corner'] as const;
-export const FIRST_MARKS: readonly Mark[] = [{ x: 0.15, y: 0.3 }, { x: 0.85, y: 0.3 }, { x: 0.85, y: 0.7 }, { x: 0.15, y: 0.7 }];
+export const FIRST_MARKS: readonly Mark[] = [
+  { x: 0.15, y: 0.3 },
+  { x: 0.85, y: 0.3 },
+  { x: 0.85, y: 0.7 },
+  { x: 0.15, y: 0.7 },
+];
 /** One press of a key, and one with Shift, as shares of the picture. */
 const STEP = { fine: 0.001, coarse: 0.01 } as const;
 const GLASS_PX = 112;
 const MAGNIFY = 4;
-const KEYS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const KEYS: Record<string, readonly [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 const held = (v: number): number => Math.min(1, Math.max(0, v));
 
 export function MarkCorners({ source, alt, marks, onChange }: Props) {
@@ -30,7 +40,8 @@ export function MarkCorners({ source, alt, marks, onChange }: Props) {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const frame = useRef<HTMLDivElement>(null);
 
-  const move = (i: number, mark: Mark) => onChange(marks.map((m, k) => (k === i ? { x: held(mark.x), y: held(mark.y) } : m)));
+  const move = (i: number, mark: Mark) =>
+    onChange(marks.map((m, k) => (k === i ? { x: held(mark.x), y: held(mark.y) } : m)));
   const at = (e: React.PointerEvent): Mark => {
     const box = frame.current?.getBoundingClientRect();
     return box ? { x: (e.clientX - box.left) / box.width, y: (e.clientY - box.top) / box.height } : { x: 0, y: 0 };
@@ -45,9 +56,26 @@ export function MarkCorners({ source, alt, marks, onChange }: Props) {
   return (
     <div ref={frame} className="relative touch-none select-none">
       {source && <img src={source} alt={alt} className="block w-full" draggable={false} />}
-      <svg viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden className="pointer-events-none absolute inset-0 h-full w-full">
-        <polygon points={marks.map((m) => `${m.x},${m.y}`).join(' ')} fill="none" stroke="#fff" strokeWidth={3} vectorEffect="non-scaling-stroke" />
-        <polygon points={marks.map((m) => `${m.x},${m.y}`).join(' ')} fill="none" stroke="#111" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <svg
+        viewBox="0 0 1 1"
+        preserveAspectRatio="none"
+        aria-hidden
+        className="pointer-events-none absolute inset-0 h-full w-full"
+      >
+        <polygon
+          points={marks.map((m) => `${m.x},${m.y}`).join(' ')}
+          fill="none"
+          stroke="#fff"
+          strokeWidth={3}
+          vectorEffect="non-scaling-stroke"
+        />
+        <polygon
+          points={marks.map((m) => `${m.x},${m.y}`).join(' ')}
+          fill="none"
+          stroke="#111"
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+        />
       </svg>
       {marks.map((m, i) => (
         <button
@@ -77,7 +105,10 @@ export function MarkCorners({ source, alt, marks, onChange }: Props) {
             move(i, { x: m.x + way[0] * step, y: m.y + way[1] * step });
           }}
         >
-          <span aria-hidden className="mx-auto block h-4 w-4 rotate-45 border-2 border-l10 bg-l97/60 outline outline-1 outline-l97" />
+          <span
+            aria-hidden
+            className="mx-auto block h-4 w-4 rotate-45 border-2 border-l10 bg-l97/60 outline outline-1 outline-l97"
+          />
         </button>
       ))}
       {shown && (

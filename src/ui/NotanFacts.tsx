@@ -54,7 +54,8 @@ export function NotanFacts({ result, labels, numberUp }: Props) {
           <>
             <dt>Shapes</dt>
             <dd>
-              {result.shapes.large} large, {result.shapes.middle} middling, {result.shapes.small} small, {result.shapes.slivers} too thin
+              {result.shapes.large} large, {result.shapes.middle} middling, {result.shapes.small} small,{' '}
+              {result.shapes.slivers} too thin
             </dd>
             <dt>Ragged edges</dt>
             <dd>{percent(result.shapes.ragged)}</dd>

@@ -21,14 +21,30 @@ export const SquintFilter = () => (
 export const squinted = (squint: boolean) => (squint ? { filter: 'url(#squint)' } : undefined);
 
 export function PaintingView({ attemptId, hasStrip, frame, tones, squint, alt }: Props) {
-  if (tones) return <img src={`/tones/${attemptId}/drawn`} alt={alt} className="block w-full" style={squinted(squint)} />;
-  if (!hasStrip) return <div className="flex aspect-[6/5] items-center justify-center bg-l70">The straightened picture is being made …</div>;
+  if (tones)
+    return <img src={`/tones/${attemptId}/drawn`} alt={alt} className="block w-full" style={squinted(squint)} />;
+  if (!hasStrip)
+    return (
+      <div className="flex aspect-[6/5] items-center justify-center bg-l70">
+        The straightened picture is being made …
+      </div>
+    );
   const inside = frame?.inside ?? { x: 0, y: 0, width: 1, height: 1 };
-  const cut = { maxWidth: 'none', width: `${100 / inside.width}%`, height: `${100 / inside.height}%`, transform: `translate(${-100 * inside.x}%, ${-100 * inside.y}%)` };
+  const cut = {
+    maxWidth: 'none',
+    width: `${100 / inside.width}%`,
+    height: `${100 / inside.height}%`,
+    transform: `translate(${-100 * inside.x}%, ${-100 * inside.y}%)`,
+  };
   // The tones lie under it unseen: it is shown in their proportions, as it was compared, whatever its corners made of it.
   return (
     <div className="relative overflow-hidden">
-      <img src={`/picture/${attemptId}/strip`} alt={alt} className="absolute left-0 top-0 block" style={{ ...cut, ...squinted(squint) }} />
+      <img
+        src={`/picture/${attemptId}/strip`}
+        alt={alt}
+        className="absolute left-0 top-0 block"
+        style={{ ...cut, ...squinted(squint) }}
+      />
       <img src={`/tones/${attemptId}/drawn`} alt="" aria-hidden className="invisible block w-full" />
     </div>
   );

@@ -10,16 +10,29 @@ const CLUTTER = /^(\.|Thumbs\.db$)/;
 
 type Row = PileOutcome | { readonly name: string; readonly kind: 'waiting' | 'sending'; readonly say: string };
 
-const SAYS: Record<PileOutcome['kind'], string> = { 'handed-in': 'handed in', known: 'known already', tray: 'into the tray', refused: 'not taken' };
+const SAYS: Record<PileOutcome['kind'], string> = {
+  'handed-in': 'handed in',
+  known: 'known already',
+  tray: 'into the tray',
+  refused: 'not taken',
+};
 
 /** Sends one file; every line that comes back is told at once. */
 async function send(classId: string, file: File, signal: AbortSignal, tell: (o: PileOutcome) => void): Promise<void> {
   const body = new FormData();
   body.append('picture', file);
-  const response = await fetch(`/pile/${classId}?name=${encodeURIComponent(file.name)}`, { method: 'POST', body, signal });
+  const response = await fetch(`/pile/${classId}?name=${encodeURIComponent(file.name)}`, {
+    method: 'POST',
+    body,
+    signal,
+  });
   if (!response.ok || !response.body) {
     const { say } = (await response.json().catch(() => ({}))) as { say?: string };
-    tell({ name: file.name, kind: 'refused', say: say ?? 'The studio did not answer as it should. Nothing was lost; try once more.' });
+    tell({
+      name: file.name,
+      kind: 'refused',
+      say: say ?? 'The studio did not answer as it should. Nothing was lost; try once more.',
+    });
     return;
   }
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
@@ -43,7 +56,10 @@ export function PileDrop({ classId }: { readonly classId: string }) {
   async function take(files: readonly File[]) {
     const own = files.filter((f) => !CLUTTER.test(f.name));
     setTrouble('');
-    if (own.length > MOST) return setTrouble(`${own.length} files are more than can be looked at in an evening: drop up to ${MOST} at once. Nothing was sent.`);
+    if (own.length > MOST)
+      return setTrouble(
+        `${own.length} files are more than can be looked at in an evening: drop up to ${MOST} at once. Nothing was sent.`,
+      );
     if (own.length === 0) return;
     const abort = new AbortController();
     stop.current = abort;
@@ -54,7 +70,14 @@ export function PileDrop({ classId }: { readonly classId: string }) {
       try {
         await send(classId, file, abort.signal, (o) => setRows((r) => [...r, o]));
       } catch {
-        setRows((r) => [...r, { name: file.name, kind: 'refused', say: abort.signal.aborted ? 'Stopped before it was sent.' : 'It did not get through: drop it once more.' }]);
+        setRows((r) => [
+          ...r,
+          {
+            name: file.name,
+            kind: 'refused',
+            say: abort.signal.aborted ? 'Stopped before it was sent.' : 'It did not get through: drop it once more.',
+          },
+        ]);
       }
       setLeft((n) => n - 1);
     }
@@ -63,10 +86,18 @@ export function PileDrop({ classId }: { readonly classId: string }) {
     router.refresh();
   }
 
-  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({ onDrop: (files) => void take(files), noClick: true, noKeyboard: true });
+  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
+    onDrop: (files) => void take(files),
+    noClick: true,
+    noKeyboard: true,
+  });
   const busy = left > 0;
   return (
-    <section {...getRootProps()} aria-label="A pile of photographs" className={`panel mt-3 border-2 border-dashed ${isDragActive ? 'border-ink' : 'border-l70'}`}>
+    <section
+      {...getRootProps()}
+      aria-label="A pile of photographs"
+      className={`panel mt-3 border-2 border-dashed ${isDragActive ? 'border-ink' : 'border-l70'}`}
+    >
       <input {...getInputProps({ 'aria-label': 'Photographs of a pile, or a ZIP of them' })} />
       <div className="flex flex-wrap items-center gap-3">
         <p>Drop a whole pile here: a folder, pictures, or a ZIP. The code on each sheet says whose it is.</p>

@@ -18,7 +18,15 @@ interface Props {
 }
 
 /** A student's place for an exercise, onto which a picture can be dropped. */
-export function RackPlace({ studentId, exerciseId, children }: { readonly studentId: string; readonly exerciseId: string; readonly children: ReactNode }) {
+export function RackPlace({
+  studentId,
+  exerciseId,
+  children,
+}: {
+  readonly studentId: string;
+  readonly exerciseId: string;
+  readonly children: ReactNode;
+}) {
   const { setNodeRef, isOver } = useDroppable({ id: `${studentId} ${exerciseId}` });
   return (
     <td ref={setNodeRef} data-place={`${studentId} ${exerciseId}`} className={isOver ? 'outline-2 outline-ink' : ''}>
@@ -31,7 +39,10 @@ export function RackPlace({ studentId, exerciseId, children }: { readonly studen
 const DRAG_PX = 6;
 
 export function RackBoard({ children, items, students, exercises, give, discard }: Props) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: DRAG_PX } }), useSensor(KeyboardSensor));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: DRAG_PX } }),
+    useSensor(KeyboardSensor),
+  );
   const [trouble, setTrouble] = useState('');
   return (
     <DndContext

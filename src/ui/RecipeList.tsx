@@ -8,7 +8,11 @@ export function RecipeList({ lines, colours }: { lines: readonly RecipeLine[]; c
     <ol className="grid gap-px" aria-label="Mixes, in order">
       {lines.map((line) => (
         <li key={line.step} className="flex gap-3 border-t border-l80 py-2">
-          <span className="h-11 w-9 shrink-0" style={{ background: cssLab(colours.get(line.step) ?? [50, 0, 0]) }} aria-hidden />
+          <span
+            className="h-11 w-9 shrink-0"
+            style={{ background: cssLab(colours.get(line.step) ?? [50, 0, 0]) }}
+            aria-hidden
+          />
           <span>
             <strong>{line.name}</strong> = {line.mix}
             {line.orFromLeft && <span className="quiet block">or {line.orFromLeft}</span>}

@@ -15,22 +15,52 @@ interface Props {
 
 export function RegionOutlines({ regions, shift: { x, y }, lit, box, onPick }: Props) {
   return (
-    <svg viewBox="0 0 1 1" preserveAspectRatio="none" className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden>
+    <svg
+      viewBox="0 0 1 1"
+      preserveAspectRatio="none"
+      className="pointer-events-none absolute inset-0 h-full w-full"
+      aria-hidden
+    >
       {regions.map((region, k) => {
-        const d = (region.outline ?? []).map((ring) => `M${ring.map(([u, v]) => `${u + x} ${v + y}`).join('L')}Z`).join('');
+        const d = (region.outline ?? [])
+          .map((ring) => `M${ring.map(([u, v]) => `${u + x} ${v + y}`).join('L')}Z`)
+          .join('');
         const wide = lit === k ? 2 : 0;
         return (
           <g key={k} className="pointer-events-auto cursor-pointer" onClick={() => onPick(k)}>
             <path d={d} fill="#777" fillOpacity={0.01} fillRule="evenodd" />
             <path d={d} fill="none" stroke="#f6f6f6" strokeWidth={3 + 2 * wide} vectorEffect="non-scaling-stroke" />
-            <path d={d} fill="none" stroke="#1b1b1b" strokeWidth={1.2 + wide} strokeDasharray={lit === k ? undefined : '5 4'} vectorEffect="non-scaling-stroke" />
+            <path
+              d={d}
+              fill="none"
+              stroke="#1b1b1b"
+              strokeWidth={1.2 + wide}
+              strokeDasharray={lit === k ? undefined : '5 4'}
+              vectorEffect="non-scaling-stroke"
+            />
           </g>
         );
       })}
       {lit === null && box && (
         <g fill="none">
-          <rect x={box.x + x} y={box.y + y} width={box.width} height={box.height} stroke="#f6f6f6" strokeWidth={5} vectorEffect="non-scaling-stroke" />
-          <rect x={box.x + x} y={box.y + y} width={box.width} height={box.height} stroke="#1b1b1b" strokeWidth={3} vectorEffect="non-scaling-stroke" />
+          <rect
+            x={box.x + x}
+            y={box.y + y}
+            width={box.width}
+            height={box.height}
+            stroke="#f6f6f6"
+            strokeWidth={5}
+            vectorEffect="non-scaling-stroke"
+          />
+          <rect
+            x={box.x + x}
+            y={box.y + y}
+            width={box.width}
+            height={box.height}
+            stroke="#1b1b1b"
+            strokeWidth={3}
+            vectorEffect="non-scaling-stroke"
+          />
         </g>
       )}
     </svg>

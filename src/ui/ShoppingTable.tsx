@@ -8,7 +8,8 @@ interface Props {
   readonly total: number;
 }
 
-const amount = (v: number, unit: string) => (unit === 'ml' ? `${v < 1 ? v.toFixed(2) : v.toFixed(1)} ml` : String(Math.ceil(v)));
+const amount = (v: number, unit: string) =>
+  unit === 'ml' ? `${v < 1 ? v.toFixed(2) : v.toFixed(1)} ml` : String(Math.ceil(v));
 
 export function ShoppingTable({ lines, students, currency, total }: Props) {
   const money = new Intl.NumberFormat('en-GB', { style: 'currency', currency });

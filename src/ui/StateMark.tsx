@@ -14,7 +14,12 @@ export function StateMark({ state }: { state: MarkedState }) {
   return (
     <span className="inline-flex shrink-0 items-center whitespace-nowrap gap-1.5 text-13">
       <svg viewBox="0 0 14 14" width={12} height={12} aria-hidden>
-        <path d={mark.path} fill={mark.filled ? 'var(--color-l10)' : 'none'} stroke="var(--color-l10)" strokeWidth={1.6} />
+        <path
+          d={mark.path}
+          fill={mark.filled ? 'var(--color-l10)' : 'none'}
+          stroke="var(--color-l10)"
+          strokeWidth={1.6}
+        />
       </svg>
       {mark.word}
     </span>

@@ -20,7 +20,11 @@ function Mark({ cell, x, y, w, end }: { cell: StripCell; x: number; y: number; w
   return (
     <g stroke="var(--color-l10)" strokeWidth={1.3} fill="none">
       <path d={`M${middle} ${y}v3`} />
-      {off ? <path d={`M${at - 3.5} ${y + 9}l3.5 -5l3.5 5z`} fill="var(--color-l10)" /> : <path d={`M${at} ${y + 4}v6`} />}
+      {off ? (
+        <path d={`M${at - 3.5} ${y + 9}l3.5 -5l3.5 5z`} fill="var(--color-l10)" />
+      ) : (
+        <path d={`M${at} ${y + 4}v6`} />
+      )}
       {cell.flags.includes('streaky') && <path d={`M${middle - 5} ${y + 13}q2.5 -3 5 0t5 0`} />}
       {cell.flags.includes('bare_ground') && <circle cx={middle} cy={y + 13} r={2.4} />}
       {cell.flags.includes('over_the_line') && <path d={`M${middle - 7} ${y + 15}v-4h14v4`} />}
@@ -33,14 +37,30 @@ function Mark({ cell, x, y, w, end }: { cell: StripCell; x: number; y: number; w
 
 function describe(cells: readonly StripCell[]): string {
   return cells
-    .map((c) => `${c.label}: ${Math.abs(c.errorSteps) < 0.25 ? 'on its value' : `${Math.abs(c.errorSteps).toFixed(1)} steps too ${c.errorSteps > 0 ? 'light' : 'dark'}`}`)
+    .map(
+      (c) =>
+        `${c.label}: ${Math.abs(c.errorSteps) < 0.25 ? 'on its value' : `${Math.abs(c.errorSteps).toFixed(1)} steps too ${c.errorSteps > 0 ? 'light' : 'dark'}`}`,
+    )
     .join('; ');
 }
 
-export function Strip({ cells, width = 176, height = 34 }: { cells: readonly StripCell[]; width?: number; height?: number }) {
+export function Strip({
+  cells,
+  width = 176,
+  height = 34,
+}: {
+  cells: readonly StripCell[];
+  width?: number;
+  height?: number;
+}) {
   const w = width / cells.length;
   return (
-    <svg viewBox={`0 0 ${width} ${height + 18}`} width="100%" role="img" aria-label={`Measured strip. ${describe(cells)}`}>
+    <svg
+      viewBox={`0 0 ${width} ${height + 18}`}
+      width="100%"
+      role="img"
+      aria-label={`Measured strip. ${describe(cells)}`}
+    >
       {cells.map((c, i) => (
         <g key={c.label + String(i)}>
           <rect x={i * w} y={0} width={w + 0.3} height={height} fill={cssGrey(c.lightness)} />

@@ -24,11 +24,26 @@ export function StripCompare({ picture, targets, perRow, gapPercent, tall, squin
         </filter>
       </svg>
       {picture ? (
-        <img src={picture} alt="The painted strip, straightened" className={tall ? "mx-auto block h-[44vh] w-auto" : "block h-auto w-full"} style={squint ? { filter: 'url(#squint)' } : undefined} />
+        <img
+          src={picture}
+          alt="The painted strip, straightened"
+          className={tall ? 'mx-auto block h-[44vh] w-auto' : 'block h-auto w-full'}
+          style={squint ? { filter: 'url(#squint)' } : undefined}
+        />
       ) : (
-        <div className="flex aspect-[182/34] w-full items-center justify-center bg-l70 text-l10">The straightened strip is being made …</div>
+        <div className="flex aspect-[182/34] w-full items-center justify-center bg-l70 text-l10">
+          The straightened strip is being made …
+        </div>
       )}
-      <div className="grid h-[72px]" style={{ gridTemplateColumns: `repeat(${perRow}, 1fr)`, columnGap: `${gapPercent}%`, paddingInline: `${gapPercent}%` }} aria-hidden>
+      <div
+        className="grid h-[72px]"
+        style={{
+          gridTemplateColumns: `repeat(${perRow}, 1fr)`,
+          columnGap: `${gapPercent}%`,
+          paddingInline: `${gapPercent}%`,
+        }}
+        aria-hidden
+      >
         {targets.map((t, i) => (
           <span key={i} className="flex items-end justify-center pb-1" style={{ background: cssGrey(t) }}>
             {lit.includes(i + 1) && <span className="block h-2 w-2 rotate-45 bg-l10 outline outline-1 outline-l97" />}

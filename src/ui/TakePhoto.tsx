@@ -39,17 +39,25 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   const [doing, setDoing] = useState('');
   const [trouble, setTrouble] = useState('');
   const [framing, setFraming] = useState<Framing>('sheet');
-  const [held, setHeld] = useState<{ readonly file: File; readonly issues: readonly CaptureIssue[] | null } | null>(null);
+  const [held, setHeld] = useState<{ readonly file: File; readonly issues: readonly CaptureIssue[] | null } | null>(
+    null,
+  );
   const heldUrl = useFileUrl(held?.file ?? null);
   const [depthMm, setDepthMm] = useState(0);
   const [marks, setMarks] = useState(FIRST_MARKS);
   const check = useQuickCheck(terms, measured);
-  const mayBeFramed = (measured && (terms.kind === 'notan' || terms.kind === 'five-value')) || terms.kind === 'scale' || terms.kind === 'monochrome-scale' || (terms.kind === 'bands' && terms.outlines === 'own');
+  const mayBeFramed =
+    (measured && (terms.kind === 'notan' || terms.kind === 'five-value')) ||
+    terms.kind === 'scale' ||
+    terms.kind === 'monochrome-scale' ||
+    (terms.kind === 'bands' && terms.outlines === 'own');
 
   async function hand(to: string, file: File | null, meanwhile: string) {
     setTrouble('');
     setDoing(meanwhile);
-    const answer = await sendPhoto(to, file, (share) => setDoing(share < 1 ? `Sending ${Math.round(100 * share)} %` : 'Sent; a moment …'));
+    const answer = await sendPhoto(to, file, (share) =>
+      setDoing(share < 1 ? `Sending ${Math.round(100 * share)} %` : 'Sent; a moment …'),
+    );
     setDoing('');
     if (answer.say) setTrouble(answer.say);
     else {
@@ -66,7 +74,8 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   async function choose(file: File) {
     setTrouble('');
     setHeld(null);
-    if (file.size > MAX_BYTES) return setTrouble('This file is larger than 40 MB: send the photograph as the phone took it.');
+    if (file.size > MAX_BYTES)
+      return setTrouble('This file is larger than 40 MB: send the photograph as the phone took it.');
     if (framing === 'marked') return setHeld({ file, issues: null });
     if (framing === 'brackets') return sendFile(file, { kind: 'brackets', depthMm });
     setDoing('Looking at the picture …');
@@ -84,21 +93,42 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
           {held.issues.map((i) => (
             <p key={i.code}>{i.say}</p>
           ))}
-          <button type="button" className="mt-2 cursor-pointer underline" disabled={doing !== ''} onClick={() => void sendFile(held.file, null)}>
+          <button
+            type="button"
+            className="mt-2 cursor-pointer underline"
+            disabled={doing !== ''}
+            onClick={() => void sendFile(held.file, null)}
+          >
             Send it all the same
           </button>
         </div>
       )}
       {held && !held.issues && (
         <div className="mb-2 grid gap-2">
-          <p>Put a mark on each corner of what you painted. Arrow keys move the mark you are on, with Shift in larger steps.</p>
+          <p>
+            Put a mark on each corner of what you painted. Arrow keys move the mark you are on, with Shift in larger
+            steps.
+          </p>
           <MarkCorners source={heldUrl} alt="The photograph to mark" marks={marks} onChange={setMarks} />
-          <button type="button" className="act w-full" disabled={doing !== ''} onClick={() => void sendFile(held.file, { kind: 'marked', corners: marks.map((m) => ({ ...m })) })}>
+          <button
+            type="button"
+            className="act w-full"
+            disabled={doing !== ''}
+            onClick={() => void sendFile(held.file, { kind: 'marked', corners: marks.map((m) => ({ ...m })) })}
+          >
             {doing || 'Send with these corners'}
           </button>
         </div>
       )}
-      <FilePick label={label} words={doing || (held ? 'Take it once more' : words)} accept={PICTURE_TYPES} look={chief && !(held && !held.issues) ? 'act' : 'calm'} wide disabled={doing !== ''} onFile={(file) => void choose(file)} />
+      <FilePick
+        label={label}
+        words={doing || (held ? 'Take it once more' : words)}
+        accept={PICTURE_TYPES}
+        look={chief && !(held && !held.issues) ? 'act' : 'calm'}
+        wide
+        disabled={doing !== ''}
+        onFile={(file) => void choose(file)}
+      />
       {mayBeFramed && (
         <label className="mt-2 grid grid-cols-[auto_1fr] items-center gap-2 text-15">
           <span>It is</span>
@@ -121,7 +151,14 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
       {mayBeFramed && framing === 'brackets' && (
         <label className="mt-2 grid grid-cols-[1fr_6rem] items-center gap-2 text-15">
           <span>Its face stands off the table by, mm (a board: 0)</span>
-          <input className="field" type="number" min={0} max={100} value={depthMm} onChange={(e) => setDepthMm(Number(e.target.value))} />
+          <input
+            className="field"
+            type="number"
+            min={0}
+            max={100}
+            value={depthMm}
+            onChange={(e) => setDepthMm(Number(e.target.value))}
+          />
         </label>
       )}
       {practice && (

@@ -1,6 +1,14 @@
 'use client';
 /** The timetable of an exercise: meetings in a row, stages to drag among them, drying between, conflicts with what mends them. */
-import { DndContext, type DragEndEvent, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  DndContext,
+  type DragEndEvent,
+  PointerSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
 import { useMemo, useState, useTransition } from 'react';
 import { type Meeting, type MeetingRule, meetingsOf } from '@/core/planning/meetings';
@@ -74,8 +82,14 @@ export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinute
   const [busy, start] = useTransition();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const meetings = useMemo(() => meetingsOf(rule), [rule]);
-  const timetable = useMemo(() => checkTimetable(stages, meetings, placing, rule.timeZone), [stages, meetings, placing, rule.timeZone]);
-  const mended = useMemo(() => (timetable.conflicts.length > 0 ? mend(stages, meetings, placing) : null), [timetable, stages, meetings, placing]);
+  const timetable = useMemo(
+    () => checkTimetable(stages, meetings, placing, rule.timeZone),
+    [stages, meetings, placing, rule.timeZone],
+  );
+  const mended = useMemo(
+    () => (timetable.conflicts.length > 0 ? mend(stages, meetings, placing) : null),
+    [timetable, stages, meetings, placing],
+  );
 
   const put = (next: Placing) => {
     setPlacing(next);
@@ -93,7 +107,10 @@ export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinute
     if (over) put({ ...placing, [String(active.id)]: String(over.id) });
   };
   const days = Object.values(placing).sort();
-  const from = Math.max(0, meetings.findIndex((m) => m.day >= (days[0] ?? '')));
+  const from = Math.max(
+    0,
+    meetings.findIndex((m) => m.day >= (days[0] ?? '')),
+  );
   const shown = meetings.slice(Math.min(from, Math.max(0, meetings.length - SHOWN)), from + SHOWN);
   const homeless = stages.filter((s) => !meetings.some((m) => m.day === placing[s.id]));
 
@@ -111,14 +128,25 @@ export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinute
           Calendar file
         </a>
       </div>
-      <DndContext sensors={sensors} onDragEnd={onDragEnd} accessibility={{ screenReaderInstructions: { draggable: 'Left and right arrow move the stage to another meeting.' } }}>
+      <DndContext
+        sensors={sensors}
+        onDragEnd={onDragEnd}
+        accessibility={{
+          screenReaderInstructions: { draggable: 'Left and right arrow move the stage to another meeting.' },
+        }}
+      >
         <div className="flex gap-1 overflow-x-auto">
           {shown.map((m) => (
             <MeetingColumn key={m.day} meeting={m}>
               {stages
                 .filter((s) => placing[s.id] === m.day)
                 .map((s) => (
-                  <StageChip key={s.id} stage={s} troubled={timetable.conflicts.some((c) => c.stage === s.id)} onStep={(by) => step(s, by)} />
+                  <StageChip
+                    key={s.id}
+                    stage={s}
+                    troubled={timetable.conflicts.some((c) => c.stage === s.id)}
+                    onStep={(by) => step(s, by)}
+                  />
                 ))}
               {states(m, timetable.placed).map((words) => (
                 <p key={words} className="border-t-2 border-dotted border-l37 pt-0.5 text-13">
@@ -148,14 +176,18 @@ export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinute
           {mended ? (
             <p className="mt-2 flex flex-wrap items-center gap-3">
               <span>
-                The smallest change: {mended.moves.map((m) => `“${m.name}” to ${sayDay(new Date(`${m.to}T12:00:00`))}`).join(', ')}.
+                The smallest change:{' '}
+                {mended.moves.map((m) => `“${m.name}” to ${sayDay(new Date(`${m.to}T12:00:00`))}`).join(', ')}.
               </span>
               <button type="button" className="calm" disabled={busy} onClick={() => put(mended.placing)}>
                 Mend it
               </button>
             </p>
           ) : (
-            <p className="mt-2">No move of stages solves this: give the class more or longer meetings, or choose a paint that dries faster.</p>
+            <p className="mt-2">
+              No move of stages solves this: give the class more or longer meetings, or choose a paint that dries
+              faster.
+            </p>
           )}
         </div>
       )}

@@ -22,9 +22,18 @@ interface Props {
 
 function Picture({ item }: { readonly item: TrayItem }) {
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: item.id });
-  const style = transform ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 20, position: 'relative' as const } : undefined;
+  const style = transform
+    ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 20, position: 'relative' as const }
+    : undefined;
   return (
-    <div ref={setNodeRef} style={style} {...listeners} {...attributes} aria-label={`${item.name}: drag onto a student’s place`} className={`cursor-grab touch-none ${isDragging ? 'opacity-80' : ''}`}>
+    <div
+      ref={setNodeRef}
+      style={style}
+      {...listeners}
+      {...attributes}
+      aria-label={`${item.name}: drag onto a student’s place`}
+      className={`cursor-grab touch-none ${isDragging ? 'opacity-80' : ''}`}
+    >
       <img src={`/tray/${item.id}`} alt={item.name} className="h-24 w-24 object-cover" draggable={false} />
     </div>
   );

@@ -17,7 +17,11 @@ export function UsesList({ uses, what, gone, busy, drop }: Props) {
         <h2 className="label">Painted from it</h2>
         {uses.length === 0 ? (
           <p className="quiet">
-            No exercise yet. <Link href="/plan/new" className="underline">Set one</Link> and choose this {what}.
+            No exercise yet.{' '}
+            <Link href="/plan/new" className="underline">
+              Set one
+            </Link>{' '}
+            and choose this {what}.
           </p>
         ) : (
           <ul>

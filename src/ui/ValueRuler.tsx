@@ -35,12 +35,27 @@ export function ValueRuler({ steps, lit, onPick }: Props) {
   const x = (l: number) => SIDE + ((high - l) / (high - low)) * (W - 2 * SIDE);
   const bars = 216;
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} className="h-full w-full" role="img" aria-label="Value ruler: targets above, readings below">
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      className="h-full w-full"
+      role="img"
+      aria-label="Value ruler: targets above, readings below"
+    >
       <rect width={W} height={H} fill="var(--color-l93)" />
       {Array.from({ length: bars }, (_, i) => {
         const l = high - ((i + 0.5) / bars) * (high - low);
         const w = (W - 2 * SIDE) / bars;
-        return <rect key={i} x={SIDE + i * w} y={RAMP_TOP} width={w + 0.5} height={RAMP_HEIGHT} fill={cssGrey(l)} shapeRendering="crispEdges" />;
+        return (
+          <rect
+            key={i}
+            x={SIDE + i * w}
+            y={RAMP_TOP}
+            width={w + 0.5}
+            height={RAMP_HEIGHT}
+            fill={cssGrey(l)}
+            shapeRendering="crispEdges"
+          />
+        );
       })}
       <text x={SIDE} y={28} fontSize={13} fill="var(--color-l20)">
         wanted
@@ -60,13 +75,43 @@ export function ValueRuler({ steps, lit, onPick }: Props) {
               stroke={on ? 'var(--color-ink)' : 'var(--color-l10)'}
               strokeWidth={strong ? 2.4 : 1}
             />
-            <rect x={x(s.target) - 13} y={TOP - 38} width={26} height={36} fill={cssGrey(s.target)} stroke="var(--color-l37)" strokeWidth={0.7} />
+            <rect
+              x={x(s.target) - 13}
+              y={TOP - 38}
+              width={26}
+              height={36}
+              fill={cssGrey(s.target)}
+              stroke="var(--color-l37)"
+              strokeWidth={0.7}
+            />
             <text x={x(s.target)} y={TOP - 44} fontSize={13} textAnchor="middle" fill="var(--color-l10)">
               {s.label}
             </text>
-            <rect x={x(s.lightness) - half} y={BOTTOM + 42} width={2 * half} height={5} fill="var(--color-l37)" opacity={0.45} />
-            <rect x={x(s.lightness) - 13} y={BOTTOM} width={26} height={36} fill={cssGrey(s.lightness)} stroke="var(--color-l10)" strokeWidth={strong ? 2 : 0.7} />
-            <text x={x(s.lightness)} y={BOTTOM + 64} fontSize={13} textAnchor="middle" fontWeight={strong ? 600 : 400} fill="var(--color-l10)">
+            <rect
+              x={x(s.lightness) - half}
+              y={BOTTOM + 42}
+              width={2 * half}
+              height={5}
+              fill="var(--color-l37)"
+              opacity={0.45}
+            />
+            <rect
+              x={x(s.lightness) - 13}
+              y={BOTTOM}
+              width={26}
+              height={36}
+              fill={cssGrey(s.lightness)}
+              stroke="var(--color-l10)"
+              strokeWidth={strong ? 2 : 0.7}
+            />
+            <text
+              x={x(s.lightness)}
+              y={BOTTOM + 64}
+              fontSize={13}
+              textAnchor="middle"
+              fontWeight={strong ? 600 : 400}
+              fill="var(--color-l10)"
+            >
               {s.label}
             </text>
           </g>

@@ -8,14 +8,31 @@ import { LookPicture, WantedPicture } from './LookPicture';
 jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
 const { Look } = await import('./Look');
 
-const square = (step: number, x: number) => ({ step, rings: [[[x, 0], [x + 0.4, 0], [x + 0.4, 1], [x, 1]] as [number, number][]] });
+const square = (step: number, x: number) => ({
+  step,
+  rings: [
+    [
+      [x, 0],
+      [x + 0.4, 0],
+      [x + 0.4, 1],
+      [x, 1],
+    ] as [number, number][],
+  ],
+});
 const look: LookView = {
-  id: 'look1', createdAt: new Date(0), aspect: 2, relative: false,
-  wanted: [{ cell: square(1, 0), lightness: 90 }, { cell: square(2, 0.5), lightness: 40 }],
+  id: 'look1',
+  createdAt: new Date(0),
+  aspect: 2,
+  relative: false,
+  wanted: [
+    { cell: square(1, 0), lightness: 90 },
+    { cell: square(2, 0.5), lightness: 40 },
+  ],
   told: null,
 };
 const fine = () => Promise.resolve({ ok: true });
-const page = (more: Partial<LookView> = {}) => renderToStaticMarkup(<Look picture="/look/ex" look={{ ...look, ...more }} ask={fine} />);
+const page = (more: Partial<LookView> = {}) =>
+  renderToStaticMarkup(<Look picture="/look/ex" look={{ ...look, ...more }} ask={fine} />);
 
 test('what is painted stands over what is wanted, in greys and in the same size', () => {
   const html = page();
@@ -34,7 +51,15 @@ test('before it is asked nothing of the measurement is there, and a place can be
 });
 
 test('after it is asked the marks stay where they were, with what is made of them', () => {
-  const html = page({ told: { marks: [{ x: 0.2, y: 0.5, say: 'You saw it.', seen: true }, { x: 0.7, y: 0.5, say: 'Step 2 measures as it should.', seen: false }], rest: 'Nothing else is off.' } });
+  const html = page({
+    told: {
+      marks: [
+        { x: 0.2, y: 0.5, say: 'You saw it.', seen: true },
+        { x: 0.7, y: 0.5, say: 'Step 2 measures as it should.', seen: false },
+      ],
+      rest: 'Nothing else is off.',
+    },
+  });
   expect(html).toContain('left:20%;top:50%');
   expect(html).toContain('<li class="font-semibold">You saw it.</li>');
   expect(html).toContain('<li>Step 2 measures as it should.</li>');

@@ -6,7 +6,12 @@ interface Start<T> {
   /** Where the picture is. */
   readonly picture: string;
   readonly canvases: readonly HTMLCanvasElement[];
-  readonly open: (own: Remote<T>, picture: Blob, canvases: OffscreenCanvas[], transfer: (canvas: OffscreenCanvas) => OffscreenCanvas) => Promise<void>;
+  readonly open: (
+    own: Remote<T>,
+    picture: Blob,
+    canvases: OffscreenCanvas[],
+    transfer: (canvas: OffscreenCanvas) => OffscreenCanvas,
+  ) => Promise<void>;
   readonly ready: (own: Remote<T>) => Promise<void>;
   readonly failed: () => void;
 }

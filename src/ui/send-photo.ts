@@ -8,7 +8,11 @@ export interface Trouble {
 }
 
 /** Sends a file, or nothing but the request; `onShare` hears how much of it has gone, 0 to 1. Never rejects. */
-export function sendPhoto<T extends object>(url: string, file: File | null, onShare?: (share: number) => void): Promise<Trouble & Partial<T>> {
+export function sendPhoto<T extends object>(
+  url: string,
+  file: File | null,
+  onShare?: (share: number) => void,
+): Promise<Trouble & Partial<T>> {
   return new Promise((resolve) => {
     const request = new XMLHttpRequest();
     request.open('POST', url);

@@ -2,7 +2,10 @@
 import { useEffect, useRef } from 'react';
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
 }
 
 /** Keys of a screen. `pressed` runs once a press; `held` is told when a key goes down and when it is let go. */

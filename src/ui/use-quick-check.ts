@@ -9,7 +9,10 @@ import type { QuickAnswer, QuickQuestion } from '@/workers/browser/protocol';
 const PATIENCE_MS = 8000;
 
 /** Asks about a file; null where nothing can be said before it is sent. */
-export function useQuickCheck(terms: ExerciseTerms, on: boolean): (file: File) => Promise<readonly CaptureIssue[] | null> {
+export function useQuickCheck(
+  terms: ExerciseTerms,
+  on: boolean,
+): (file: File) => Promise<readonly CaptureIssue[] | null> {
   const worker = useRef<Worker | null>(null);
   const waiting = useRef(new Map<number, (issues: readonly CaptureIssue[] | null) => void>());
   const next = useRef(0);

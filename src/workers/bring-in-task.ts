@@ -33,9 +33,15 @@ const LEAST_RANGE = 6;
 export function bringIn({ file, orientation }: BringInTask): Promise<BroughtIn> {
   return withPhoto(file, orientation, async (photo) => {
     const { width, height } = photo;
-    if (Math.min(width, height) < LEAST_SIDE_PX) throw new UnusablePicture(`This picture is ${width} x ${height} pixels: send one of at least ${LEAST_SIDE_PX} each way.`);
+    if (Math.min(width, height) < LEAST_SIDE_PX)
+      throw new UnusablePicture(
+        `This picture is ${width} x ${height} pixels: send one of at least ${LEAST_SIDE_PX} each way.`,
+      );
     const proportion = width / height;
-    if (proportion > 5 || proportion < 0.2) throw new UnusablePicture('This picture is more than five times as long as it is wide: cut out the part that is to be painted, and send that.');
+    if (proportion > 5 || proportion < 0.2)
+      throw new UnusablePicture(
+        'This picture is more than five times as long as it is wide: cut out the part that is to be painted, and send that.',
+      );
     const linear = framed(photo, WHOLE, proportion, Math.min(LONG_SIDE_PX, Math.max(width, height)));
     const codes = new Uint8Array(linear.data.length);
     const { primaries } = photo;
@@ -49,11 +55,16 @@ export function bringIn({ file, orientation }: BringInTask): Promise<BroughtIn> 
     const light = luminanceOf(linear).data;
     let [least, most] = [Infinity, -Infinity];
     for (const y of light) [least, most] = [Math.min(least, y), Math.max(most, y)];
-    if (luminanceToLightness(most) - luminanceToLightness(least) < LEAST_RANGE) throw new UnusablePicture('This picture is one flat tone from edge to edge: send one with light and dark in it.');
+    if (luminanceToLightness(most) - luminanceToLightness(least) < LEAST_RANGE)
+      throw new UnusablePicture('This picture is one flat tone from edge to edge: send one with light and dark in it.');
     const image = sharp(codes, { raw: { width: linear.width, height: linear.height, channels: 3 } });
     return {
       working: await image.clone().png({ compressionLevel: 6 }).toBuffer(),
-      small: await image.clone().resize({ width: SMALL_PX, height: SMALL_PX, fit: 'inside' }).jpeg({ quality: 85 }).toBuffer(),
+      small: await image
+        .clone()
+        .resize({ width: SMALL_PX, height: SMALL_PX, fit: 'inside' })
+        .jpeg({ quality: 85 })
+        .toBuffer(),
       width: linear.width,
       height: linear.height,
     };

@@ -45,7 +45,11 @@ function claimingPng(width: number, height: number): Buffer {
 }
 
 test('JPEG, PNG and WebP are read', async () => {
-  for (const bytes of [await plain().jpeg().toBuffer(), await plain().png().toBuffer(), await plain().webp().toBuffer()]) {
+  for (const bytes of [
+    await plain().jpeg().toBuffer(),
+    await plain().png().toBuffer(),
+    await plain().webp().toBuffer(),
+  ]) {
     const photo = await decodePhoto(bytes);
     expect([photo.width, photo.height, photo.stored.channels]).toEqual([40, 30, 3]);
   }
@@ -53,7 +57,11 @@ test('JPEG, PNG and WebP are read', async () => {
 
 test('grey and see-through pictures become three channels on white', async () => {
   expect((await decodePhoto(await plain().greyscale().jpeg().toBuffer())).stored.data).toHaveLength(40 * 30 * 3);
-  const clear = await sharp({ create: { width: 4, height: 4, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } } }).png().toBuffer();
+  const clear = await sharp({
+    create: { width: 4, height: 4, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } },
+  })
+    .png()
+    .toBuffer();
   expect((await decodePhoto(clear)).stored.data[0]).toBe(255);
 });
 
@@ -66,15 +74,30 @@ test('the orientation comes from the file, or from what was kept of it', async (
 });
 
 test('a file that is no picture', async () => {
-  expect(await say(Buffer.from('Dear Hesper, here is my sheet.'))).toMatch(/not a picture .* JPEG, HEIC, PNG, WebP, AVIF or TIFF/);
+  expect(await say(Buffer.from('Dear Hesper, here is my sheet.'))).toMatch(
+    /not a picture .* JPEG, HEIC, PNG, WebP, AVIF or TIFF/,
+  );
   expect(await say(Buffer.alloc(0))).toMatch(/not a picture/);
 });
 
 test('a drawing, a moving picture, one made for a press', async () => {
-  expect(await say(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"/>'))).toBe('This is an SVG file: send a photograph as JPEG, HEIC, PNG, WebP, AVIF or TIFF.');
-  const frames = await sharp({ create: { width: 8, height: 16, channels: 3, background: '#888', pageHeight: 8 } }).webp().toBuffer().catch(() => null);
+  expect(await say(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"/>'))).toBe(
+    'This is an SVG file: send a photograph as JPEG, HEIC, PNG, WebP, AVIF or TIFF.',
+  );
+  const frames = await sharp({ create: { width: 8, height: 16, channels: 3, background: '#888', pageHeight: 8 } })
+    .webp()
+    .toBuffer()
+    .catch(() => null);
   if (frames) expect(await say(frames)).toBe('accepted');
-  const moving = await sharp([await plain(8, 8).png().toBuffer(), await sharp({ create: { width: 8, height: 8, channels: 3, background: '#000' } }).png().toBuffer()], { join: { animated: true } })
+  const moving = await sharp(
+    [
+      await plain(8, 8).png().toBuffer(),
+      await sharp({ create: { width: 8, height: 8, channels: 3, background: '#000' } })
+        .png()
+        .toBuffer(),
+    ],
+    { join: { animated: true } },
+  )
     .webp({ loop: 0 })
     .toBuffer();
   expect(await say(moving)).toMatch(/moves/);
@@ -82,7 +105,17 @@ test('a drawing, a moving picture, one made for a press', async () => {
 });
 
 test('a photograph that was cut off on its way', async () => {
-  const whole = await sharp({ create: { width: 400, height: 300, channels: 3, background: '#888', noise: { type: 'gaussian', mean: 120, sigma: 40 } } }).jpeg().toBuffer();
+  const whole = await sharp({
+    create: {
+      width: 400,
+      height: 300,
+      channels: 3,
+      background: '#888',
+      noise: { type: 'gaussian', mean: 120, sigma: 40 },
+    },
+  })
+    .jpeg()
+    .toBuffer();
   expect(await say(whole.subarray(0, Math.floor(whole.length / 2)))).toMatch(/damaged or not complete/);
 });
 
@@ -95,11 +128,18 @@ test('more pixels than can be read, told from the header alone', async () => {
 test('the error is known by its name: a worker pool may have been opened by another copy of its class', () => {
   expect(Object.assign(new Error('Send it once more.'), { name: 'UnusablePicture' })).toBeInstanceOf(UnusablePicture);
   expect(new UnusablePicture('Send it once more.')).toBeInstanceOf(UnusablePicture);
-  for (const other of [new Error('UnusablePicture'), { name: 'UnusablePicture' }, null, 'UnusablePicture']) expect(other instanceof UnusablePicture).toBe(false);
+  for (const other of [new Error('UnusablePicture'), { name: 'UnusablePicture' }, null, 'UnusablePicture'])
+    expect(other instanceof UnusablePicture).toBe(false);
 });
 
 test('memory of a photograph is taken for the next one, and never while it is looked at', async () => {
-  const [dark, light] = await Promise.all(['#111', '#eee'].map((background) => sharp({ create: { width: 40, height: 30, channels: 3, background } }).png().toBuffer()));
+  const [dark, light] = await Promise.all(
+    ['#111', '#eee'].map((background) =>
+      sharp({ create: { width: 40, height: 30, channels: 3, background } })
+        .png()
+        .toBuffer(),
+    ),
+  );
   const spare = await withPhoto(dark!, null, async (outer) => {
     const inner = await withPhoto(light!, null, (photo) => photo.stored.data);
     expect([outer.stored.data[0], inner[0]]).toEqual([0x11, 0xee]);

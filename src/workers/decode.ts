@@ -44,7 +44,9 @@ async function head(file: string | Buffer): Promise<Uint8Array> {
 
 function checkSize(width: number, height: number): void {
   if (width * height > MAX_PIXELS)
-    throw new UnusablePicture(`This picture has ${Math.round((width * height) / 1e6)} megapixels; up to 60 can be read. Send a smaller one.`);
+    throw new UnusablePicture(
+      `This picture has ${Math.round((width * height) / 1e6)} megapixels; up to 60 can be read. Send a smaller one.`,
+    );
 }
 
 /** Header of a picture that may be decoded. Throws UnusablePicture otherwise. */
@@ -57,15 +59,26 @@ export async function inspectPicture(file: string | Buffer): Promise<Inspected> 
     throw new UnusablePicture(`This file is not a picture that can be read: ${SEND}`);
   }
   if (!FORMATS.includes(meta.format)) throw new UnusablePicture(`This is ${article(meta.format)} file: ${SEND}`);
-  if ((meta.pages ?? 1) > 1 && !heic) throw new UnusablePicture('This picture moves or has several pages: send a still photograph.');
+  if ((meta.pages ?? 1) > 1 && !heic)
+    throw new UnusablePicture('This picture moves or has several pages: send a still photograph.');
   checkSize(meta.width, meta.height);
   if (meta.space === 'cmyk')
-    throw new UnusablePicture('This picture is made for a printing press (CMYK): send the photograph as the phone took it.');
+    throw new UnusablePicture(
+      'This picture is made for a printing press (CMYK): send the photograph as the phone took it.',
+    );
   const icc = meta.icc ?? null;
   const format = heic ? 'heic' : meta.format === 'heif' ? 'avif' : (meta.format as Inspected['format']);
   // A HEIF decoder turns the picture upright itself.
   const turned = format === 'heic' || format === 'avif' ? 1 : meta.orientation;
-  return { width: meta.width, height: meta.height, ...(turned !== undefined && { orientation: turned }), format, icc, seeThrough: meta.hasAlpha === true, primaries: icc ? profilePrimaries(icc) : null };
+  return {
+    width: meta.width,
+    height: meta.height,
+    ...(turned !== undefined && { orientation: turned }),
+    format,
+    icc,
+    seeThrough: meta.hasAlpha === true,
+    primaries: icc ? profilePrimaries(icc) : null,
+  };
 }
 
 function article(format: string): string {
@@ -118,7 +131,10 @@ function kept(pixels: Uint8Array): Uint8Array {
  * Codes as they are stored, not turned. A profile of three primaries is left to the reader, who converts in linear
  * light without cutting anything off; any other is brought to sRGB here.
  */
-export async function decodePixels(file: string | Buffer, { format, primaries, seeThrough }: Inspected): Promise<Pixels> {
+export async function decodePixels(
+  file: string | Buffer,
+  { format, primaries, seeThrough }: Inspected,
+): Promise<Pixels> {
   try {
     if (format === 'heic') return await heicPixels(file);
     const opened = sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS, ignoreIcc: primaries !== null });
@@ -127,7 +143,8 @@ export async function decodePixels(file: string | Buffer, { format, primaries, s
       .toColourspace('srgb')
       .raw()
       .toBuffer({ resolveWithObject: true });
-    if (info.channels !== 3) throw new UnusablePicture('This picture has no colours that can be read: send a photograph.');
+    if (info.channels !== 3)
+      throw new UnusablePicture('This picture has no colours that can be read: send a photograph.');
     return { data: kept(data), width: info.width, height: info.height };
   } catch (error) {
     if (error instanceof UnusablePicture) throw error;
@@ -144,13 +161,22 @@ export async function decodePhoto(file: string | Buffer, orientation: number | n
   const { data, width, height } = await decodePixels(file, meta);
   // The decoder calls us from within, and holds on to its own pixels until we come back to the event loop.
   await setImmediate();
-  const icc = meta.format === 'heic' && !meta.icc ? heifProfile(typeof file === 'string' ? await readFile(file) : file) : null;
+  const icc =
+    meta.format === 'heic' && !meta.icc ? heifProfile(typeof file === 'string' ? await readFile(file) : file) : null;
   const turned = orientation ?? meta.orientation ?? 1;
-  return uprightPhoto(raster('srgb8', width, height, 3, data), isOrientation(turned) ? turned : 1, icc ? profilePrimaries(icc) : meta.primaries);
+  return uprightPhoto(
+    raster('srgb8', width, height, 3, data),
+    isOrientation(turned) ? turned : 1,
+    icc ? profilePrimaries(icc) : meta.primaries,
+  );
 }
 
 /** Decodes a photograph for `use`; nothing may be read from it afterwards, its memory is taken for the next one. Throws as decodePhoto. */
-export async function withPhoto<T>(file: string | Buffer, orientation: number | null, use: (photo: Photo) => Promise<T> | T): Promise<T> {
+export async function withPhoto<T>(
+  file: string | Buffer,
+  orientation: number | null,
+  use: (photo: Photo) => Promise<T> | T,
+): Promise<T> {
   const photo = await decodePhoto(file, orientation);
   try {
     return await use(photo);

@@ -64,7 +64,11 @@ export default async function entry({ task, port }: WorkerRequest): Promise<Outc
     return { ok: true, value: await run(task, port) };
   } catch (error) {
     if (error instanceof UnusablePicture) return { ok: false, unusable: true, message: error.message };
-    return { ok: false, unusable: false, message: error instanceof Error ? (error.stack ?? error.message) : String(error) };
+    return {
+      ok: false,
+      unusable: false,
+      message: error instanceof Error ? (error.stack ?? error.message) : String(error),
+    };
   } finally {
     port?.close();
   }

@@ -26,7 +26,11 @@ afterAll(() => rmSync(folder, { recursive: true }));
 
 async function lightnessIn(photo: Photo): Promise<number[]> {
   const { cv } = await loadOpenCv();
-  const result = await measureScale(photo, { terms: defaultScale('gouache', 7), hue: true, expected: { exercise: null, student: null } }, { cv, readQr });
+  const result = await measureScale(
+    photo,
+    { terms: defaultScale('gouache', 7), hue: true, expected: { exercise: null, student: null } },
+    { cv, readQr },
+  );
   expect(result.capture.accepted).toBe(true);
   return result.steps.map((s) => s.lightness);
 }
@@ -39,7 +43,12 @@ test('HEIC is read; its lossless copy and TIFF keep every code, AVIF says the sa
   const kept = await decodePhoto(Buffer.from(png));
   expect(Buffer.compare(kept.stored.data, heic.stored.data)).toBe(0);
   const copy = sharp(Buffer.from(png));
-  expect(Buffer.compare((await decodePhoto(await copy.clone().tiff({ compression: 'lzw' }).toBuffer())).stored.data, heic.stored.data)).toBe(0);
+  expect(
+    Buffer.compare(
+      (await decodePhoto(await copy.clone().tiff({ compression: 'lzw' }).toBuffer())).stored.data,
+      heic.stored.data,
+    ),
+  ).toBe(0);
   const avif = await lightnessIn(await decodePhoto(await copy.clone().avif({ quality: 80, effort: 1 }).toBuffer()));
   avif.forEach((l, i) => expect(Math.abs(l - (own[i] ?? 0))).toBeLessThan(0.3));
 });

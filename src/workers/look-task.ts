@@ -29,10 +29,16 @@ export interface LookTaken {
   readonly picture: Uint8Array | null;
 }
 
-const rectangle = ({ xMm: x, yMm: y, widthMm: w, heightMm: h }: BoxMm): [number, number][] => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]];
+const rectangle = ({ xMm: x, yMm: y, widthMm: w, heightMm: h }: BoxMm): [number, number][] => [
+  [x, y],
+  [x + w, y],
+  [x + w, y + h],
+  [x, y + h],
+];
 
 /** Bands are counted from the lightest, steps as they are read. */
-const stepOfBand = (terms: SteppedTerms, band: number): number => (terms.order === 'light-first' ? band : terms.steps + 1 - band);
+const stepOfBand = (terms: SteppedTerms, band: number): number =>
+  terms.order === 'light-first' ? band : terms.steps + 1 - band;
 
 /** Outlines of bands that somebody drew by hand. */
 function drawnBands({ photo, calibration, box, layout, greyOnly }: Straight, terms: TermsOf<'bands'>): Outline[] {
@@ -51,7 +57,11 @@ interface Outline {
 function outlines(straight: Straight, terms: SteppedTerms): Outline[] {
   const { photo, calibration, box, layout } = straight;
   if (terms.kind === 'bands' && (!layout || terms.outlines === 'own')) return drawnBands(straight, terms);
-  if (!layout) return readStrip(photo, calibration, box, terms.steps, terms.order).cells.map((c) => ({ step: c.index, rings: [rectangle(c)] }));
+  if (!layout)
+    return readStrip(photo, calibration, box, terms.steps, terms.order).cells.map((c) => ({
+      step: c.index,
+      rings: [rectangle(c)],
+    }));
   const [frame] = layout.cells;
   if (terms.kind !== 'bands' || !frame) return layout.cells.map((c) => ({ step: c.index, rings: [rectangle(c)] }));
   return bandPicture(terms).bands.map((band) => ({
@@ -62,7 +72,10 @@ function outlines(straight: Straight, terms: SteppedTerms): Outline[] {
 
 function cellsOf(straight: Straight, terms: SteppedTerms): LookCell[] {
   const { xMm, yMm, widthMm, heightMm } = straight.box;
-  return outlines(straight, terms).map(({ step, rings }) => ({ step, rings: rings.map((ring) => ring.map(([x, y]): [number, number] => [(x - xMm) / widthMm, (y - yMm) / heightMm])) }));
+  return outlines(straight, terms).map(({ step, rings }) => ({
+    step,
+    rings: rings.map((ring) => ring.map(([x, y]): [number, number] => [(x - xMm) / widthMm, (y - yMm) / heightMm])),
+  }));
 }
 
 /** Throws UnusablePicture when the file can't be read as a photograph. */

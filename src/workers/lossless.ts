@@ -11,13 +11,16 @@ export interface LosslessTask {
   readonly file: string;
 }
 
-export const keepsAsPng = ({ format }: Inspected): boolean => format === 'heic' || format === 'avif' || format === 'tiff';
+export const keepsAsPng = ({ format }: Inspected): boolean =>
+  format === 'heic' || format === 'avif' || format === 'tiff';
 
 /** PNG bytes of the codes as they are stored, with the profile that they are to be read by. */
 export async function losslessPng({ file }: LosslessTask): Promise<Uint8Array> {
   const meta = await inspectPicture(file);
   const { data, width, height } = await decodePixels(file, meta);
-  const png = await sharp(data, { raw: { width, height, channels: 3 } }).png({ compressionLevel: 6 }).toBuffer();
+  const png = await sharp(data, { raw: { width, height, channels: 3 } })
+    .png({ compressionLevel: 6 })
+    .toBuffer();
   const icc = meta.icc ?? (meta.format === 'heic' ? heifProfile(await readFile(file)) : null);
   return icc && (meta.primaries !== null || meta.format === 'heic') ? pngWithProfile(png, deflateSync(icc)) : png;
 }

@@ -47,9 +47,16 @@ function scaleTerms({ terms, paints }: MeasureScaleTask): ScaleTerms {
 /** What a photograph measures, without a draft of a critique. */
 export async function measured(photo: Photo, task: MeasureScaleTask, tools: MeasureTools): Promise<ScaleResult> {
   const { terms, expected, paints } = task;
-  const target = task.target?.kind === 'marked' ? { kind: 'corners' as const, corners: task.target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })) } : task.target;
+  const target =
+    task.target?.kind === 'marked'
+      ? {
+          kind: 'corners' as const,
+          corners: task.target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })),
+        }
+      : task.target;
   const known = { ...(task.card && { card: task.card }), ...(task.lineMm !== undefined && { lineMm: task.lineMm }) };
-  if (terms.kind === 'bands') return measureBands(photo, { terms, expected, ...(target && { target }), ...known }, tools);
+  if (terms.kind === 'bands')
+    return measureBands(photo, { terms, expected, ...(target && { target }), ...known }, tools);
   const hue = task.hue ?? terms.kind !== 'scale';
   const flat = task.flat === undefined ? null : await decodePhoto(task.flat);
   return measureScale(
@@ -72,7 +79,12 @@ export async function measured(photo: Photo, task: MeasureScaleTask, tools: Meas
 export async function measureScaleFile(task: MeasureScaleTask, onStage?: (stage: Stage) => void): Promise<ScaleResult> {
   onStage?.('opening the picture');
   const { cv } = await loadOpenCv();
-  const result = await withPhoto(task.file, task.orientation, (photo) => measured(photo, task, { cv, readQr, ...(onStage && { onStage }) }));
+  const result = await withPhoto(task.file, task.orientation, (photo) =>
+    measured(photo, task, { cv, readQr, ...(onStage && { onStage }) }),
+  );
   // A draft from readings that would mislead would mislead too.
-  return { ...result, findings: result.capture.accepted ? critiqueScale(result, scaleTerms(task), task.numbering) : [] };
+  return {
+    ...result,
+    findings: result.capture.accepted ? critiqueScale(result, scaleTerms(task), task.numbering) : [],
+  };
 }

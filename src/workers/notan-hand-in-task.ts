@@ -78,35 +78,69 @@ async function groundOf(task: NotanHandInTask) {
   if (!task.reference) return { reference: null, named: null, readings: [] };
   const plane = await planeOf(task.reference);
   const { width, height, toneOf } = plane;
-  return { reference: { width, height, toneOf }, named: namesOf(plane), readings: await readingsFrom(task.readings, plane) };
+  return {
+    reference: { width, height, toneOf },
+    named: namesOf(plane),
+    readings: await readingsFrom(task.readings, plane),
+  };
 }
 
 const emptyPlane = ({ width, height }: Grid): TonePlane => ({ width, height, toneOf: new Uint8Array(width * height) });
 
 /** Tones and masses of a result judged anew. */
-function judgedAgain(result: NotanResult, ends: Ends, of: Pick<PaintingAsked, 'drawn' | 'reference' | 'readings' | 'named'>): NotanResult {
-  return { ...result, ...judgePainting({ ...of, tones: result.tones, targets: notanTargets(result.tones.length, ends, result.frame) }) };
+function judgedAgain(
+  result: NotanResult,
+  ends: Ends,
+  of: Pick<PaintingAsked, 'drawn' | 'reference' | 'readings' | 'named'>,
+): NotanResult {
+  return {
+    ...result,
+    ...judgePainting({ ...of, tones: result.tones, targets: notanTargets(result.tones.length, ends, result.frame) }),
+  };
 }
 
-const massesOn = (drawn: TonePlane, { edits, masses }: MassesPainted): MassPlane => massPlane(drawn.toneOf, drawn.width, drawn.height, edits, masses);
+const massesOn = (drawn: TonePlane, { edits, masses }: MassesPainted): MassPlane =>
+  massPlane(drawn.toneOf, drawn.width, drawn.height, edits, masses);
 
-export async function measureNotanHandIn(task: NotanHandInTask, onStage?: (stage: Stage) => void): Promise<NotanHandIn> {
+export async function measureNotanHandIn(
+  task: NotanHandInTask,
+  onStage?: (stage: Stage) => void,
+): Promise<NotanHandIn> {
   onStage?.('opening the picture');
   const { reference, named: shapes, readings } = await groundOf(task);
   const { cv } = await loadOpenCv();
   const { tones, ends, expected, card, lineMm, frameIsDark } = task;
   const measured = await withPhoto(task.file, task.orientation, (photo) => {
-    const target: Target = task.target?.kind === 'marked' ? { kind: 'corners', corners: task.target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })) } : (task.target ?? { kind: 'sheet' });
+    const target: Target =
+      task.target?.kind === 'marked'
+        ? {
+            kind: 'corners',
+            corners: task.target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })),
+          }
+        : (task.target ?? { kind: 'sheet' });
     const beside = { ...(shapes && { named: shapes }), ...(card && { card }), ...(lineMm !== undefined && { lineMm }) };
-    return measureNotan(photo, { reference, tones, ends, expected, target, readings, frameIsDark, ...beside }, { cv, readQr, ...(onStage && { onStage }) });
+    return measureNotan(
+      photo,
+      { reference, tones, ends, expected, target, readings, frameIsDark, ...beside },
+      { cv, readQr, ...(onStage && { onStage }) },
+    );
   });
   const { drawn } = measured;
   const named = drawn && task.painted ? massesOn(drawn, task.painted) : shapes;
-  const result = drawn && task.painted ? judgedAgain(measured.result, ends, { drawn, reference: null, readings: [], named }) : measured.result;
+  const result =
+    drawn && task.painted
+      ? judgedAgain(measured.result, ends, { drawn, reference: null, readings: [], named })
+      : measured.result;
   return {
     // A draft from a photograph that would mislead would mislead too.
     result: { ...result, findings: result.capture.accepted ? critiqueNotan(result, ends, task.asks) : [] },
-    planes: drawn && (await planesToPng({ wanted: reference ?? emptyPlane(drawn), drawn, nameOf: named?.nameOf ?? emptyPlane(drawn).toneOf })),
+    planes:
+      drawn &&
+      (await planesToPng({
+        wanted: reference ?? emptyPlane(drawn),
+        drawn,
+        nameOf: named?.nameOf ?? emptyPlane(drawn).toneOf,
+      })),
     names: named?.names ?? [],
   };
 }
@@ -124,9 +158,19 @@ export interface JudgeNotanTask {
 }
 
 /** The same painting judged anew, without its photograph. */
-export async function judgeNotan({ planes, result, names, ends, asks, readings, painted }: JudgeNotanTask): Promise<NotanResult> {
+export async function judgeNotan({
+  planes,
+  result,
+  names,
+  ends,
+  asks,
+  readings,
+  painted,
+}: JudgeNotanTask): Promise<NotanResult> {
   const { wanted, drawn, nameOf } = await planesFromPng(planes);
-  const of = painted ? { reference: null, readings: [], named: massesOn(drawn, painted) } : { reference: wanted, readings: await readingsFrom(readings, wanted), named: { nameOf, names } };
+  const of = painted
+    ? { reference: null, readings: [], named: massesOn(drawn, painted) }
+    : { reference: wanted, readings: await readingsFrom(readings, wanted), named: { nameOf, names } };
   const next = judgedAgain(result, ends, { drawn, ...of });
   return { ...next, findings: critiqueNotan(next, ends, asks) };
 }
@@ -144,13 +188,29 @@ export interface ReadingMaskTask {
 }
 
 /** PNG of the places of one flipped region; null where it is no longer there. */
-export async function readingMask({ planes, names, tones, shift, region, readings }: ReadingMaskTask): Promise<Uint8Array | null> {
+export async function readingMask({
+  planes,
+  names,
+  tones,
+  shift,
+  region,
+  readings,
+}: ReadingMaskTask): Promise<Uint8Array | null> {
   const { wanted, drawn, nameOf } = await planesFromPng(planes);
   const { width, height } = wanted;
   const by = { x: Math.round(shift.x * width), y: Math.round(shift.y * height) };
-  const { regions, regionOf } = flippedShapes(drawn, asItCounts(drawn, wanted, by, tones, await readingsFrom(readings, wanted), { nameOf, names }), by);
+  const { regions, regionOf } = flippedShapes(
+    drawn,
+    asItCounts(drawn, wanted, by, tones, await readingsFrom(readings, wanted), { nameOf, names }),
+    by,
+  );
   const { box } = region;
-  const k = regions.findIndex((r) => r.drawn === region.drawn && r.wanted === region.wanted && (['x', 'y', 'width', 'height'] as const).every((side) => Math.abs(r.box[side] - box[side]) < 1e-6));
+  const k = regions.findIndex(
+    (r) =>
+      r.drawn === region.drawn &&
+      r.wanted === region.wanted &&
+      (['x', 'y', 'width', 'height'] as const).every((side) => Math.abs(r.box[side] - box[side]) < 1e-6),
+  );
   const places = Uint8Array.from(regionOf, (r) => (k >= 0 && r === k + 1 ? 1 : 0));
   return places.includes(1) ? maskToPng(places, width, height) : null;
 }
@@ -167,5 +227,8 @@ export interface TonesPictureTask {
 export async function tonesPicture({ planes, which, greys }: TonesPictureTask): Promise<Uint8Array> {
   const plane = (await planesFromPng(planes))[which];
   const codes = greys.map(lightnessToGreyCode);
-  return greyPng(plane.toneOf.map((t) => (t === 0 ? 255 : (codes[t - 1] as number))), plane);
+  return greyPng(
+    plane.toneOf.map((t) => (t === 0 ? 255 : (codes[t - 1] as number))),
+    plane,
+  );
 }

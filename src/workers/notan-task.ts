@@ -38,17 +38,25 @@ async function referenceTones({ reference, map, tones, thresholds, ends }: Notan
   const { width, height } = plane;
   if (map !== undefined) {
     const own = await withPhoto(reference, null, (photo) => photo.width / photo.height);
-    if (Math.abs(width / height / own - 1) > 0.02) throw new UnusablePicture('The map of light and shadow has other proportions than the picture: draw it over the whole of it.');
+    if (Math.abs(width / height / own - 1) > 0.02)
+      throw new UnusablePicture(
+        'The map of light and shadow has other proportions than the picture: draw it over the whole of it.',
+      );
     const toneOf = Uint8Array.from(softLightness(plane, 0).data, (l) => (l > LIGHT ? 1 : 2));
     const light = toneOf.reduce((s, t) => s + (t === 1 ? 1 : 0), 0) / toneOf.length;
-    if (light === 0 || light === 1) throw new UnusablePicture(`The map has ${light === 0 ? 'no light' : 'no shadow'} in it: paint what the light reaches white, and the rest black.`);
+    if (light === 0 || light === 1)
+      throw new UnusablePicture(
+        `The map has ${light === 0 ? 'no light' : 'no shadow'} in it: paint what the light reaches white, and the rest black.`,
+      );
     return { toneOf, width, height };
   }
   try {
     const { toneOf } = prepareTones(plane, { tones, squintPercent: 0, ends, ...(thresholds && { thresholds }) });
     return { toneOf, width, height };
   } catch (error) {
-    throw error instanceof TooFewTones || error instanceof NothingToPrepare ? new UnusablePicture(`The reference: ${error.message}`) : error;
+    throw error instanceof TooFewTones || error instanceof NothingToPrepare
+      ? new UnusablePicture(`The reference: ${error.message}`)
+      : error;
   }
 }
 
@@ -59,7 +67,19 @@ export async function measureNotanFile(task: NotanTask, onStage?: (stage: Stage)
   const { cv } = await loadOpenCv();
   const { tones, ends, target, card, frameIsDark } = task;
   const { result } = await withPhoto(task.file, null, (photo) =>
-    measureNotan(photo, { reference, tones, ends, target, frameIsDark, expected: { exercise: null, student: null }, ...(card && { card }) }, { cv, readQr, ...(onStage && { onStage }) }),
+    measureNotan(
+      photo,
+      {
+        reference,
+        tones,
+        ends,
+        target,
+        frameIsDark,
+        expected: { exercise: null, student: null },
+        ...(card && { card }),
+      },
+      { cv, readQr, ...(onStage && { onStage }) },
+    ),
   );
   // A draft from a photograph that would mislead would mislead too.
   return { ...result, findings: result.capture.accepted ? critiqueNotan(result, ends) : [] };

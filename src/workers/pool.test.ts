@@ -14,10 +14,19 @@ beforeAll(() => {
 });
 afterAll(() => pool.close());
 
-const task = (file: string) => ({ task: 'measure-scale' as const, file, orientation: null, terms: defaultTerms('scale'), numbering: 'white-is-one' as const, expected: { exercise: null, student: null } });
+const task = (file: string) => ({
+  task: 'measure-scale' as const,
+  file,
+  orientation: null,
+  terms: defaultTerms('scale'),
+  numbering: 'white-is-one' as const,
+  expected: { exercise: null, student: null },
+});
 const grey = async (name: string, width = 400, height = 300) => {
   const file = path.join(folder, name);
-  await sharp({ create: { width, height, channels: 3, background: '#999' } }).jpeg().toFile(file);
+  await sharp({ create: { width, height, channels: 3, background: '#999' } })
+    .jpeg()
+    .toFile(file);
   return file;
 };
 
@@ -46,7 +55,12 @@ test('a task is cancelled, and one that takes too long is ended; the pool goes o
 });
 
 test('pictures to look at: small, upright, and a strip only where a sheet is', async () => {
-  const { preview, strip } = await pool.run({ task: 'pictures', file: await grey('side.jpg', 3000, 2000), orientation: 6, terms: defaultTerms('notan') });
+  const { preview, strip } = await pool.run({
+    task: 'pictures',
+    file: await grey('side.jpg', 3000, 2000),
+    orientation: 6,
+    terms: defaultTerms('notan'),
+  });
   const { width, height } = await sharp(preview).metadata();
   expect([width, height]).toEqual([1067, 1600]);
   expect(strip).toBeNull();

@@ -35,7 +35,14 @@ export function openPool(
 ): WorkerPool {
   // Without `atomics: 'disabled'` a thread that has nothing to do blocks its own event loop, and the stages and
   // the closing of the last task's port stay in it until the next task comes.
-  const piscina = new Piscina({ filename: file, minThreads: 1, maxThreads: THREADS, idleTimeout: 60_000, atomics: 'disabled', resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB } });
+  const piscina = new Piscina({
+    filename: file,
+    minThreads: 1,
+    maxThreads: THREADS,
+    idleTimeout: 60_000,
+    atomics: 'disabled',
+    resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
+  });
   return {
     async run<T extends Task>(task: T, { signal, limitMs = TASK_LIMIT_MS, onStage }: RunOptions = {}) {
       const timeout = AbortSignal.timeout(limitMs);

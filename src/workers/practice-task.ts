@@ -41,16 +41,29 @@ export async function practiceShot(task: PracticeTask): Promise<Uint8Array> {
   const file = { orientation: task.orientation, location: task.location };
   if (task.board) {
     const { pieces, widthMm, heightMm } = task.board;
-    const scene = layBoard(printed.surface, pieces, { widthMm, heightMm, lightness: task.plan.lightness, without: null, careless: 1 }, task.seed);
+    const scene = layBoard(
+      printed.surface,
+      pieces,
+      { widthMm, heightMm, lightness: task.plan.lightness, without: null, careless: 1 },
+      task.seed,
+    );
     const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
-    return photograph(scene.surface, stage, shotFor(task.condition, stage, task.seed, task.megapixels), task.seed, file);
+    return photograph(
+      scene.surface,
+      stage,
+      shotFor(task.condition, stage, task.seed, task.megapixels),
+      task.seed,
+      file,
+    );
   }
   const frame = layout.cells[0];
   if (task.tones && frame) {
     const { surface } = paintTones(printed.surface, frame, task.tones.map, task.tones.plan, task.seed);
     return photograph(surface, layout, shotFor(task.condition, layout, task.seed, task.megapixels), task.seed, file);
   }
-  const surface = task.areas ? paintAreas(printed.surface, task.areas, task.seed) : paint(printed.surface, task.paintOn ?? layout.cells, task.plan, task.seed).surface;
+  const surface = task.areas
+    ? paintAreas(printed.surface, task.areas, task.seed)
+    : paint(printed.surface, task.paintOn ?? layout.cells, task.plan, task.seed).surface;
   const shot = shotFor(task.condition, layout, task.seed, task.megapixels);
   return photograph(surface, layout, shot, task.seed, file);
 }

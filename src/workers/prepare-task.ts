@@ -20,8 +20,15 @@ export async function prepareFile(file: string, request: PrepareRequest): Promis
     const greys = Uint8Array.from(prepared.tones, (t) => lightnessToGreyCode(t.lightness));
     const { width, height } = prepared;
     const codes = prepared.toneOf.map((tone) => greys[tone - 1] as number);
-    return { prepared, picture: await sharp(codes, { raw: { width, height, channels: 1 } }).png().toBuffer() };
+    return {
+      prepared,
+      picture: await sharp(codes, { raw: { width, height, channels: 1 } })
+        .png()
+        .toBuffer(),
+    };
   } catch (error) {
-    throw error instanceof TooFewTones || error instanceof NothingToPrepare ? new UnusablePicture(error.message) : error;
+    throw error instanceof TooFewTones || error instanceof NothingToPrepare
+      ? new UnusablePicture(error.message)
+      : error;
   }
 }

@@ -31,9 +31,12 @@ export async function planeOf(reference: PreparedReference): Promise<ReferencePl
 
 async function makePlane({ picture, preparation, wanted }: PreparedReference): Promise<ReferencePlane> {
   try {
-    return await withPhoto(picture, null, (photo) => referencePlane(framed(photo, preparation.corners, preparation.proportion), preparation, wanted));
+    return await withPhoto(picture, null, (photo) =>
+      referencePlane(framed(photo, preparation.corners, preparation.proportion), preparation, wanted),
+    );
   } catch (error) {
-    if (error instanceof TooFewTones || error instanceof NothingToPrepare || error instanceof OneSided) throw new UnusablePicture(`The reference can’t be measured against: ${error.message}`);
+    if (error instanceof TooFewTones || error instanceof NothingToPrepare || error instanceof OneSided)
+      throw new UnusablePicture(`The reference can’t be measured against: ${error.message}`);
     throw error;
   }
 }

@@ -13,14 +13,37 @@ import type { LookTaken, LookTask } from './look-task';
 import type { LosslessTask } from './lossless';
 import type { MeasureScaleTask, Stage } from './measure-task';
 import type { Nearest, NearestTask } from './nearest-task';
-import type { JudgeNotanTask, NotanHandIn, NotanHandInTask, ReadingMaskTask, TonesPictureTask } from './notan-hand-in-task';
+import type {
+  JudgeNotanTask,
+  NotanHandIn,
+  NotanHandInTask,
+  ReadingMaskTask,
+  TonesPictureTask,
+} from './notan-hand-in-task';
 import type { ReferenceFileTask } from './reference-file-task';
 import type { SortedPicture, SortTask } from './sort-task';
 import type { Pictures, PicturesTask } from './pictures-task';
 import type { PracticeReadingTask } from './practice-reading';
 import type { PracticeTask } from './practice-task';
 
-export type Task = BringInTask | NotanHandInTask | JudgeNotanTask | ReadingMaskTask | TonesPictureTask | ReferenceFileTask | CarryTask | LookTask | LosslessTask | SortTask | MeasureScaleTask | DabTask | FitTask | NearestTask | PicturesTask | PracticeTask | PracticeReadingTask;
+export type Task =
+  | BringInTask
+  | NotanHandInTask
+  | JudgeNotanTask
+  | ReadingMaskTask
+  | TonesPictureTask
+  | ReferenceFileTask
+  | CarryTask
+  | LookTask
+  | LosslessTask
+  | SortTask
+  | MeasureScaleTask
+  | DabTask
+  | FitTask
+  | NearestTask
+  | PicturesTask
+  | PracticeTask
+  | PracticeReadingTask;
 
 export interface Answers {
   'bring-in': BroughtIn;

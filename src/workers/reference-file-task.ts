@@ -31,11 +31,19 @@ function mappedGrey({ picture, preparation }: PreparedReference, squint: number)
   return withPhoto(picture, null, (photo) => {
     const luminance = luminanceOf(framed(photo, preparation.corners, preparation.proportion));
     const map = valueMap(valueSpan(softLightness(luminance, 0).data), preparation);
-    return greyPng(Uint8Array.from(softLightness(luminance, squint).data, (l) => lightnessToGreyCode(map.of(l))), luminance);
+    return greyPng(
+      Uint8Array.from(softLightness(luminance, squint).data, (l) => lightnessToGreyCode(map.of(l))),
+      luminance,
+    );
   });
 }
 
-async function layersFile(plane: TonePlane, lightness: readonly number[], labels: readonly string[], merged: Buffer): Promise<Uint8Array> {
+async function layersFile(
+  plane: TonePlane,
+  lightness: readonly number[],
+  labels: readonly string[],
+  merged: Buffer,
+): Promise<Uint8Array> {
   const { width, height, toneOf } = plane;
   const zip = new yazl.ZipFile();
   // The format wants its type first, and as it is.
@@ -48,10 +56,18 @@ async function layersFile(plane: TonePlane, lightness: readonly number[], labels
     toneOf.forEach((t, i) => {
       if (t === k + 1) rgba.set([code, code, code, 255], 4 * i);
     });
-    zip.addBuffer(await sharp(rgba, { raw: { width, height, channels: 4 } }).png().toBuffer(), `data/tone-${k + 1}.png`);
+    zip.addBuffer(
+      await sharp(rgba, { raw: { width, height, channels: 4 } })
+        .png()
+        .toBuffer(),
+      `data/tone-${k + 1}.png`,
+    );
   }
   zip.addBuffer(merged, 'mergedimage.png');
-  zip.addBuffer(await sharp(merged).resize({ width: 256, height: 256, fit: 'inside' }).png().toBuffer(), 'Thumbnails/thumbnail.png');
+  zip.addBuffer(
+    await sharp(merged).resize({ width: 256, height: 256, fit: 'inside' }).png().toBuffer(),
+    'Thumbnails/thumbnail.png',
+  );
   zip.end();
   const chunks: Buffer[] = [];
   for await (const chunk of zip.outputStream) chunks.push(chunk as Buffer);
@@ -65,17 +81,35 @@ export async function referenceFile({ what, reference, words, paper }: Reference
   if (what === 'squinted') return mappedGrey(reference, Math.max(1, preparation.squint));
   if (what === 'map') {
     const plane = await planeOf({ ...reference, wanted: { tones: 2, school: 'light-and-shadow' } });
-    return maskToPng(plane.toneOf.map((t) => (t === 2 ? 0 : 1)), plane.width, plane.height);
+    return maskToPng(
+      plane.toneOf.map((t) => (t === 2 ? 0 : 1)),
+      plane.width,
+      plane.height,
+    );
   }
   const plane = await planeOf(reference);
   const lightness = targetLightnesses(wanted.tones, preparation.ends, 'light-first', 'lightness');
   if (what === 'traced') return Buffer.from(tonesToSvg(plane, lightness, words.title));
   const codes = lightness.map(lightnessToGreyCode);
   // What is left open shows the ground.
-  const tones = await greyPng(plane.toneOf.map((t) => (t === 0 ? 255 : (codes[t - 1] as number))), plane);
+  const tones = await greyPng(
+    plane.toneOf.map((t) => (t === 0 ? 255 : (codes[t - 1] as number))),
+    plane,
+  );
   if (what === 'tones') return tones;
   if (what === 'layers') return layersFile(plane, lightness, words.labels, tones);
   const shares = sharesOf(plane.toneOf, wanted.tones);
-  return sheetsToPdf(drawReferenceSheets({ grey: await mappedGrey(reference, 0), squinted: await mappedGrey(reference, Math.max(1, preparation.squint)), plane, lightness, shares }, words, paper));
+  return sheetsToPdf(
+    drawReferenceSheets(
+      {
+        grey: await mappedGrey(reference, 0),
+        squinted: await mappedGrey(reference, Math.max(1, preparation.squint)),
+        plane,
+        lightness,
+        shares,
+      },
+      words,
+      paper,
+    ),
+  );
 }
-

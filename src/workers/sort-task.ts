@@ -15,7 +15,11 @@ export interface SortTask {
 }
 
 export interface SortedPicture {
-  readonly sheets: readonly { readonly tag: SheetTag | null; /** Its own picture, upright PNG, where it is one of several; and a small one for the tray. */ readonly cut: Uint8Array | null; readonly small: Uint8Array }[];
+  readonly sheets: readonly {
+    readonly tag: SheetTag | null;
+    /** Its own picture, upright PNG, where it is one of several; and a small one for the tray. */ readonly cut: Uint8Array | null;
+    readonly small: Uint8Array;
+  }[];
   readonly say: string | null;
   /** A small picture for the tray. */
   readonly small: Uint8Array;
@@ -36,24 +40,37 @@ async function cutOut(photo: Photo, corners: readonly Point[]): Promise<Uint8Arr
     return { x: c.x + ((c.x - middle.x) / length) * room, y: c.y + ((c.y - middle.y) / length) * room };
   });
   const clampTo = (v: number, most: number) => Math.min(most, Math.max(0, Math.round(v)));
-  const [x0, x1] = [clampTo(Math.min(...quad.map((c) => c.x)), photo.width - 1), clampTo(Math.max(...quad.map((c) => c.x)), photo.width - 1)];
-  const [y0, y1] = [clampTo(Math.min(...quad.map((c) => c.y)), photo.height - 1), clampTo(Math.max(...quad.map((c) => c.y)), photo.height - 1)];
+  const [x0, x1] = [
+    clampTo(Math.min(...quad.map((c) => c.x)), photo.width - 1),
+    clampTo(Math.max(...quad.map((c) => c.x)), photo.width - 1),
+  ];
+  const [y0, y1] = [
+    clampTo(Math.min(...quad.map((c) => c.y)), photo.height - 1),
+    clampTo(Math.max(...quad.map((c) => c.y)), photo.height - 1),
+  ];
   const [width, height] = [x1 - x0 + 1, y1 - y0 + 1];
   const out = new Uint8Array(width * height * 3).fill(OUTSIDE);
-  const inside = (x: number, y: number) => quad.every((c, i) => {
-    const n = quad[(i + 1) % 4] as Point;
-    return (n.x - c.x) * (y - c.y) - (n.y - c.y) * (x - c.x) >= 0;
-  });
+  const inside = (x: number, y: number) =>
+    quad.every((c, i) => {
+      const n = quad[(i + 1) % 4] as Point;
+      return (n.x - c.x) * (y - c.y) - (n.y - c.y) * (x - c.x) >= 0;
+    });
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       if (!inside(x + x0 + 0.5, y + y0 + 0.5)) continue;
       const p = photo.origin + (y + y0) * photo.alongY + (x + x0) * photo.alongX;
       for (let c = 0; c < 3; c++) out[(y * width + x) * 3 + c] = photo.stored.data[p + c] as number;
     }
-  return sharp(out, { raw: { width, height, channels: 3 } }).png({ compressionLevel: 3 }).toBuffer();
+  return sharp(out, { raw: { width, height, channels: 3 } })
+    .png({ compressionLevel: 3 })
+    .toBuffer();
 }
 
-const smallOf = (image: Sharp): Promise<Buffer> => image.resize({ width: SMALL_PX, height: SMALL_PX, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer();
+const smallOf = (image: Sharp): Promise<Buffer> =>
+  image
+    .resize({ width: SMALL_PX, height: SMALL_PX, fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 80 })
+    .toBuffer();
 
 /** Throws UnusablePicture when the file is no photograph. */
 export function sortPicture({ file }: SortTask): Promise<SortedPicture> {

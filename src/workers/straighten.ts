@@ -55,14 +55,30 @@ async function ofSheet(photo: Photo, terms: ExerciseTerms): Promise<Straight | n
   const layout = exerciseLayout({ ...terms, paper: located.frame.paper });
   const [frame] = layout.cells;
   const { calibration } = calibrate(photo, sheetCard(located.plane, layout), nominalProfile(layout));
-  return calibration && { photo, calibration, box: isCompared(terms) && frame ? frame : paintedBox(layout), stepMm: SHEET_STEP_MM, gain: 1, greyOnly: false, layout };
+  return (
+    calibration && {
+      photo,
+      calibration,
+      box: isCompared(terms) && frame ? frame : paintedBox(layout),
+      stepMm: SHEET_STEP_MM,
+      gain: 1,
+      greyOnly: false,
+      layout,
+    }
+  );
 }
 
 async function ofTarget(photo: Photo, target: StoredTarget): Promise<Straight | null> {
   if (target.kind === 'marked') {
-    const { calibration, box } = openMarked(photo, target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })), false);
+    const { calibration, box } = openMarked(
+      photo,
+      target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })),
+      false,
+    );
     const stepMm = Math.max(box.widthMm, box.heightMm) / CUT_PX;
-    const light = [...reflectances(calibration, sampleBox(photo, calibration.plane, box, stepMm * 8))].sort((a, b) => a - b);
+    const light = [...reflectances(calibration, sampleBox(photo, calibration.plane, box, stepMm * 8))].sort(
+      (a, b) => a - b,
+    );
     const gain = LIGHTEST / Math.max(0.01, light[Math.floor(0.98 * light.length)] ?? 1);
     return { photo, calibration, box, stepMm, gain, greyOnly: true, layout: null };
   }
@@ -70,7 +86,15 @@ async function ofTarget(photo: Photo, target: StoredTarget): Promise<Straight | 
   const opened = openBoard(photo, { depthMm: target.depthMm }, cv);
   if (opened.kind !== 'open') return null;
   const { widthMm, heightMm } = opened.board;
-  return { photo, calibration: opened.calibration, box: boxMm(0, 0, widthMm, heightMm), stepMm: Math.max(widthMm, heightMm) / CUT_PX, gain: 1, greyOnly: false, layout: null };
+  return {
+    photo,
+    calibration: opened.calibration,
+    box: boxMm(0, 0, widthMm, heightMm),
+    stepMm: Math.max(widthMm, heightMm) / CUT_PX,
+    gain: 1,
+    greyOnly: false,
+    layout: null,
+  };
 }
 
 /** Null where it was not found. */
@@ -79,11 +103,19 @@ export function straighten(photo: Photo, terms: ExerciseTerms, target: StoredTar
 }
 
 /** JPEG bytes, in true colours or in true greys. */
-export function straightJpeg({ photo, calibration, box, stepMm, gain, greyOnly }: Straight, grey = greyOnly): Promise<Uint8Array> {
+export function straightJpeg(
+  { photo, calibration, box, stepMm, gain, greyOnly }: Straight,
+  grey = greyOnly,
+): Promise<Uint8Array> {
   const samples = sampleBox(photo, calibration.plane, box, stepMm);
   const linear = reflectances(calibration, samples);
   if (grey)
-    for (let p = 0; p < linear.length; p += 3) linear.fill(LUMINANCE_WEIGHTS.reduce((s, w, c) => s + w * (linear[p + c] as number), 0), p, p + 3);
+    for (let p = 0; p < linear.length; p += 3)
+      linear.fill(
+        LUMINANCE_WEIGHTS.reduce((s, w, c) => s + w * (linear[p + c] as number), 0),
+        p,
+        p + 3,
+      );
   const codes = new Uint8Array(linear.length);
   for (let i = 0; i < linear.length; i++) codes[i] = linearToCode(gain * (linear[i] as number));
   return sharp(codes, { raw: { width: samples.columns, height: samples.rows, channels: 3 } })

@@ -22,7 +22,9 @@ export default async function Today() {
       <section className="panel" aria-labelledby="waiting">
         <div className="mb-3 flex items-center gap-4">
           <h1 id="waiting" className="text-24 font-semibold">
-            {waiting.length === 0 ? 'Nothing waits' : `${waiting.length} ${waiting.length === 1 ? 'hand-in waits' : 'hand-ins wait'} for you`}
+            {waiting.length === 0
+              ? 'Nothing waits'
+              : `${waiting.length} ${waiting.length === 1 ? 'hand-in waits' : 'hand-ins wait'} for you`}
           </h1>
           {first && (
             <Link href={`/table/${first.handIn.id}`} className="act ml-auto">
@@ -40,7 +42,12 @@ export default async function Today() {
                   <span className="quiet shrink-0">{w.attempt.number ? `try ${w.attempt.number}` : 'sent on'}</span>
                 </div>
                 {w.result && w.result.steps.length > 0 ? (
-                  <Strip cells={stripCells(w.result, labelsOf(w.exercise.terms, numberingOf.get(w.exercise.classId) ?? 'white-is-one'))} />
+                  <Strip
+                    cells={stripCells(
+                      w.result,
+                      labelsOf(w.exercise.terms, numberingOf.get(w.exercise.classId) ?? 'white-is-one'),
+                    )}
+                  />
                 ) : (
                   <p className="quiet">{w.attempt.plea ?? 'No reading'}</p>
                 )}

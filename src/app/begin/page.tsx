@@ -19,7 +19,13 @@ export default async function Begin() {
           fields={[
             { name: 'name', label: 'Your name', autoComplete: 'name' },
             { name: 'email', label: 'E-mail', type: 'email', autoComplete: 'username' },
-            { name: 'password', label: 'Password', type: 'password', hint: 'At least 8 characters.', autoComplete: 'new-password' },
+            {
+              name: 'password',
+              label: 'Password',
+              type: 'password',
+              hint: 'At least 8 characters.',
+              autoComplete: 'new-password',
+            },
           ]}
         />
       </div>

@@ -8,6 +8,8 @@ export async function GET(request: Request): Promise<Response> {
   const asked = new URL(request.url).searchParams.get('paper');
   return answer(async () => {
     const pdf = await sheetsToPdf([drawBrackets(bracketPage(PAPER_IDS.find((p) => p === asked) ?? 'a4'))]);
-    return new Response(new Uint8Array(pdf), { headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="corner-pieces.pdf"' } });
+    return new Response(new Uint8Array(pdf), {
+      headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="corner-pieces.pdf"' },
+    });
   });
 }

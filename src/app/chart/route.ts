@@ -10,6 +10,8 @@ export async function GET(request: Request): Promise<Response> {
   return answer(async (_, actor) => {
     if (actor.role !== 'teacher') throw new NotFound();
     const pdf = await sheetsToPdf([drawChart(PAPER_IDS.find((p) => p === asked) ?? 'a4')]);
-    return new Response(new Uint8Array(pdf), { headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="printer-chart.pdf"' } });
+    return new Response(new Uint8Array(pdf), {
+      headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="printer-chart.pdf"' },
+    });
   });
 }

@@ -7,6 +7,9 @@ export async function GET(): Promise<Response> {
     await theHouse();
     return Response.json({ ready: true });
   } catch (error) {
-    return Response.json({ ready: false, say: error instanceof Error ? error.message : String(error) }, { status: 503 });
+    return Response.json(
+      { ready: false, say: error instanceof Error ? error.message : String(error) },
+      { status: 503 },
+    );
   }
 }

@@ -8,7 +8,10 @@ export async function GET(): Promise<Response> {
   return answer(async (house, actor) => {
     if (actor.role !== 'teacher') throw new NotFound();
     return new Response(formatShelf(await shelfOf(house, actor)), {
-      headers: { 'Content-Type': 'text/csv; charset=utf-8', 'Content-Disposition': 'attachment; filename="cupboard.csv"' },
+      headers: {
+        'Content-Type': 'text/csv; charset=utf-8',
+        'Content-Disposition': 'attachment; filename="cupboard.csv"',
+      },
     });
   });
 }

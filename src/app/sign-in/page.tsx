@@ -23,8 +23,18 @@ export default async function SignIn() {
           action={signInStudent}
           button="Come in"
           fields={[
-            { name: 'classCode', label: 'Class code', hint: 'Six letters, the same for the whole class.', autoComplete: 'off' },
-            { name: 'code', label: 'Your own code', hint: 'Eight letters, from the slip your teacher gave you.', autoComplete: 'off' },
+            {
+              name: 'classCode',
+              label: 'Class code',
+              hint: 'Six letters, the same for the whole class.',
+              autoComplete: 'off',
+            },
+            {
+              name: 'code',
+              label: 'Your own code',
+              hint: 'Eight letters, from the slip your teacher gave you.',
+              autoComplete: 'off',
+            },
           ]}
         />
       </section>

@@ -25,7 +25,9 @@ export interface BandPicture {
 export const BAND_FRAME: Frame = { widthMm: 180, heightMm: 150 };
 
 export function nearestThird(frame: Frame, lamp: { readonly x: number; readonly y: number }): BandPicture['thirds'] {
-  const crossings = [1, 2].flatMap((i) => [1, 2].map((k): Corner => [(i * frame.widthMm) / 3, (k * frame.heightMm) / 3]));
+  const crossings = [1, 2].flatMap((i) =>
+    [1, 2].map((k): Corner => [(i * frame.widthMm) / 3, (k * frame.heightMm) / 3]),
+  );
   const [x, y] = [lamp.x * frame.widthMm, lamp.y * frame.heightMm];
   return crossings
     .map((at) => ({ at, distanceMm: Math.hypot(at[0] - x, at[1] - y) }))
@@ -52,7 +54,13 @@ function cutOut(terms: BandTerms, frame: Frame): BandPicture {
     frame,
     bands: drawn.bands.map((whole, i) => {
       const shape = front ? without(whole, front) : whole;
-      return { index: i + 1, shape, areaMm2: areaOf(shape), perimeterMm: perimeterOf(shape), numberAt: roomiest(shape) };
+      return {
+        index: i + 1,
+        shape,
+        areaMm2: areaOf(shape),
+        perimeterMm: perimeterOf(shape),
+        numberAt: roomiest(shape),
+      };
     }),
     silhouette: front && { shape: front, areaMm2: areaOf(front), perimeterMm: perimeterOf(front) },
     thirds: nearestThird(frame, terms.lamp),

@@ -25,7 +25,9 @@ export class DoesNotFit extends RangeError {
 
 function tooMany({ bands, brushMm }: MotifRequest, room: number): DoesNotFit {
   const most = Math.max(2, Math.floor(room / brushMm));
-  return new DoesNotFit(`${bands} bands of at least ${brushMm} mm do not fit here: take up to ${most} bands, a smaller brush, or move the light.`);
+  return new DoesNotFit(
+    `${bands} bands of at least ${brushMm} mm do not fit here: take up to ${most} bands, a smaller brush, or move the light.`,
+  );
 }
 
 const whole = ({ widthMm, heightMm }: Frame): Shape => rectangle(0, 0, widthMm, heightMm);
@@ -60,7 +62,11 @@ const RIDGE_STEP_MM = 1.5;
 
 /** A ridge's rise and fall, -1 to 1; farther ridges are calmer. */
 function ridge(x: number, k: number): number {
-  return 0.6 * Math.sin(x * (0.021 + 0.006 * k) + 1.7 * k) + 0.28 * Math.sin(x * (0.051 + 0.009 * k) + 2.9 * k + 1) + 0.12 * Math.sin(x * 0.13 + 4.1 * k);
+  return (
+    0.6 * Math.sin(x * (0.021 + 0.006 * k) + 1.7 * k) +
+    0.28 * Math.sin(x * (0.051 + 0.009 * k) + 2.9 * k + 1) +
+    0.12 * Math.sin(x * 0.13 + 4.1 * k)
+  );
 }
 
 /** Hills behind hills: the sky first, the nearest last. */
@@ -84,7 +90,10 @@ function ranges(request: MotifRequest): Layers {
       }),
     );
   }
-  const ground: Corner[] = [[widthMm, heightMm], [0, heightMm]];
+  const ground: Corner[] = [
+    [widthMm, heightMm],
+    [0, heightMm],
+  ];
   return [whole(frame), ...lines.map((line) => polygon([...line, ...ground]))];
 }
 
@@ -99,34 +108,94 @@ function stairwell(request: MotifRequest): Layers {
   if (room < (bands - 1) * brushMm) throw tooMany(request, room + brushMm);
   const walls = Array.from({ length: bands }, (_, k) => {
     const t = k / (bands - 1);
-    return rectangle(cx - halfW - t * sides.left, cy - halfH - t * sides.top, cx + halfW + t * sides.right, cy + halfH + t * sides.bottom);
+    return rectangle(
+      cx - halfW - t * sides.left,
+      cy - halfH - t * sides.top,
+      cx + halfW + t * sides.right,
+      cy + halfH + t * sides.bottom,
+    );
   });
   return walls.reverse();
 }
 
-const scaled = ({ widthMm, heightMm }: Frame, corners: readonly Corner[]): Shape => polygon(corners.map(([x, y]): Corner => [x * widthMm, y * heightMm]));
+const scaled = ({ widthMm, heightMm }: Frame, corners: readonly Corner[]): Shape =>
+  polygon(corners.map(([x, y]): Corner => [x * widthMm, y * heightMm]));
 
 /** What stands in front: a bench with a can and pots, a breakwater with its light, a banister. */
 function silhouette(motif: Motif, frame: Frame): Shape {
   switch (motif) {
     case 'glow':
       return together(
-        scaled(frame, [[0, 0.9], [1, 0.9], [1, 1], [0, 1]]),
-        scaled(frame, [[0.62, 0.7], [0.78, 0.7], [0.8, 0.91], [0.6, 0.91]]),
-        scaled(frame, [[0.78, 0.84], [0.9, 0.68], [0.94, 0.7], [0.8, 0.91]]),
-        scaled(frame, [[0.1, 0.76], [0.22, 0.76], [0.19, 0.91], [0.13, 0.91]]),
-        scaled(frame, [[0.28, 0.8], [0.38, 0.8], [0.36, 0.91], [0.3, 0.91]]),
+        scaled(frame, [
+          [0, 0.9],
+          [1, 0.9],
+          [1, 1],
+          [0, 1],
+        ]),
+        scaled(frame, [
+          [0.62, 0.7],
+          [0.78, 0.7],
+          [0.8, 0.91],
+          [0.6, 0.91],
+        ]),
+        scaled(frame, [
+          [0.78, 0.84],
+          [0.9, 0.68],
+          [0.94, 0.7],
+          [0.8, 0.91],
+        ]),
+        scaled(frame, [
+          [0.1, 0.76],
+          [0.22, 0.76],
+          [0.19, 0.91],
+          [0.13, 0.91],
+        ]),
+        scaled(frame, [
+          [0.28, 0.8],
+          [0.38, 0.8],
+          [0.36, 0.91],
+          [0.3, 0.91],
+        ]),
       );
     case 'ranges':
       return together(
-        scaled(frame, [[0, 0.94], [0.55, 0.92], [0.72, 0.9], [0.74, 1], [0, 1]]),
-        scaled(frame, [[0.6, 0.66], [0.66, 0.66], [0.68, 0.92], [0.58, 0.92]]),
-        scaled(frame, [[0.59, 0.6], [0.63, 0.54], [0.67, 0.6], [0.67, 0.67], [0.59, 0.67]]),
+        scaled(frame, [
+          [0, 0.94],
+          [0.55, 0.92],
+          [0.72, 0.9],
+          [0.74, 1],
+          [0, 1],
+        ]),
+        scaled(frame, [
+          [0.6, 0.66],
+          [0.66, 0.66],
+          [0.68, 0.92],
+          [0.58, 0.92],
+        ]),
+        scaled(frame, [
+          [0.59, 0.6],
+          [0.63, 0.54],
+          [0.67, 0.6],
+          [0.67, 0.67],
+          [0.59, 0.67],
+        ]),
       );
     case 'stairwell':
       return together(
-        scaled(frame, [[0, 0.56], [0.5, 0.9], [0.5, 0.96], [0, 0.62]]),
-        ...[0.05, 0.17, 0.29, 0.41].map((x) => scaled(frame, [[x, 0.56 + 0.68 * x], [x + 0.035, 0.56 + 0.68 * x + 0.02], [x + 0.035, 1], [x, 1]])),
+        scaled(frame, [
+          [0, 0.56],
+          [0.5, 0.9],
+          [0.5, 0.96],
+          [0, 0.62],
+        ]),
+        ...[0.05, 0.17, 0.29, 0.41].map((x) =>
+          scaled(frame, [
+            [x, 0.56 + 0.68 * x],
+            [x + 0.035, 0.56 + 0.68 * x + 0.02],
+            [x + 0.035, 1],
+            [x, 1],
+          ]),
+        ),
       );
   }
 }
@@ -148,7 +217,10 @@ export function sketchMotif(motif: Motif, request: MotifRequest): Sketch {
 }
 
 /** The bands of a motif as they show, lightest first, and what stands in front of them. Throws DoesNotFit. */
-export function drawMotif(motif: Motif, request: MotifRequest): { readonly bands: Shape[]; readonly silhouette: Shape } {
+export function drawMotif(
+  motif: Motif,
+  request: MotifRequest,
+): { readonly bands: Shape[]; readonly silhouette: Shape } {
   const { layers, silhouette: front } = sketchMotif(motif, request);
   const shown = layers.map(({ band, shape }, k) => {
     const next = layers[k + 1];

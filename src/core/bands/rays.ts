@@ -34,7 +34,8 @@ function down({ widthMm, heightMm }: Frame): Rays {
 function outwards({ widthMm, heightMm }: Frame, [cx, cy]: Corner): Rays {
   const turn = (2 * Math.PI) / RAYS;
   const towards = Array.from({ length: RAYS }, (_, ray) => [Math.cos(ray * turn), Math.sin(ray * turn)] as const);
-  const until = (from: number, by: number, end: number) => (by > 0 ? (end - from) / by : by < 0 ? -from / by : Infinity);
+  const until = (from: number, by: number, end: number) =>
+    by > 0 ? (end - from) / by : by < 0 ? -from / by : Infinity;
   return {
     count: RAYS,
     round: true,

@@ -26,11 +26,14 @@ const SIDES = 240;
 export function circle(cx: number, cy: number, radius: number): Shape {
   const turn = (2 * Math.PI) / SIDES;
   const r = radius * Math.sqrt(turn / Math.sin(turn));
-  return polygon(Array.from({ length: SIDES }, (_, i): Corner => [cx + r * Math.cos(i * turn), cy + r * Math.sin(i * turn)]));
+  return polygon(
+    Array.from({ length: SIDES }, (_, i): Corner => [cx + r * Math.cos(i * turn), cy + r * Math.sin(i * turn)]),
+  );
 }
 
 export const inside = (shape: Shape, other: Shape): Shape => polygonClipping.intersection(shape, other);
-export const without = (shape: Shape, ...others: readonly Shape[]): Shape => (others.length === 0 ? shape : polygonClipping.difference(shape, ...others));
+export const without = (shape: Shape, ...others: readonly Shape[]): Shape =>
+  others.length === 0 ? shape : polygonClipping.difference(shape, ...others);
 export const together = (first: Shape, ...others: readonly Shape[]): Shape => polygonClipping.union(first, ...others);
 
 function ringArea(ring: readonly (readonly [number, number])[]): number {
@@ -43,7 +46,8 @@ function ringArea(ring: readonly (readonly [number, number])[]): number {
   return Math.abs(twice) / 2;
 }
 
-const polygonArea = ([outer, ...holes]: Polygon): number => ringArea(outer ?? []) - holes.reduce((s, h) => s + ringArea(h), 0);
+const polygonArea = ([outer, ...holes]: Polygon): number =>
+  ringArea(outer ?? []) - holes.reduce((s, h) => s + ringArea(h), 0);
 
 /** Square millimetres. */
 export const areaOf = (shape: Shape): number => shape.reduce((s, p) => s + polygonArea(p), 0);

@@ -13,7 +13,16 @@ import { fitColourMatrix } from './colour-matrix';
 import type { LeftOutPatch } from './leave-out';
 import type { Plane } from './plane';
 import { meanCodes, sampleBox, type SheetSamples } from './sample';
-import { exposureOfCode, fitTone, type LightModel, logLight, reflectanceAt, type ToneCurve, type ToneFit, type ToneSample } from './tone';
+import {
+  exposureOfCode,
+  fitTone,
+  type LightModel,
+  logLight,
+  reflectanceAt,
+  type ToneCurve,
+  type ToneFit,
+  type ToneSample,
+} from './tone';
 
 /** One blank place of paper as the photograph shows it. */
 export interface WhitePlace {
@@ -59,8 +68,20 @@ export interface Calibration {
 /** A place of which more (as a share) meets the camera's top code tells nothing. */
 export const CLIPPED_SHARE = 0.02;
 
-export function sheetCard(plane: Plane, layout: SheetLayout, knownLight: CardInPhoto['knownLight'] = null): CardInPhoto {
-  return { plane, extent: boxMm(0, 0, layout.widthMm, layout.heightMm), patches: layout.patches, chroma: layout.chroma, blanks: blankPlaces(layout), model: 'sheet', knownLight };
+export function sheetCard(
+  plane: Plane,
+  layout: SheetLayout,
+  knownLight: CardInPhoto['knownLight'] = null,
+): CardInPhoto {
+  return {
+    plane,
+    extent: boxMm(0, 0, layout.widthMm, layout.heightMm),
+    patches: layout.patches,
+    chroma: layout.chroma,
+    blanks: blankPlaces(layout),
+    model: 'sheet',
+    knownLight,
+  };
 }
 
 function position(extent: BoxMm, xMm: number, yMm: number): readonly [number, number] {
@@ -85,7 +106,9 @@ const insetOf = (box: BoxMm): number => (Math.min(box.widthMm, box.heightMm) < 1
 
 function partsOf(box: BoxMm): BoxMm[] {
   const inner = grow(box, -insetOf(box));
-  return Array.from({ length: PARTS }, (_, k) => boxMm(inner.xMm + (k * inner.widthMm) / PARTS, inner.yMm, inner.widthMm / PARTS, inner.heightMm));
+  return Array.from({ length: PARTS }, (_, k) =>
+    boxMm(inner.xMm + (k * inner.widthMm) / PARTS, inner.yMm, inner.widthMm / PARTS, inner.heightMm),
+  );
 }
 
 function cardSamples(photo: Photo, card: CardInPhoto, profile: CardProfile): CardSample[] {
@@ -114,7 +137,14 @@ function fitChannels(card: CardInPhoto, samples: readonly CardSample[], primarie
   const channel = (c: 0 | 1 | 2): ToneSample[] =>
     samples.map((s, i) => {
       const [x, y] = position(card.extent, s.xMm, s.yMm);
-      return { x, y, code: s.codes[c], reflectance: (seen[i] as Triple)[c], patch: s.patch, knownLight: card.knownLight?.(s.xMm, s.yMm) ?? 0 };
+      return {
+        x,
+        y,
+        code: s.codes[c],
+        reflectance: (seen[i] as Triple)[c],
+        patch: s.patch,
+        knownLight: card.knownLight?.(s.xMm, s.yMm) ?? 0,
+      };
     });
   const green = fitTone(channel(1), undefined, card.model);
   const [red, blue] = [fitTone(channel(0), green, card.model), fitTone(channel(2), green, card.model)];
@@ -129,19 +159,31 @@ function seenColours(photo: Photo, card: CardInPhoto, curves: Calibration['curve
     const [xMm, yMm] = [patch.xMm + patch.widthMm / 2, patch.yMm + patch.heightMm / 2];
     const [x, y] = position(card.extent, xMm, yMm);
     const dim = Math.exp(-(card.knownLight?.(xMm, yMm) ?? 0));
-    return [0, 1, 2].map((c) => reflectanceAt(curves[c] as ToneCurve, mean.codes[c] as number, x, y) * dim) as unknown as Triple;
+    return [0, 1, 2].map(
+      (c) => reflectanceAt(curves[c] as ToneCurve, mean.codes[c] as number, x, y) * dim,
+    ) as unknown as Triple;
   });
 }
 
 const LEAST_COLOURS = 8;
 
 /** The camera's primaries, where the profile knows enough coloured patches; else null. */
-function primariesOf(photo: Photo, card: CardInPhoto, profile: CardProfile, curves: Calibration['curves']): ColourMatrix | null {
+function primariesOf(
+  photo: Photo,
+  card: CardInPhoto,
+  profile: CardProfile,
+  curves: Calibration['curves'],
+): ColourMatrix | null {
   if (profile.basis === 'nominal' || !profile.chroma) return null;
   const known = profile.chroma;
-  const pairs = seenColours(photo, card, curves).flatMap((seen, i) => (seen && known[i] ? [{ seen, known: labToLinearRgb(known[i]) }] : []));
+  const pairs = seenColours(photo, card, curves).flatMap((seen, i) =>
+    seen && known[i] ? [{ seen, known: labToLinearRgb(known[i]) }] : [],
+  );
   if (pairs.length < LEAST_COLOURS) return null;
-  return fitColourMatrix(pairs.map((p) => p.seen), pairs.map((p) => p.known));
+  return fitColourMatrix(
+    pairs.map((p) => p.seen),
+    pairs.map((p) => p.known),
+  );
 }
 
 /** Patches this near (L*) tell how sure a reading is. */
@@ -168,7 +210,11 @@ function halfWidthFrom(leftOut: readonly LeftOutPatch[], model: LightModel): (li
 }
 
 /** Fits the card, or null when so much of it is clipped or outside that nothing can be fitted. */
-export function calibrate(photo: Photo, card: CardInPhoto, profile: CardProfile): { calibration: Calibration | null; whites: readonly WhitePlace[] } {
+export function calibrate(
+  photo: Photo,
+  card: CardInPhoto,
+  profile: CardProfile,
+): { calibration: Calibration | null; whites: readonly WhitePlace[] } {
   const samples = cardSamples(photo, card, profile);
   const usable = samples.filter((s) => s.clipped <= CLIPPED_SHARE);
   const bare = samples.filter((s) => s.patch === 0);
@@ -187,7 +233,22 @@ export function calibrate(photo: Photo, card: CardInPhoto, profile: CardProfile)
   const residuals = new Map(usable.map((s, i) => [s, green.residuals[i] as number]));
   const whites = seen((s) => residuals.get(s) ?? null);
   const { plane, extent, patches, knownLight } = card;
-  return { calibration: { plane, extent, patches, profile, curves: fitted.curves, matrix: matrix ?? photo.primaries, coloursMeasured, knownLight, anchor: null, whites, fitHalfWidth: halfWidthFrom(green.leftOut, card.model) }, whites };
+  return {
+    calibration: {
+      plane,
+      extent,
+      patches,
+      profile,
+      curves: fitted.curves,
+      matrix: matrix ?? photo.primaries,
+      coloursMeasured,
+      knownLight,
+      anchor: null,
+      whites,
+      fitHalfWidth: halfWidthFrom(green.leftOut, card.model),
+    },
+    whites,
+  };
 }
 
 /** Light is worked out this often (mm) along a row; between, it is straight to a ten-thousandth of itself. */
@@ -223,7 +284,8 @@ export function reflectances(calibration: Calibration, s: SheetSamples): Float32
     }
   });
   if (matrix)
-    for (let p = 0; p < out.length; p += 3) out.set(applyMatrix(matrix, [out[p] as number, out[p + 1] as number, out[p + 2] as number]), p);
+    for (let p = 0; p < out.length; p += 3)
+      out.set(applyMatrix(matrix, [out[p] as number, out[p + 1] as number, out[p + 2] as number]), p);
   if (anchor) for (let i = 0; i < out.length; i++) out[i] = anchor.gain * ((out[i] as number) - anchor.offset);
   return out;
 }
@@ -261,7 +323,9 @@ export function lightRatio(calibration: Calibration): number {
 
 /** How far (L*) bare paper departs from what the fitted light makes it, nineteen places in twenty. */
 export function unexplainedLight(calibration: Calibration): number {
-  const off = calibration.whites.flatMap((w) => (w.residual === null ? [] : [Math.abs(w.residual)])).sort((a, b) => a - b);
+  const off = calibration.whites
+    .flatMap((w) => (w.residual === null ? [] : [Math.abs(w.residual)]))
+    .sort((a, b) => a - b);
   return off[Math.floor(0.95 * off.length)] ?? 0;
 }
 
@@ -277,7 +341,8 @@ export function steepestLight({ whites }: Calibration): number {
     for (let k = i + 1; k < told.length; k++) {
       const b = told[k] as WhitePlace;
       const [dx, dy] = [a.xMm - b.xMm, a.yMm - b.yMm];
-      if (dx * dx + dy * dy < NEIGHBOURS_MM * NEIGHBOURS_MM) steps.push(Math.abs((a.residual as number) - (b.residual as number)));
+      if (dx * dx + dy * dy < NEIGHBOURS_MM * NEIGHBOURS_MM)
+        steps.push(Math.abs((a.residual as number) - (b.residual as number)));
     }
   }
   steps.sort((a, b) => a - b);

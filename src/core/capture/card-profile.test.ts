@@ -14,7 +14,10 @@ const card = { patches: frame.patches, chroma: chromaRow(frame.chromaticRow) };
 const greysOnly = { patches: frame.patches, chroma: [] };
 const lab = (lightness: number): Triple => [lightness, 0.4, -1.5];
 /** A print two L* darker than the nominal one, its paper bluish. */
-const readings = (change: (patches: Map<number, Triple>) => void = () => undefined, paper: Triple | null = [93, 0.5, -2]): CardReadings => {
+const readings = (
+  change: (patches: Map<number, Triple>) => void = () => undefined,
+  paper: Triple | null = [93, 0.5, -2],
+): CardReadings => {
   const patches = new Map(frame.patches.map((p, i) => [i + 1, lab(cardLightness(p.code) - 2)]));
   change(patches);
   return { paper, patches };
@@ -46,11 +49,35 @@ test('colours count only where all coloured patches were read', () => {
 test.each([
   ['a patch is missing', (p: Map<number, Triple>) => p.delete(7), /patch 7 of the sheet is not in it/],
   ['there are patches that the sheet lacks', (p: Map<number, Triple>) => p.set(90, lab(50)), /has a patch 90/],
-  ['patches were read in the wrong order', (p: Map<number, Triple>) => [1, 2, 3, 4, 5, 6, 7, 8, 9, 10].forEach((k) => p.set(k, lab(16 + 7.9 * (10 - k)))), /another card: patch 1 should be about/],
-  ['two neighbours were swapped', (p: Map<number, Triple>) => { const [a, b] = [p.get(4) as Triple, p.get(5) as Triple]; p.set(4, b); p.set(5, a); }, /printed lighter than patch 4 and reads darker/],
+  [
+    'patches were read in the wrong order',
+    (p: Map<number, Triple>) => [1, 2, 3, 4, 5, 6, 7, 8, 9, 10].forEach((k) => p.set(k, lab(16 + 7.9 * (10 - k)))),
+    /another card: patch 1 should be about/,
+  ],
+  [
+    'two neighbours were swapped',
+    (p: Map<number, Triple>) => {
+      const [a, b] = [p.get(4) as Triple, p.get(5) as Triple];
+      p.set(4, b);
+      p.set(5, a);
+    },
+    /printed lighter than patch 4 and reads darker/,
+  ],
 ])('%s: told as another card', (_, change, words) => {
-  expect(() => readProfile(greysOnly, readings((p) => void change(p)), 'measured')).toThrow(WrongCard);
-  expect(() => readProfile(greysOnly, readings((p) => void change(p)), 'measured')).toThrow(words);
+  expect(() =>
+    readProfile(
+      greysOnly,
+      readings((p) => void change(p)),
+      'measured',
+    ),
+  ).toThrow(WrongCard);
+  expect(() =>
+    readProfile(
+      greysOnly,
+      readings((p) => void change(p)),
+      'measured',
+    ),
+  ).toThrow(words);
 });
 
 test('a class keeps its card, and corner pieces of the same printer are told from it', () => {
@@ -62,9 +89,16 @@ test('a class keeps its card, and corner pieces of the same printer are told fro
 });
 
 test('a camera’s primaries come back from coloured patches, and grey stays grey', () => {
-  const camera: ColourMatrix = [[0.75, 0.2, 0.05], [0.12, 0.8, 0.08], [-0.03, 0.15, 0.88]];
+  const camera: ColourMatrix = [
+    [0.75, 0.2, 0.05],
+    [0.12, 0.8, 0.08],
+    [-0.03, 0.15, 0.88],
+  ];
   const known = card.chroma.map((c): Triple => c.rgb.map((v) => (v / 255) ** 2.2) as unknown as Triple);
-  const found = fitColourMatrix(known.map((k) => applyMatrix(camera, k)), known);
+  const found = fitColourMatrix(
+    known.map((k) => applyMatrix(camera, k)),
+    known,
+  );
   for (const k of known) {
     const [l, a, b] = linearRgbToLab(applyMatrix(found, applyMatrix(camera, k)));
     const truth = linearRgbToLab(k);

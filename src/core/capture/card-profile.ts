@@ -78,7 +78,9 @@ const INSTRUMENT_HALF_WIDTH = 0.2;
 
 /** Bare paper where it was not read: carried on from the two lightest greys. */
 function paperFrom(card: CardPatches, greys: readonly Triple[]): Triple {
-  const byCode = card.patches.map((p, i) => ({ y: lightnessToLuminance(cardLightness(p.code)), lab: greys[i] as Triple })).sort((a, b) => b.y - a.y);
+  const byCode = card.patches
+    .map((p, i) => ({ y: lightnessToLuminance(cardLightness(p.code)), lab: greys[i] as Triple }))
+    .sort((a, b) => b.y - a.y);
   const [first, second] = [byCode[0], byCode.find((p) => p.y < (byCode[0]?.y ?? 0) - 0.05)];
   if (!first || !second) return [NOMINAL_CARD.paper, 0, 0];
   const [y1, y2] = [first, second].map((p) => lightnessToLuminance(p.lab[0])) as [number, number];
@@ -94,18 +96,27 @@ export function readProfile(card: CardPatches, readings: CardReadings, basis: 'm
   const greys = card.patches.map((_, i) => readings.patches.get(i + 1));
   const missing = greys.flatMap((g, i) => (g ? [] : [i + 1]));
   if (missing.length > 0)
-    throw new WrongCard(`This profile is of another card: patch ${missing.slice(0, 4).join(', ')} of the sheet ${missing.length > 1 ? 'are' : 'is'} not in it. Read all ${card.patches.length} greys of the sheet that was photographed.`);
+    throw new WrongCard(
+      `This profile is of another card: patch ${missing.slice(0, 4).join(', ')} of the sheet ${missing.length > 1 ? 'are' : 'is'} not in it. Read all ${card.patches.length} greys of the sheet that was photographed.`,
+    );
   const most = card.patches.length + Math.max(card.chroma.length, 10);
   const beyond = [...readings.patches.keys()].find((k) => k > most);
-  if (beyond !== undefined) throw new WrongCard(`This profile is of another card: it has a patch ${beyond}, and the sheet has ${card.patches.length + card.chroma.length}.`);
+  if (beyond !== undefined)
+    throw new WrongCard(
+      `This profile is of another card: it has a patch ${beyond}, and the sheet has ${card.patches.length + card.chroma.length}.`,
+    );
   const known = greys as Triple[];
   card.patches.forEach((p, i) => {
     const lab = known[i] as Triple;
     if (Math.abs(lab[0] - cardLightness(p.code)) > MOST_OFF)
-      throw new WrongCard(`This profile is of another card: patch ${i + 1} should be about L* ${Math.round(cardLightness(p.code))} and is ${lab[0].toFixed(1)} in it. Check the order in which the patches were read.`);
+      throw new WrongCard(
+        `This profile is of another card: patch ${i + 1} should be about L* ${Math.round(cardLightness(p.code))} and is ${lab[0].toFixed(1)} in it. Check the order in which the patches were read.`,
+      );
     card.patches.forEach((q, k) => {
       if (p.code > q.code && lab[0] < (known[k] as Triple)[0] - OUT_OF_ORDER)
-        throw new WrongCard(`This profile can’t be right: patch ${i + 1} is printed lighter than patch ${k + 1} and reads darker. Check the order in which the patches were read.`);
+        throw new WrongCard(
+          `This profile can’t be right: patch ${i + 1} is printed lighter than patch ${k + 1} and reads darker. Check the order in which the patches were read.`,
+        );
     });
   });
   const chroma = card.chroma.map((_, i) => readings.patches.get(card.patches.length + i + 1));

@@ -11,7 +11,13 @@ export function checkExposure(whites: readonly WhitePlace[]): CaptureIssue[] {
     return [issue('too_dark', bright, 'The picture is too dark: go nearer to the window or put the lamp on.')];
   const clipped = whites.filter((w) => w.clipped > 0.2).length / Math.max(1, whites.length);
   if (clipped > GATE.clipped.limit)
-    return [issue('clipped', clipped, 'The paper is so bright that its whites are lost: tap on the paper to darken the picture, or move out of direct sun.')];
+    return [
+      issue(
+        'clipped',
+        clipped,
+        'The paper is so bright that its whites are lost: tap on the paper to darken the picture, or move out of direct sun.',
+      ),
+    ];
   return [];
 }
 
@@ -29,21 +35,39 @@ const MORE_WITH_FLAT = 2;
 
 /** How much stronger the light is in its strongest than in its weakest colour, from bare paper. */
 function castOf({ curves, whites }: Calibration): number {
-  const levels = curves.map((_, c) => Math.max(1e-4, median(whites.map((w) => LINEAR_OF_CODE[Math.round(w.codes[c] as number)] ?? 0))));
+  const levels = curves.map((_, c) =>
+    Math.max(1e-4, median(whites.map((w) => LINEAR_OF_CODE[Math.round(w.codes[c] as number)] ?? 0))),
+  );
   return Math.max(...levels) / Math.min(...levels);
 }
 
 /** Evenness and colour of the light, a camera that tones parts in its own way, a sheet that is not flat. */
 export function checkLight(calibration: Calibration, unevenMm: number): CaptureIssue[] {
   if (unevenMm > GATE.buckled.limit)
-    return [issue('buckled', unevenMm, 'The sheet lies in waves: let it dry, press it flat under a board or tape its corners down, and take it once more.')];
+    return [
+      issue(
+        'buckled',
+        unevenMm,
+        'The sheet lies in waves: let it dry, press it flat under a board or tape its corners down, and take it once more.',
+      ),
+    ];
   const cast = castOf(calibration);
   if (cast > GATE.colour_cast.limit)
-    return [issue('colour_cast', cast, 'The light is so strongly coloured that greys can’t be told: go to a window or switch to a white lamp.')];
+    return [
+      issue(
+        'colour_cast',
+        cast,
+        'The light is so strongly coloured that greys can’t be told: go to a window or switch to a white lamp.',
+      ),
+    ];
   const ratio = lightRatio(calibration);
   if (ratio > GATE.uneven_light.limit * (calibration.knownLight ? MORE_WITH_FLAT : 1))
     return [
-      issue('uneven_light', ratio, 'One side of the sheet gets far more light than the other: move the lamp away, or turn the sheet so that the light comes evenly.'),
+      issue(
+        'uneven_light',
+        ratio,
+        'One side of the sheet gets far more light than the other: move the lamp away, or turn the sheet so that the light comes evenly.',
+      ),
     ];
   const shadow = unexplainedLight(calibration);
   // One tone curve serves all greys of the card, wherever they lie, unless the camera toned parts of the picture each in its
@@ -52,8 +76,23 @@ export function checkLight(calibration: Calibration, unevenMm: number): CaptureI
   const isTorn = torn > GATE.local_tone.limit;
   const signs = () => shadow + calibration.fitHalfWidth(20) + steepestLight(calibration) / 2;
   if (isTorn && signs() < SURELY_SHADOW)
-    return [issue('local_tone', torn, 'The camera toned parts of the picture differently: switch off its scene and contrast effects, and take it once more.')];
+    return [
+      issue(
+        'local_tone',
+        torn,
+        'The camera toned parts of the picture differently: switch off its scene and contrast effects, and take it once more.',
+      ),
+    ];
   if (shadow > SHADOW_EDGE || isTorn)
-    return [{ ...issue('uneven_light', Math.max(shadow, SHADOW_EDGE), 'A shadow falls on the sheet: step aside, or turn the sheet, until the paper is evenly lit.'), limit: SHADOW_EDGE }];
+    return [
+      {
+        ...issue(
+          'uneven_light',
+          Math.max(shadow, SHADOW_EDGE),
+          'A shadow falls on the sheet: step aside, or turn the sheet, until the paper is evenly lit.',
+        ),
+        limit: SHADOW_EDGE,
+      },
+    ];
   return [];
 }

@@ -24,7 +24,12 @@ export function photoBox(plane: Plane, box: BoxMm): PhotoBox {
 export function enclosing(boxes: readonly PhotoBox[]): PhotoBox {
   const x = Math.min(...boxes.map((b) => b.x));
   const y = Math.min(...boxes.map((b) => b.y));
-  return { x, y, width: Math.max(...boxes.map((b) => b.x + b.width)) - x, height: Math.max(...boxes.map((b) => b.y + b.height)) - y };
+  return {
+    x,
+    y,
+    width: Math.max(...boxes.map((b) => b.x + b.width)) - x,
+    height: Math.max(...boxes.map((b) => b.y + b.height)) - y,
+  };
 }
 
 /** Pixels of a reduced copy over which its hardest edges rise; more means the whole picture is soft. */
@@ -52,34 +57,77 @@ function softness(photo: Photo): { edge: number; bright: number } {
 /** A picture that is too dark or too soft for anything to be found in it. */
 export function explainSoftness(photo: Photo): CaptureIssue[] {
   const { edge, bright } = softness(photo);
-  if (bright < DARK_PICTURE) return [issue('too_dark', bright, 'The picture is too dark to find anything in it: go nearer to the window or put the lamp on.')];
-  if (edge > SOFT_PICTURE) return [issue('blur', edge, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.')];
+  if (bright < DARK_PICTURE)
+    return [
+      issue(
+        'too_dark',
+        bright,
+        'The picture is too dark to find anything in it: go nearer to the window or put the lamp on.',
+      ),
+    ];
+  if (edge > SOFT_PICTURE)
+    return [
+      issue('blur', edge, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.'),
+    ];
   return [];
 }
 
 /** What to say about a photograph in which no whole sheet was found. */
 export function explainNotLocated(photo: Photo, found: NotLocated): CaptureIssue[] {
   if (found.kind === 'two-sheets')
-    return [issue('two_sheets', 2, 'Two sheets are in the picture: photograph one sheet at a time, with nothing else printed beside it.')];
+    return [
+      issue(
+        'two_sheets',
+        2,
+        'Two sheets are in the picture: photograph one sheet at a time, with nothing else printed beside it.',
+      ),
+    ];
   const issues = explainSoftness(photo);
   if (found.kind === 'some-markers') {
     const seen = found.markers.length;
     const resolution = median(found.markers.map((m) => sideOf(m.corners) / MARKER_MM));
     // Squares this small are missed for their size: the sheet is not cut off but far away.
     if (resolution > 0 && resolution < GATE.low_resolution.limit)
-      return [...issues, issue('low_resolution', resolution, 'The sheet is too small in the picture: go closer until it fills the frame.')];
+      return [
+        ...issues,
+        issue(
+          'low_resolution',
+          resolution,
+          'The sheet is too small in the picture: go closer until it fills the frame.',
+        ),
+      ];
     issues.push(
-      issue('cut_off', seen, 'Part of the sheet is outside the picture or covered: step back until all four black corner squares show.'),
+      issue(
+        'cut_off',
+        seen,
+        'Part of the sheet is outside the picture or covered: step back until all four black corner squares show.',
+      ),
     );
   } else if (issues.length === 0) {
-    issues.push(issue('no_target', 0, 'No worksheet was found: lay the sheet flat and get all four black corner squares into the picture.'));
+    issues.push(
+      issue(
+        'no_target',
+        0,
+        'No worksheet was found: lay the sheet flat and get all four black corner squares into the picture.',
+      ),
+    );
   }
   return issues;
 }
 
 /** Mean side of a marker's outline, photo pixels. */
 function sideOf(corners: readonly Point[]): number {
-  return corners.reduce((s, c, i) => s + Math.hypot((corners[(i + 1) % corners.length] as Point).x - c.x, (corners[(i + 1) % corners.length] as Point).y - c.y), 0) / Math.max(1, corners.length);
+  return (
+    corners.reduce(
+      (s, c, i) =>
+        s +
+        Math.hypot(
+          (corners[(i + 1) % corners.length] as Point).x - c.x,
+          (corners[(i + 1) % corners.length] as Point).y - c.y,
+        ),
+      0,
+    ) / Math.max(1, corners.length)
+  );
 }
 
 /** Checks of focus, tilt and resolution on a located sheet. */
@@ -92,15 +140,21 @@ export function checkGeometry(plane: Plane, frame: SheetFrame, edges: readonly F
     ...frame.markers.map((m) => resolutionAt(plane, m.xMm + m.sizeMm / 2, m.yMm + m.sizeMm / 2)),
   );
   if (resolution < GATE.low_resolution.limit)
-    issues.push(issue('low_resolution', resolution, 'The sheet is too small in the picture: go closer until it fills the frame.'));
+    issues.push(
+      issue('low_resolution', resolution, 'The sheet is too small in the picture: go closer until it fills the frame.'),
+    );
   else if (width > GATE.blur.limit || edges.length < 24)
-    issues.push(issue('blur', width, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.'));
+    issues.push(
+      issue('blur', width, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.'),
+    );
   const tilt = tiltDegrees(plane, frame.widthMm / 2, frame.heightMm / 2);
   if (tilt > GATE.tilt.limit)
     issues.push(issue('tilt', tilt, 'The sheet is seen too much from the side: hold the phone straight above it.'));
   const page = boxMm(0, 0, frame.widthMm, frame.heightMm);
   const inset = photoBox(plane, page);
   if (inset.width <= 0 || inset.height <= 0)
-    issues.push(issue('cut_off', 0, 'Part of the sheet is outside the picture: step back until all four corners show.'));
+    issues.push(
+      issue('cut_off', 0, 'Part of the sheet is outside the picture: step back until all four corners show.'),
+    );
   return issues;
 }

@@ -45,18 +45,35 @@ function heightAt(places: readonly Place[], x: number, y: number): number {
 /** ln of the light by place, or null where the blank photograph can't be calibrated. */
 export function lightOfBlank(photo: Photo, plane: Plane, layout: SheetLayout): CardInPhoto['knownLight'] {
   const blank = { ...layout, cells: [], dabs: [], chips: [] };
-  const { calibration, whites } = calibrate(photo, { ...sheetCard(plane, layout), blanks: blankPlaces(blank) }, nominalProfile(layout));
+  const { calibration, whites } = calibrate(
+    photo,
+    { ...sheetCard(plane, layout), blanks: blankPlaces(blank) },
+    nominalProfile(layout),
+  );
   if (!calibration) return null;
   const green = calibration.curves[1];
-  const places = whites.map((w): Place => ({ x: w.xMm, y: w.yMm, light: Math.log(Math.max(1e-4, exposureOfCode(green, w.codes[1]) - green.stray)) }));
+  const places = whites.map((w): Place => ({
+    x: w.xMm,
+    y: w.yMm,
+    light: Math.log(Math.max(1e-4, exposureOfCode(green, w.codes[1]) - green.stray)),
+  }));
   const [columns, rows] = [Math.ceil(layout.widthMm / GRID_MM) + 1, Math.ceil(layout.heightMm / GRID_MM) + 1];
-  const grid = Float64Array.from({ length: columns * rows }, (_, i) => heightAt(places, (i % columns) * GRID_MM, Math.floor(i / columns) * GRID_MM));
+  const grid = Float64Array.from({ length: columns * rows }, (_, i) =>
+    heightAt(places, (i % columns) * GRID_MM, Math.floor(i / columns) * GRID_MM),
+  );
   const middle = grid.reduce((a, b) => a + b, 0) / grid.length;
   return (xMm, yMm) => {
-    const [u, v] = [Math.min(columns - 1.001, Math.max(0, xMm / GRID_MM)), Math.min(rows - 1.001, Math.max(0, yMm / GRID_MM))];
+    const [u, v] = [
+      Math.min(columns - 1.001, Math.max(0, xMm / GRID_MM)),
+      Math.min(rows - 1.001, Math.max(0, yMm / GRID_MM)),
+    ];
     const [c, r] = [Math.floor(u), Math.floor(v)];
     const [fx, fy] = [u - c, v - r];
     const at = r * columns + c;
-    return (1 - fy) * ((1 - fx) * (grid[at] as number) + fx * (grid[at + 1] as number)) + fy * ((1 - fx) * (grid[at + columns] as number) + fx * (grid[at + columns + 1] as number)) - middle;
+    return (
+      (1 - fy) * ((1 - fx) * (grid[at] as number) + fx * (grid[at + 1] as number)) +
+      fy * ((1 - fx) * (grid[at + columns] as number) + fx * (grid[at + columns + 1] as number)) -
+      middle
+    );
   };
 }

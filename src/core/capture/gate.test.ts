@@ -5,7 +5,13 @@ import { enclosing, explainNotLocated } from './check-photo';
 import { GATE, GATE_CODES, issue, refuses } from './gate';
 import type { Calibration, WhitePlace } from './calibrate';
 
-const white = (code: number, clipped = 0, residual: number | null = 0): WhitePlace => ({ xMm: 0, yMm: 0, codes: [code, code, code], clipped, residual });
+const white = (code: number, clipped = 0, residual: number | null = 0): WhitePlace => ({
+  xMm: 0,
+  yMm: 0,
+  codes: [code, code, code],
+  clipped,
+  residual,
+});
 const whites = (n: number, one: WhitePlace) => Array.from({ length: n }, () => one);
 
 test('every code has a limit in a unit, and only what is beyond the card is let through', () => {
@@ -26,8 +32,18 @@ test('exposure is judged from bare paper: too dark, whites lost, or fine', () =>
 
 /** A calibration whose green channel reads light straight off the code. */
 function lit(levels: readonly number[], residual = 0, torn = 0.3): Calibration {
-  const curve = { table: Float64Array.from({ length: 256 }, (_, c) => c / 255), light: new Array<number>(9).fill(0), stray: 0, darkLightRatio: 1 };
-  return { curves: [curve, curve, curve], whites: levels.map((l) => white(l * 255, 0, residual)), knownLight: null, fitHalfWidth: (l: number) => (l < 30 ? 0.3 : torn) } as unknown as Calibration;
+  const curve = {
+    table: Float64Array.from({ length: 256 }, (_, c) => c / 255),
+    light: new Array<number>(9).fill(0),
+    stray: 0,
+    darkLightRatio: 1,
+  };
+  return {
+    curves: [curve, curve, curve],
+    whites: levels.map((l) => white(l * 255, 0, residual)),
+    knownLight: null,
+    fitHalfWidth: (l: number) => (l < 30 ? 0.3 : torn),
+  } as unknown as Calibration;
 }
 
 test('light that falls off too far, and the edge of a shadow, are told apart', () => {
@@ -41,21 +57,46 @@ test('light that falls off too far, and the edge of a shadow, are told apart', (
 
 const photo = (at: (x: number, y: number) => number) => {
   const [w, h] = [300, 200];
-  return uprightPhoto(raster('srgb8', w, h, 3, Uint8Array.from({ length: w * h * 3 }, (_, i) => at(Math.floor(i / 3) % w, Math.floor(i / 3 / w)))));
+  return uprightPhoto(
+    raster(
+      'srgb8',
+      w,
+      h,
+      3,
+      Uint8Array.from({ length: w * h * 3 }, (_, i) => at(Math.floor(i / 3) % w, Math.floor(i / 3 / w))),
+    ),
+  );
 };
 const nothing = { kind: 'no-markers' as const, markers: [] };
 
 test('a picture in which no sheet was found says the likeliest reason', () => {
   const sharpEdge = photo((x) => (x < 150 ? 40 : 220));
   expect(explainNotLocated(sharpEdge, nothing).map((i) => i.code)).toEqual(['no_target']);
-  expect(explainNotLocated(photo((x) => 20 + x / 10), nothing).map((i) => i.code)).toEqual(['too_dark']);
-  expect(explainNotLocated(photo((x) => 20 + (200 * x) / 300), nothing).map((i) => i.code)).toEqual(['blur']);
-  expect(explainNotLocated(sharpEdge, { kind: 'some-markers', markers: [{ id: 0, corners: [] }] })).toMatchObject([{ code: 'cut_off', value: 1 }]);
+  expect(
+    explainNotLocated(
+      photo((x) => 20 + x / 10),
+      nothing,
+    ).map((i) => i.code),
+  ).toEqual(['too_dark']);
+  expect(
+    explainNotLocated(
+      photo((x) => 20 + (200 * x) / 300),
+      nothing,
+    ).map((i) => i.code),
+  ).toEqual(['blur']);
+  expect(explainNotLocated(sharpEdge, { kind: 'some-markers', markers: [{ id: 0, corners: [] }] })).toMatchObject([
+    { code: 'cut_off', value: 1 },
+  ]);
   expect(explainNotLocated(sharpEdge, { kind: 'two-sheets', markers: [] }).map((i) => i.code)).toEqual(['two_sheets']);
 });
 
 test('a box round boxes holds them all and no more', () => {
-  expect(enclosing([{ x: 0.1, y: 0.2, width: 0.2, height: 0.1 }, { x: 0.5, y: 0.1, width: 0.1, height: 0.1 }])).toEqual({
+  expect(
+    enclosing([
+      { x: 0.1, y: 0.2, width: 0.2, height: 0.1 },
+      { x: 0.5, y: 0.1, width: 0.1, height: 0.1 },
+    ]),
+  ).toEqual({
     x: 0.1,
     y: 0.1,
     width: expect.closeTo(0.5, 9) as number,

@@ -34,9 +34,13 @@ export function leaveOnePatchOut(fit: LeastSquaresFit, samples: readonly ToneSam
     const j = new Matrix(own.map((i) => columns.map((c) => c[i] as number)));
     const hat = j.mmul(covariance).mmul(j.transpose());
     const r = Matrix.columnVector(own.map((i) => fit.residuals[i] as number));
-    const left = solve(Matrix.eye(own.length).mul(1 + 1e-9).sub(hat), r).to1DArray();
+    const left = solve(
+      Matrix.eye(own.length)
+        .mul(1 + 1e-9)
+        .sub(hat),
+      r,
+    ).to1DArray();
     const mean = left.reduce((a, b) => a + b, 0) / left.length;
     return { patch, lightness: luminanceToLightness(samples[own[0] as number]?.reflectance ?? 0), error: mean };
   });
 }
-

@@ -36,10 +36,18 @@ export interface BoardNotLocated {
 }
 
 /** The board's corners in the order of the pieces. */
-export const cornerOf = (i: number, w: number, h: number): Point => ({ x: i === 1 || i === 2 ? w : 0, y: i >= 2 ? h : 0 });
+export const cornerOf = (i: number, w: number, h: number): Point => ({
+  x: i === 1 || i === 2 ? w : 0,
+  y: i >= 2 ? h : 0,
+});
 
 /** A place on a piece as a place on the board. */
-export function onBoard({ offset, turn }: Pick<LaidPiece, 'offset' | 'turn'>, corner: Point, x: number, y: number): Point {
+export function onBoard(
+  { offset, turn }: Pick<LaidPiece, 'offset' | 'turn'>,
+  corner: Point,
+  x: number,
+  y: number,
+): Point {
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   return { x: corner.x + offset.x + c * x - s * y, y: corner.y + offset.y + s * x + c * y };
 }
@@ -63,7 +71,10 @@ function seenPieces(photo: Photo, markers: readonly FoundMarker[]): SeenPiece[] 
 
 /** Whether the pieces lie round their centre in their order, each with its inner corner towards it. */
 function liesRight(seen: readonly SeenPiece[]): boolean {
-  const centre = (of: (s: SeenPiece) => Point): Point => ({ x: seen.reduce((a, s) => a + of(s).x, 0) / seen.length, y: seen.reduce((a, s) => a + of(s).y, 0) / seen.length });
+  const centre = (of: (s: SeenPiece) => Point): Point => ({
+    x: seen.reduce((a, s) => a + of(s).x, 0) / seen.length,
+    y: seen.reduce((a, s) => a + of(s).y, 0) / seen.length,
+  });
   const middle = centre((s) => s.inner);
   const turning = seen.map((s, i) => {
     const next = (seen[(i + 1) % seen.length] as SeenPiece).inner;
@@ -71,7 +82,10 @@ function liesRight(seen: readonly SeenPiece[]): boolean {
   });
   if (!turning.every((t) => t > 0)) return false;
   return seen.every((s) => {
-    const outer = { x: s.marker.corners.reduce((a, c) => a + c.x, 0) / 4, y: s.marker.corners.reduce((a, c) => a + c.y, 0) / 4 };
+    const outer = {
+      x: s.marker.corners.reduce((a, c) => a + c.x, 0) / 4,
+      y: s.marker.corners.reduce((a, c) => a + c.y, 0) / 4,
+    };
     return (s.inner.x - outer.x) * (middle.x - outer.x) + (s.inner.y - outer.y) * (middle.y - outer.y) > 0;
   });
 }
@@ -88,7 +102,11 @@ function quad(seen: readonly SeenPiece[]): Point[] {
 
 /** Width and height from how large the markers come out where the board is a unit square. */
 function sizeFrom(photo: Photo, seen: readonly SeenPiece[], corners: readonly Point[]): { w: number; h: number } {
-  const back = planeFromPoints(corners.map((p, i) => ({ mm: p, photo: cornerOf(i, 1, 1) })), photo.width, photo.height);
+  const back = planeFromPoints(
+    corners.map((p, i) => ({ mm: p, photo: cornerOf(i, 1, 1) })),
+    photo.width,
+    photo.height,
+  );
   // A plane maps to "photo pixels" about its centre only for the lens, which is none here: it serves backwards too.
   const unit = (p: Point) => toPhoto(back, p.x, p.y);
   const [ws, hs] = [[] as number[], [] as number[]];
@@ -131,11 +149,17 @@ function refine(start: Board, fixes: readonly Fix[], withLens: boolean): Board {
     plane: {
       ...start.plane,
       h: start.plane.h.map((v, i) => v + (p[i] as number) * (scale[i] as number)),
-      lens: [start.plane.lens[0] + (withLens ? (p[P_LENS] as number) * 1e-3 : 0), start.plane.lens[1] + (withLens ? (p[P_LENS + 1] as number) * 1e-3 : 0)],
+      lens: [
+        start.plane.lens[0] + (withLens ? (p[P_LENS] as number) * 1e-3 : 0),
+        start.plane.lens[1] + (withLens ? (p[P_LENS + 1] as number) * 1e-3 : 0),
+      ],
     },
     w: start.w + (p[P_SIZE] as number),
     h: start.h + (p[P_SIZE + 1] as number),
-    offset: start.offset.map((o, i) => ({ x: o.x + (p[P_PIECE + 3 * i] as number), y: o.y + (p[P_PIECE + 3 * i + 1] as number) })),
+    offset: start.offset.map((o, i) => ({
+      x: o.x + (p[P_PIECE + 3 * i] as number),
+      y: o.y + (p[P_PIECE + 3 * i + 1] as number),
+    })),
     turn: start.turn.map((t, i) => t + 0.01 * (p[P_PIECE + 3 * i + 2] as number)),
   });
   const each = fixes.map((f) => (f.normal ? 1 : 2));
@@ -150,10 +174,16 @@ function refine(start: Board, fixes: readonly Fix[], withLens: boolean): Board {
       const b = unpack(p);
       let o = 0;
       for (const f of fixes) {
-        const place = onBoard({ offset: b.offset[f.index] as Point, turn: b.turn[f.index] as number }, cornerOf(f.index, b.w, b.h), f.x, f.y);
+        const place = onBoard(
+          { offset: b.offset[f.index] as Point, turn: b.turn[f.index] as number },
+          cornerOf(f.index, b.w, b.h),
+          f.x,
+          f.y,
+        );
         const at = toPhoto(b.plane, place.x, place.y);
         // Edges of codes lie a little to the dark side of edges of light; left out, every marker would come out too small.
-        if (f.normal) out[o++] = (at.x - f.photo.x) * f.normal.x + (at.y - f.photo.y) * f.normal.y + (p[P_EDGE] as number);
+        if (f.normal)
+          out[o++] = (at.x - f.photo.x) * f.normal.x + (at.y - f.photo.y) * f.normal.y + (p[P_EDGE] as number);
         else {
           out[o++] = at.x - f.photo.x;
           out[o++] = at.y - f.photo.y;
@@ -185,8 +215,16 @@ function moduleProbes({ marker, markerId }: Piece): EdgeProbe[] {
   for (let r = 0; r < MARKER_MODULES; r++)
     for (let c = 0; c < MARKER_MODULES; c++) {
       const black = markerModuleIsBlack(markerId, r, c);
-      for (const [dr, dc] of [[0, 1], [1, 0]] as const) {
-        if (r + dr >= MARKER_MODULES || c + dc >= MARKER_MODULES || markerModuleIsBlack(markerId, r + dr, c + dc) === black) continue;
+      for (const [dr, dc] of [
+        [0, 1],
+        [1, 0],
+      ] as const) {
+        if (
+          r + dr >= MARKER_MODULES ||
+          c + dc >= MARKER_MODULES ||
+          markerModuleIsBlack(markerId, r + dr, c + dc) === black
+        )
+          continue;
         const sense = black ? 1 : -1;
         for (const along of [0.3, 0.7])
           probes.push({
@@ -207,7 +245,9 @@ function pieceEdges(photo: Photo, board: Board, index: number, windowMm: number)
   const laid = { offset: board.offset[index] as Point, turn: board.turn[index] as number };
   const corner = cornerOf(index, board.w, board.h);
   // The greys stand too near to each other for edges between them.
-  const greys = piece.patches.filter((p) => p.code < 150).flatMap((p) => boxProbes(p, 2, 2, 2).filter((e) => e.ny !== 0));
+  const greys = piece.patches
+    .filter((p) => p.code < 150)
+    .flatMap((p) => boxProbes(p, 2, 2, 2).filter((e) => e.ny !== 0));
   const probes = [...boxProbes(piece.marker, 6, 3, 2), ...moduleProbes(piece), ...greys];
   return probes.flatMap((probe) => {
     const at = onBoard(laid, corner, probe.xMm, probe.yMm);
@@ -222,7 +262,11 @@ const LEAST_PIECES = 3;
 
 /** Locates a board by its corner pieces, three of which must be seen whole. */
 export function locateBoard(cv: OpenCv, photo: Photo): LocatedBoard | BoardNotLocated {
-  const markers = seekMarkers(cv, photo, PIECES.map((p) => p.markerId));
+  const markers = seekMarkers(
+    cv,
+    photo,
+    PIECES.map((p) => p.markerId),
+  );
   if (markers.length === 0) return { kind: 'no-pieces', seen: 0 };
   if (new Set(markers.map((m) => m.id)).size < markers.length) return { kind: 'two-boards', seen: markers.length };
   const seen = seenPieces(photo, markers);
@@ -233,13 +277,29 @@ export function locateBoard(cv: OpenCv, photo: Photo): LocatedBoard | BoardNotLo
   if (!(w > 20 && h > 20)) return { kind: 'wrong-corners', seen: seen.length };
   const nowhere = [0, 1, 2, 3].map(() => ({ x: 0, y: 0 }));
   let board: Board = {
-    plane: planeFromPoints(corners.map((photoCorner, i) => ({ mm: cornerOf(i, w, h), photo: photoCorner })), photo.width, photo.height),
+    plane: planeFromPoints(
+      corners.map((photoCorner, i) => ({ mm: cornerOf(i, w, h), photo: photoCorner })),
+      photo.width,
+      photo.height,
+    ),
     w,
     h,
     offset: nowhere,
     turn: [0, 0, 0, 0],
   };
-  board = refine(board, seen.flatMap((s) => boxCorners(s.piece.marker).map(([x, y], k): Fix => ({ index: s.index, x, y, photo: s.marker.corners[k] as Point, normal: null }))), false);
+  board = refine(
+    board,
+    seen.flatMap((s) =>
+      boxCorners(s.piece.marker).map(([x, y], k): Fix => ({
+        index: s.index,
+        x,
+        y,
+        photo: s.marker.corners[k] as Point,
+        normal: null,
+      })),
+    ),
+    false,
+  );
   for (const windowMm of [2.5, 1.6]) {
     const fixes = seen.flatMap((s) => pieceEdges(photo, board, s.index, windowMm).map((e) => e.fix));
     if (fixes.length < 24) break;
@@ -250,7 +310,11 @@ export function locateBoard(cv: OpenCv, photo: Photo): LocatedBoard | BoardNotLo
     plane: board.plane,
     widthMm: board.w,
     heightMm: board.h,
-    pieces: seen.map((s) => ({ piece: s.piece, offset: board.offset[s.index] as Point, turn: board.turn[s.index] as number })),
+    pieces: seen.map((s) => ({
+      piece: s.piece,
+      offset: board.offset[s.index] as Point,
+      turn: board.turn[s.index] as number,
+    })),
     edges: seen.flatMap((s) => pieceEdges(photo, board, s.index, 3).map((e) => e.edge)),
   };
 }
@@ -277,17 +341,34 @@ export function raised(plane: Plane, depthMm: number): Plane {
   const long = Math.max(plane.photoWidth, plane.photoHeight);
   const denominator = a[2] * b[2];
   const square = -(a[0] * b[0] + a[1] * b[1]) / denominator;
-  const told = Number.isFinite(square) && square > 0 && Math.abs(denominator) > 1e-9 ? Math.sqrt(square) / long : Number.NaN;
+  const told =
+    Number.isFinite(square) && square > 0 && Math.abs(denominator) > 1e-9 ? Math.sqrt(square) / long : Number.NaN;
   const f = (told >= FOCAL_RANGE[0] && told <= FOCAL_RANGE[1] ? told : USUAL_FOCAL) * long;
   const ray = (c: readonly [number, number, number]) => [c[0] / f, c[1] / f, c[2]] as const;
   const [r1, r2] = [ray(a), ray(b)];
   const size = Math.sqrt(Math.hypot(...r1) * Math.hypot(...r2));
-  const cross = [r1[1] * r2[2] - r1[2] * r2[1], r1[2] * r2[0] - r1[0] * r2[2], r1[0] * r2[1] - r1[1] * r2[0]].map((v) => v / size) as [number, number, number];
+  const cross = [r1[1] * r2[2] - r1[2] * r2[1], r1[2] * r2[0] - r1[0] * r2[2], r1[0] * r2[1] - r1[1] * r2[0]].map(
+    (v) => v / size,
+  ) as [number, number, number];
   // Of the two normals the one against the ray from the lens points to the camera.
   const sign = cross[0] * (t[0] / f) + cross[1] * (t[1] / f) + cross[2] * t[2] > 0 ? -1 : 1;
   const lift = [cross[0] * f, cross[1] * f, cross[2]].map((v) => v * sign * depthMm) as [number, number, number];
   const moved = [t[0] + lift[0], t[1] + lift[1], t[2] + lift[2]] as const;
-  const full = [a, b, moved].map((c) => [c[0] + (plane.photoWidth / 2) * c[2], c[1] + (plane.photoHeight / 2) * c[2], c[2]] as const) as [readonly [number, number, number], readonly [number, number, number], readonly [number, number, number]];
+  const full = [a, b, moved].map(
+    (c) => [c[0] + (plane.photoWidth / 2) * c[2], c[1] + (plane.photoHeight / 2) * c[2], c[2]] as const,
+  ) as [readonly [number, number, number], readonly [number, number, number], readonly [number, number, number]];
   const s = full[2][2];
-  return { ...plane, h: [full[0][0] / s, full[1][0] / s, full[2][0] / s, full[0][1] / s, full[1][1] / s, full[2][1] / s, full[0][2] / s, full[1][2] / s] };
+  return {
+    ...plane,
+    h: [
+      full[0][0] / s,
+      full[1][0] / s,
+      full[2][0] / s,
+      full[0][1] / s,
+      full[1][1] / s,
+      full[2][1] / s,
+      full[0][2] / s,
+      full[1][2] / s,
+    ],
+  };
 }

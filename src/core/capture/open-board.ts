@@ -10,7 +10,15 @@ import { type CardPatches, type CardProfile, nominalProfile, readProfile } from 
 import { checkExposure, checkLight } from './check-light';
 import { explainSoftness } from './check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from './gate';
-import { type BoardNotLocated, cornerOf, type LaidPiece, locateBoard, type LocatedBoard, onBoard, raised } from './locate-brackets';
+import {
+  type BoardNotLocated,
+  cornerOf,
+  type LaidPiece,
+  locateBoard,
+  type LocatedBoard,
+  onBoard,
+  raised,
+} from './locate-brackets';
 import type { KnownCard } from './open-sheet';
 import { cardOfPieces } from './stored-card';
 import { resolutionAt, tiltDegrees } from './plane';
@@ -30,12 +38,33 @@ function explain(photo: Photo, found: BoardNotLocated): CaptureIssue[] {
     case 'two-boards':
       return [issue('two_sheets', 2, 'Corner pieces of two boards are in the picture: photograph one at a time.')];
     case 'wrong-corners':
-      return [issue('wrong_sheet', 1, `The corner pieces lie in the wrong corners: each carries the name of its own, ${BRACKET_CORNERS.map((c) => c.replace('-', ' ')).join(', ')}.`)];
+      return [
+        issue(
+          'wrong_sheet',
+          1,
+          `The corner pieces lie in the wrong corners: each carries the name of its own, ${BRACKET_CORNERS.map((c) => c.replace('-', ' ')).join(', ')}.`,
+        ),
+      ];
     case 'some-pieces':
-      return [...explainSoftness(photo), issue('cut_off', found.seen, `Only ${found.seen} of the four corner pieces can be seen: at least three must show whole.`)];
+      return [
+        ...explainSoftness(photo),
+        issue(
+          'cut_off',
+          found.seen,
+          `Only ${found.seen} of the four corner pieces can be seen: at least three must show whole.`,
+        ),
+      ];
     case 'no-pieces': {
       const soft = explainSoftness(photo);
-      return soft.length > 0 ? soft : [issue('no_target', 0, 'No corner pieces were found: lay all four round the board, face up, and get them into the picture.')];
+      return soft.length > 0
+        ? soft
+        : [
+            issue(
+              'no_target',
+              0,
+              'No corner pieces were found: lay all four round the board, face up, and get them into the picture.',
+            ),
+          ];
     }
   }
 }
@@ -45,15 +74,37 @@ const LIMITS = { resolution: 1.5, blurMm: 3.5 } as const;
 
 function checkBoard({ plane, widthMm, heightMm, edges }: LocatedBoard): CaptureIssue[] {
   const issues: CaptureIssue[] = [];
-  const resolution = Math.min(...[[0, 0], [widthMm, 0], [widthMm, heightMm], [0, heightMm]].map(([x, y]) => resolutionAt(plane, x as number, y as number)));
+  const resolution = Math.min(
+    ...[
+      [0, 0],
+      [widthMm, 0],
+      [widthMm, heightMm],
+      [0, heightMm],
+    ].map(([x, y]) => resolutionAt(plane, x as number, y as number)),
+  );
   const widths = edges.map((e) => e.widthMm).sort((a, b) => a - b);
   const blur = widths[widths.length >> 1] ?? Number.POSITIVE_INFINITY;
   if (resolution < LIMITS.resolution)
-    issues.push({ ...issue('low_resolution', resolution, 'The board is too small in the picture: go closer until its corner pieces fill the frame.'), limit: LIMITS.resolution });
+    issues.push({
+      ...issue(
+        'low_resolution',
+        resolution,
+        'The board is too small in the picture: go closer until its corner pieces fill the frame.',
+      ),
+      limit: LIMITS.resolution,
+    });
   else if (blur > LIMITS.blurMm || edges.length < 24)
-    issues.push({ ...issue('blur', Math.min(99, blur), 'The picture is blurred: hold still, tap on the board to focus, and take it once more.'), limit: LIMITS.blurMm });
+    issues.push({
+      ...issue(
+        'blur',
+        Math.min(99, blur),
+        'The picture is blurred: hold still, tap on the board to focus, and take it once more.',
+      ),
+      limit: LIMITS.blurMm,
+    });
   const tilt = tiltDegrees(plane, widthMm / 2, heightMm / 2);
-  if (tilt > GATE.tilt.limit) issues.push(issue('tilt', tilt, 'The board is seen too much from the side: hold the phone straight before it.'));
+  if (tilt > GATE.tilt.limit)
+    issues.push(issue('tilt', tilt, 'The board is seen too much from the side: hold the phone straight before it.'));
   return issues;
 }
 
@@ -91,17 +142,41 @@ function laidCard({ widthMm, heightMm, pieces }: LocatedBoard, profile: CardProf
 const PIECE_MM = { wide: 95, tall: 125 } as const;
 
 /** `depthMm` is how far the painting's face stands off the plane of the pieces. Throws WrongCard. */
-export function openBoard(photo: Photo, request: { readonly depthMm: number; readonly card?: KnownCard }, cv: OpenCv): OpenedBoard {
+export function openBoard(
+  photo: Photo,
+  request: { readonly depthMm: number; readonly card?: KnownCard },
+  cv: OpenCv,
+): OpenedBoard {
   const board = locateBoard(cv, photo);
   if (board.kind !== 'located') return { kind: 'refused', issues: explain(photo, board), board: null };
   const issues = checkBoard(board);
   const all = { patches: PIECES.flatMap((p) => p.patches), chroma: [] };
   const card = laidCard(board, request.card ? profileOfPieces(all, request.card) : nominalProfile(all));
-  const extent = boxMm(-PIECE_MM.wide, -PIECE_MM.tall, board.widthMm + 2 * PIECE_MM.wide, board.heightMm + 2 * PIECE_MM.tall);
-  const { calibration, whites } = calibrate(photo, { plane: board.plane, extent, patches: card.patches, chroma: [], blanks: card.blanks, model: 'corners', knownLight: null }, card.profile);
+  const extent = boxMm(
+    -PIECE_MM.wide,
+    -PIECE_MM.tall,
+    board.widthMm + 2 * PIECE_MM.wide,
+    board.heightMm + 2 * PIECE_MM.tall,
+  );
+  const { calibration, whites } = calibrate(
+    photo,
+    {
+      plane: board.plane,
+      extent,
+      patches: card.patches,
+      chroma: [],
+      blanks: card.blanks,
+      model: 'corners',
+      knownLight: null,
+    },
+    card.profile,
+  );
   issues.push(...checkExposure(whites));
   if (!calibration) {
-    if (!refuses(issues)) issues.push(issue('clipped', 1, 'The greys of the corner pieces are lost in the light: tap on them to darken the picture.'));
+    if (!refuses(issues))
+      issues.push(
+        issue('clipped', 1, 'The greys of the corner pieces are lost in the light: tap on them to darken the picture.'),
+      );
     return { kind: 'refused', issues, board };
   }
   issues.push(...checkLight(calibration, 0));

@@ -29,19 +29,41 @@ test('the longer side of what is marked is called 200 mm, and its corners are wh
   expect(Math.hypot(back.x - 880, back.y - 400)).toBeLessThan(1e-2);
 });
 
-const flat = planeFromPoints([{ mm: { x: 0, y: 0 }, photo: { x: 100, y: 100 } }, { mm: { x: 210, y: 0 }, photo: { x: 2200, y: 100 } }, { mm: { x: 210, y: 297 }, photo: { x: 2200, y: 3070 } }, { mm: { x: 0, y: 297 }, photo: { x: 100, y: 3070 } }], 2400, 3200);
+const flat = planeFromPoints(
+  [
+    { mm: { x: 0, y: 0 }, photo: { x: 100, y: 100 } },
+    { mm: { x: 210, y: 0 }, photo: { x: 2200, y: 100 } },
+    { mm: { x: 210, y: 297 }, photo: { x: 2200, y: 3070 } },
+    { mm: { x: 0, y: 297 }, photo: { x: 100, y: 3070 } },
+  ],
+  2400,
+  3200,
+);
 
 /** Edges round the rim of a sheet, displaced as a sheet in waves would have them. */
 function rim(wave: (y: number) => number): FoundEdge[] {
   return Array.from({ length: 160 }, (_, i) => {
     const [x, y] = [i % 2 === 0 ? 11 : 199, 8 + (i / 159) * 280];
     const photo = toPhoto(flat, x, y);
-    return { probe: { xMm: x, yMm: y, nx: 1, ny: 0, reachMm: 1 }, mm: { x, y }, photo: { x: photo.x + 10 * wave(y), y: photo.y }, normal: { x: 1, y: 0 }, widthMm: 0.2 };
+    return {
+      probe: { xMm: x, yMm: y, nx: 1, ny: 0, reachMm: 1 },
+      mm: { x, y },
+      photo: { x: photo.x + 10 * wave(y), y: photo.y },
+      normal: { x: 1, y: 0 },
+      widthMm: 0.2,
+    };
   });
 }
 
 test('a sheet in waves is straightened where print shows it; a flat one is left as it is', () => {
-  expect(straighten(flat, rim(() => 0.02), 210, 297)).toBe(flat);
+  expect(
+    straighten(
+      flat,
+      rim(() => 0.02),
+      210,
+      297,
+    ),
+  ).toBe(flat);
   const edges = rim((y) => 0.8 * Math.sin(y / 22));
   expect(unevenness(flat, edges)).toBeGreaterThan(0.6);
   expect(unevenness(straighten(flat, edges, 210, 297), edges)).toBeLessThan(0.25);

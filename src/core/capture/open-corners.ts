@@ -23,19 +23,40 @@ export const LEAST_SIDE = 24;
 /** Throws BadCorners where the corners cross, run the wrong way round, bend inwards, lie outside or enclose nothing. */
 export function checkCorners(corners: readonly Point[], width: number, height: number): void {
   if (corners.length !== 4) throw new BadCorners(`Give four corners, got ${corners.length}.`);
-  if (corners.some((c) => !Number.isFinite(c.x) || !Number.isFinite(c.y) || c.x < -1 || c.y < -1 || c.x > width + 1 || c.y > height + 1))
+  if (
+    corners.some(
+      (c) =>
+        !Number.isFinite(c.x) || !Number.isFinite(c.y) || c.x < -1 || c.y < -1 || c.x > width + 1 || c.y > height + 1,
+    )
+  )
     throw new BadCorners(`A corner lies outside the picture of ${width} x ${height} pixels.`);
   const turn = corners.map((c, i) => {
     const [a, b] = [corners[(i + 1) % 4] as Point, corners[(i + 2) % 4] as Point];
     return (a.x - c.x) * (b.y - a.y) - (a.y - c.y) * (b.x - a.x);
   });
-  const sides = corners.map((c, i) => Math.hypot((corners[(i + 1) % 4] as Point).x - c.x, (corners[(i + 1) % 4] as Point).y - c.y));
-  const area = Math.abs(corners.reduce((s, c, i) => s + c.x * (corners[(i + 1) % 4] as Point).y - c.y * (corners[(i + 1) % 4] as Point).x, 0)) / 2;
-  if (Math.min(...sides) < 2 || turn.every((t) => t === 0)) throw new BadCorners('The corners enclose nothing: put one on each corner of the painting.');
-  if (turn.every((t) => t < 0)) throw new BadCorners('The corners run the wrong way round: top left, top right, bottom right, bottom left.');
-  if (!turn.every((t) => t > 0)) throw new BadCorners('The lines between the corners cross or bend inwards: top left, top right, bottom right, bottom left.');
+  const sides = corners.map((c, i) =>
+    Math.hypot((corners[(i + 1) % 4] as Point).x - c.x, (corners[(i + 1) % 4] as Point).y - c.y),
+  );
+  const area =
+    Math.abs(
+      corners.reduce(
+        (s, c, i) => s + c.x * (corners[(i + 1) % 4] as Point).y - c.y * (corners[(i + 1) % 4] as Point).x,
+        0,
+      ),
+    ) / 2;
+  if (Math.min(...sides) < 2 || turn.every((t) => t === 0))
+    throw new BadCorners('The corners enclose nothing: put one on each corner of the painting.');
+  if (turn.every((t) => t < 0))
+    throw new BadCorners('The corners run the wrong way round: top left, top right, bottom right, bottom left.');
+  if (!turn.every((t) => t > 0))
+    throw new BadCorners(
+      'The lines between the corners cross or bend inwards: top left, top right, bottom right, bottom left.',
+    );
   if (area < 100) throw new BadCorners('The corners enclose nothing: put one on each corner of the painting.');
-  if (Math.min(...sides) < LEAST_SIDE) throw new BadCorners(`The painting is too small in the picture: each side must be at least ${LEAST_SIDE} pixels long.`);
+  if (Math.min(...sides) < LEAST_SIDE)
+    throw new BadCorners(
+      `The painting is too small in the picture: each side must be at least ${LEAST_SIDE} pixels long.`,
+    );
 }
 
 /** Sizes are not known: the longer side is called this long, mm. */
@@ -52,8 +73,20 @@ export function markedPlace(corners: readonly Point[], photoWidth: number, photo
   const side = (p: Point, q: Point) => Math.hypot(p.x - q.x, p.y - q.y);
   const [across, down] = [(side(a, b) + side(d, c)) / 2, (side(a, d) + side(b, c)) / 2];
   const [w, h] = across >= down ? [LONG_MM, (LONG_MM * down) / across] : [(LONG_MM * across) / down, LONG_MM];
-  const mm = [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w, y: h }, { x: 0, y: h }];
-  return { plane: planeFromPoints(mm.map((m, i) => ({ mm: m, photo: corners[i] as Point })), photoWidth, photoHeight), box: boxMm(0, 0, w, h) };
+  const mm = [
+    { x: 0, y: 0 },
+    { x: w, y: 0 },
+    { x: w, y: h },
+    { x: 0, y: h },
+  ];
+  return {
+    plane: planeFromPoints(
+      mm.map((m, i) => ({ mm: m, photo: corners[i] as Point })),
+      photoWidth,
+      photoHeight,
+    ),
+    box: boxMm(0, 0, w, h),
+  };
 }
 
 /**
@@ -109,7 +142,11 @@ function besideLongSides(photo: Photo, { plane, box }: MarkedPlace): PaperPlace[
 }
 
 /** ln light over the painting: x, y, x², xy, x³ along it from both rims, y only as a slope; null where no paper agrees. */
-function lightFrom(places: readonly PaperPlace[], box: BoxMm, table: Float64Array): { light: number[][]; agreeing: number } | null {
+function lightFrom(
+  places: readonly PaperPlace[],
+  box: BoxMm,
+  table: Float64Array,
+): { light: number[][]; agreeing: number } | null {
   if (places.length < PLACES) return null;
   const curve = { table } as ToneCurve;
   const at = (p: PaperPlace) => [(2 * p.x) / box.widthMm - 1, (2 * p.y) / box.heightMm - 1] as const;
@@ -183,7 +220,11 @@ export function openMarked(photo: Photo, corners: readonly Point[], scan: boolea
 }
 
 /** The same calibration with what reads `light` and `dark` (luminance as read) placed at the two ends. */
-export function anchored(calibration: Calibration, read: { readonly light: number; readonly dark: number }, ends: { readonly light: number; readonly dark: number }): Calibration {
+export function anchored(
+  calibration: Calibration,
+  read: { readonly light: number; readonly dark: number },
+  ends: { readonly light: number; readonly dark: number },
+): Calibration {
   const gain = (ends.light - ends.dark) / Math.max(1e-6, read.light - read.dark);
   return { ...calibration, anchor: { gain, offset: read.light - ends.light / gain } };
 }

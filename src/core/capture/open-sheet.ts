@@ -48,13 +48,26 @@ export interface SheetRequest<L extends SheetLayout> {
 }
 
 export type OpenedSheet<L> =
-  | { readonly kind: 'refused'; readonly issues: CaptureIssue[]; readonly located: Located | null; readonly tag: string | null }
-  | { readonly kind: 'open'; readonly located: Located; readonly layout: L; readonly tag: string | null; readonly calibration: Calibration; readonly issues: CaptureIssue[] };
+  | {
+      readonly kind: 'refused';
+      readonly issues: CaptureIssue[];
+      readonly located: Located | null;
+      readonly tag: string | null;
+    }
+  | {
+      readonly kind: 'open';
+      readonly located: Located;
+      readonly layout: L;
+      readonly tag: string | null;
+      readonly calibration: Calibration;
+      readonly issues: CaptureIssue[];
+    };
 
 /** What in its code contradicts the expected sheet, or null. */
 function checkTag<L extends SheetLayout>(text: string, { expected, check }: SheetRequest<L>): CaptureIssue | null {
   const tag = parseSheetTag(text);
-  if (!tag) return issue('wrong_sheet', 1, 'This sheet was not printed by Fair Grey: use the worksheet of this exercise.');
+  if (!tag)
+    return issue('wrong_sheet', 1, 'This sheet was not printed by Fair Grey: use the worksheet of this exercise.');
   const other = check(tag);
   if (other) return other;
   if (expected.exercise && tag.exercise && tag.exercise !== expected.exercise)
@@ -67,15 +80,26 @@ function checkTag<L extends SheetLayout>(text: string, { expected, check }: Shee
 /** Throws BadFlat where the blank photograph shows no sheet of the same paper. */
 function blankLight(flat: Photo, layout: SheetLayout, cv: OpenCv): CardInPhoto['knownLight'] {
   const located = locateSheet(cv, flat);
-  const light = located.kind === 'located' && located.frame.paper === layout.paper ? lightOfBlank(flat, located.plane, layout) : null;
-  if (!light) throw new BadFlat('No blank sheet of the same paper was found in the second photograph: take it from the same place with nothing painted on the sheet.');
+  const light =
+    located.kind === 'located' && located.frame.paper === layout.paper
+      ? lightOfBlank(flat, located.plane, layout)
+      : null;
+  if (!light)
+    throw new BadFlat(
+      'No blank sheet of the same paper was found in the second photograph: take it from the same place with nothing painted on the sheet.',
+    );
   return light;
 }
 
 /** Throws WrongCard where the readings are of another card, and BadFlat where the blank photograph can't be used. */
-export async function openSheet<L extends SheetLayout>(photo: Photo, request: SheetRequest<L>, tools: SheetTools): Promise<OpenedSheet<L>> {
+export async function openSheet<L extends SheetLayout>(
+  photo: Photo,
+  request: SheetRequest<L>,
+  tools: SheetTools,
+): Promise<OpenedSheet<L>> {
   const located = locateSheet(tools.cv, photo);
-  if (located.kind !== 'located') return { kind: 'refused', issues: explainNotLocated(photo, located), located: null, tag: null };
+  if (located.kind !== 'located')
+    return { kind: 'refused', issues: explainNotLocated(photo, located), located: null, tag: null };
   const { plane, frame } = located;
   const layout = request.layoutOn(frame.paper);
   const tag = await tools.readQr(qrCrop(photo, plane, layout.qrBox));
@@ -84,12 +108,17 @@ export async function openSheet<L extends SheetLayout>(photo: Photo, request: Sh
   const issues = checkGeometry(plane, frame, located.edges);
 
   request.onFound?.();
-  const profile = request.card ? readProfile(layout, request.card.readings, request.card.basis) : nominalProfile(layout);
+  const profile = request.card
+    ? readProfile(layout, request.card.readings, request.card.basis)
+    : nominalProfile(layout);
   const knownLight = request.flat ? blankLight(request.flat, layout, tools.cv) : null;
   const { calibration, whites } = calibrate(photo, sheetCard(plane, layout, knownLight), profile);
   issues.push(...checkExposure(whites));
   if (!calibration) {
-    if (!refuses(issues)) issues.push(issue('clipped', 1, 'The greys of the sheet are lost in the light: tap on the paper to darken the picture.'));
+    if (!refuses(issues))
+      issues.push(
+        issue('clipped', 1, 'The greys of the sheet are lost in the light: tap on the paper to darken the picture.'),
+      );
     return { kind: 'refused', issues, located, tag };
   }
   issues.push(...checkLight(calibration, located.unevenMm));

@@ -6,8 +6,18 @@ import { leastSquares } from '../fitting/least-squares';
 import { type Plane, planeFromPoints, refinePlane, resolutionAt, scaleAt, tiltDegrees, toPhoto } from './plane';
 import { meanCodes, sampleBox } from './sample';
 
-const straight: Plane = { photoWidth: 3000, photoHeight: 4000, h: [12, 0.3, 200, -0.2, 11.5, 250, 2e-5, -1e-5], lens: [0, 0] };
-const corners = [[0, 0], [210, 0], [210, 297], [0, 297]] as const;
+const straight: Plane = {
+  photoWidth: 3000,
+  photoHeight: 4000,
+  h: [12, 0.3, 200, -0.2, 11.5, 250, 2e-5, -1e-5],
+  lens: [0, 0],
+};
+const corners = [
+  [0, 0],
+  [210, 0],
+  [210, 297],
+  [0, 297],
+] as const;
 const seen = (plane: Plane) => corners.map(([x, y]) => ({ mm: { x, y }, photo: toPhoto(plane, x, y) }));
 
 test('four corners give back the plane that they were seen on', () => {
@@ -33,7 +43,12 @@ test('tilt and resolution of a sheet seen from above and aslant', () => {
   const above: Plane = { ...straight, h: [10, 0, 500, 0, 10, 500, 0, 0] };
   expect(tiltDegrees(above, 105, 148)).toBeCloseTo(0, 3);
   expect(resolutionAt(above, 105, 148)).toBeCloseTo(10, 6);
-  expect(scaleAt(above, 50, 50)).toEqual([expect.closeTo(10, 6), expect.closeTo(0, 6), expect.closeTo(0, 6), expect.closeTo(10, 6)]);
+  expect(scaleAt(above, 50, 50)).toEqual([
+    expect.closeTo(10, 6),
+    expect.closeTo(0, 6),
+    expect.closeTo(0, 6),
+    expect.closeTo(10, 6),
+  ]);
   const aslant: Plane = { ...straight, h: [10, 0, 500, 0, 10 * Math.cos(Math.PI / 6), 500, 0, 0] };
   expect(tiltDegrees(aslant, 105, 148)).toBeCloseTo(30, 3);
 });

@@ -47,7 +47,8 @@ function displaced({ stepMm, columns, rows, dx, dy }: Ripple, xMm: number, yMm: 
   const fy = v - r;
   const i = r * columns + c;
   const mix = (d: Float32Array) =>
-    (1 - fy) * ((1 - fx) * (d[i] as number) + fx * (d[i + 1] as number)) + fy * ((1 - fx) * (d[i + columns] as number) + fx * (d[i + columns + 1] as number));
+    (1 - fy) * ((1 - fx) * (d[i] as number) + fx * (d[i + 1] as number)) +
+    fy * ((1 - fx) * (d[i + columns] as number) + fx * (d[i + columns + 1] as number));
   return { x: x + mix(dx), y: y + mix(dy) };
 }
 
@@ -67,11 +68,7 @@ export interface Correspondence {
 }
 
 /** Straight (no lens) plane through four or more correspondences, by linear least squares. */
-export function planeFromPoints(
-  points: readonly Correspondence[],
-  photoWidth: number,
-  photoHeight: number,
-): Plane {
+export function planeFromPoints(points: readonly Correspondence[], photoWidth: number, photoHeight: number): Plane {
   if (points.length < 4) throw new RangeError(`A plane needs at least 4 points, got ${points.length}.`);
   const rows: number[][] = [];
   const right: number[] = [];

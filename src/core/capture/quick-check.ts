@@ -18,15 +18,24 @@ export const QUICK_PX = 1600;
  * What the whole photograph would be refused for, as far as its copy shows. `reducedBy` is how many pixels of the
  * photograph lie along one of the copy. Nothing here reads paint: shine is left to the measurement.
  */
-export function quickCheck(cv: OpenCv, copy: Photo, reducedBy: number, layoutOn: (paper: PaperId) => SheetLayout): CaptureIssue[] {
+export function quickCheck(
+  cv: OpenCv,
+  copy: Photo,
+  reducedBy: number,
+  layoutOn: (paper: PaperId) => SheetLayout,
+): CaptureIssue[] {
   const located = locateSheet(cv, copy);
   if (located.kind !== 'located') return explainNotLocated(copy, located);
   const { plane, frame, edges, unevenMm } = located;
   const layout = layoutOn(frame.paper);
-  const whole = Math.min(...frame.markers.map((m) => resolutionAt(plane, m.xMm + m.sizeMm / 2, m.yMm + m.sizeMm / 2))) * reducedBy;
+  const whole =
+    Math.min(...frame.markers.map((m) => resolutionAt(plane, m.xMm + m.sizeMm / 2, m.yMm + m.sizeMm / 2))) * reducedBy;
   // The copy is coarser than the photograph: its own resolution says nothing.
   const issues = checkGeometry(plane, frame, edges).filter((i) => i.code !== 'low_resolution');
-  if (whole < GATE.low_resolution.limit) issues.push(issue('low_resolution', whole, 'The sheet is too small in the picture: go closer until it fills the frame.'));
+  if (whole < GATE.low_resolution.limit)
+    issues.push(
+      issue('low_resolution', whole, 'The sheet is too small in the picture: go closer until it fills the frame.'),
+    );
   const { calibration, whites } = calibrate(copy, sheetCard(plane, layout), nominalProfile(layout));
   issues.push(...checkExposure(whites));
   if (calibration) issues.push(...checkLight(calibration, unevenMm));

@@ -31,7 +31,9 @@ function knots(widthMm: number, heightMm: number): readonly (readonly [number, n
   };
   return [
     ...along(widthMm).flatMap((x) => [[x, INSET_MM] as const, [x, heightMm - INSET_MM] as const]),
-    ...along(heightMm).slice(1, -1).flatMap((y) => [[INSET_MM, y] as const, [widthMm - INSET_MM, y] as const]),
+    ...along(heightMm)
+      .slice(1, -1)
+      .flatMap((y) => [[INSET_MM, y] as const, [widthMm - INSET_MM, y] as const]),
   ];
 }
 
@@ -40,7 +42,10 @@ export function unevenness(plane: Plane, edges: readonly FoundEdge[]): number {
   const off = edges
     .map((e) => {
       const at = toPhoto(plane, e.mm.x, e.mm.y);
-      return Math.abs((e.photo.x - at.x) * e.normal.x + (e.photo.y - at.y) * e.normal.y) / resolutionAt(plane, e.mm.x, e.mm.y);
+      return (
+        Math.abs((e.photo.x - at.x) * e.normal.x + (e.photo.y - at.y) * e.normal.y) /
+        resolutionAt(plane, e.mm.x, e.mm.y)
+      );
     })
     .sort((a, b) => a - b);
   return off[Math.floor(0.9 * off.length)] ?? 0;
@@ -60,7 +65,10 @@ export function straighten(plane: Plane, edges: readonly FoundEdge[], widthMm: n
   for (const e of edges) {
     const at = toPhoto(plane, e.mm.x, e.mm.y);
     const off = (e.photo.x - at.x) * e.normal.x + (e.photo.y - at.y) * e.normal.y;
-    const row = Array.from({ length: 2 * n }, (_, i) => bump(e.mm.x, e.mm.y, i % n) * (i < n ? e.normal.x : e.normal.y));
+    const row = Array.from(
+      { length: 2 * n },
+      (_, i) => bump(e.mm.x, e.mm.y, i % n) * (i < n ? e.normal.x : e.normal.y),
+    );
     row.forEach((a, i) => {
       if (Math.abs(a) < 1e-4) return;
       right.set(i, 0, right.get(i, 0) + a * off);

@@ -42,7 +42,11 @@ export function sampleBox(photo: Photo, plane: Plane, box: BoxMm, stepMm: number
   return samples;
 }
 
-function fill({ columns, rows, stepXMm, stepYMm, xMm, yMm, codes, clipped }: SheetSamples, photo: Photo, plane: Plane): void {
+function fill(
+  { columns, rows, stepXMm, stepYMm, xMm, yMm, codes, clipped }: SheetSamples,
+  photo: Photo,
+  plane: Plane,
+): void {
   const { width, height, origin, alongX, alongY } = photo;
   const data = photo.stored.data;
   const stride = Math.max(1, Math.floor(STRAIGHT_MM / stepXMm));

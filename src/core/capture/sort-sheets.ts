@@ -27,7 +27,10 @@ export interface Sorted {
 /** How far a marker may lie from where another one foretells it, as a share of the sheet's diagonal in the photograph. */
 const FORETOLD = 0.3;
 
-const middleOf = (m: FoundMarker): Point => ({ x: m.corners.reduce((s, c) => s + c.x, 0) / 4, y: m.corners.reduce((s, c) => s + c.y, 0) / 4 });
+const middleOf = (m: FoundMarker): Point => ({
+  x: m.corners.reduce((s, c) => s + c.x, 0) / 4,
+  y: m.corners.reduce((s, c) => s + c.y, 0) / 4,
+});
 
 /** Where one marker alone foretells the others of its sheet: roughly, since it is small beside the sheet. */
 function foretell(paper: PaperId, marker: FoundMarker): Map<number, Point> {
@@ -59,7 +62,9 @@ function groups(paper: PaperId, markers: readonly FoundMarker[]): FoundMarker[][
     const reach = FORETOLD * Math.hypot(across.x - middleOf(first).x, across.y - middleOf(first).y);
     const group = ids.map((id) => {
       const at = places.get(id) as Point;
-      const near = [...free].filter((m) => m.id === id).map((m) => ({ m, off: Math.hypot(middleOf(m).x - at.x, middleOf(m).y - at.y) }));
+      const near = [...free]
+        .filter((m) => m.id === id)
+        .map((m) => ({ m, off: Math.hypot(middleOf(m).x - at.x, middleOf(m).y - at.y) }));
       return near.filter((n) => n.off < reach).sort((x, y) => x.off - y.off)[0]?.m ?? null;
     });
     if (group.some((m) => m === null)) continue;
@@ -70,9 +75,15 @@ function groups(paper: PaperId, markers: readonly FoundMarker[]): FoundMarker[][
 }
 
 /** All whole sheets in a picture, and what the search for one came to. */
-export function sheetsIn(cv: OpenCv, photo: Photo): { readonly found: readonly Located[]; readonly located: Located | NotLocated } {
+export function sheetsIn(
+  cv: OpenCv,
+  photo: Photo,
+): { readonly found: readonly Located[]; readonly located: Located | NotLocated } {
   const located = locateSheet(cv, photo);
-  return { located, found: located.kind === 'located' ? [located] : located.kind === 'two-sheets' ? severalFrom(photo, located) : [] };
+  return {
+    located,
+    found: located.kind === 'located' ? [located] : located.kind === 'two-sheets' ? severalFrom(photo, located) : [],
+  };
 }
 
 /** Finds the sheets. Never throws on a picture without any: it says why there is none. */
@@ -83,7 +94,10 @@ export async function sortSheets(photo: Photo, tools: SheetTools): Promise<Sorte
   for (const { plane, frame } of found) {
     const text = await tools.readQr(qrCrop(photo, plane, frame.qrBox));
     const paper = boxCorners(boxMm(0, 0, frame.widthMm, frame.heightMm));
-    sheets.push({ tag: text === null ? null : parseSheetTag(text), corners: paper.map(([x, y]) => toPhoto(plane, x, y)) });
+    sheets.push({
+      tag: text === null ? null : parseSheetTag(text),
+      corners: paper.map(([x, y]) => toPhoto(plane, x, y)),
+    });
   }
   return { sheets, say: null };
 }

@@ -41,7 +41,8 @@ export function cardOfPieces({ basis, readings }: KnownCard): KnownCard {
     const lab = readings.patches.get(i + 1);
     if (lab) byCode.set(p.code, [...(byCode.get(p.code) ?? []), lab]);
   });
-  const mean = (labs: readonly Triple[]): Triple => [0, 1, 2].map((c) => labs.reduce((s, l) => s + (l[c] ?? 0), 0) / labs.length) as unknown as Triple;
+  const mean = (labs: readonly Triple[]): Triple =>
+    [0, 1, 2].map((c) => labs.reduce((s, l) => s + (l[c] ?? 0), 0) / labs.length) as unknown as Triple;
   const pieces = PIECES.flatMap((p) => p.patches).flatMap((p, i) => {
     const labs = byCode.get(p.code);
     return labs ? [[i + 1, mean(labs)] as const] : [];

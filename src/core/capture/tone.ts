@@ -143,7 +143,8 @@ const PRIORS = KNOTS.length - 2 + LIGHT_TERMS + 1;
  * so. Corner pieces tell the light at four places, each with its slope: enough for a lens that darkens its corners and a
  * lamp that falls off, not for more.
  */
-const lightPrior = (model: LightModel, term: number): number => (model === 'sheet' ? (term < 5 ? 0.05 : 0.4) : term < 5 ? 0.05 : 20);
+const lightPrior = (model: LightModel, term: number): number =>
+  model === 'sheet' ? (term < 5 ? 0.05 : 0.4) : term < 5 ? 0.05 : 20;
 const BEND_PRIOR = 0.5;
 /** Stray light is never negative and seldom more than a few percent. */
 const strayPrior = (stray: number): number => (stray < 0 ? 2000 : 8);
@@ -167,7 +168,10 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
       const stray = withStray ? (q[P_STRAY] as number) : 0;
       for (let i = 0; i < n; i++) {
         const v = curveAt(table, p.places[i] as number) ** GAMMA;
-        out[i] = luminanceToLightness((v - stray) * Math.exp(-lightAt(q, p.terms, i) - (p.samples[i] as ToneSample).knownLight)) - (p.wanted[i] as number);
+        out[i] =
+          luminanceToLightness(
+            (v - stray) * Math.exp(-lightAt(q, p.terms, i) - (p.samples[i] as ToneSample).knownLight),
+          ) - (p.wanted[i] as number);
       }
       let o = n;
       for (let k = 1; k < KNOTS.length - 1; k++)
@@ -192,7 +196,8 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
         const reflectance = (h ** GAMMA - stray) * dim;
         const slope = lightnessSlope(reflectance);
         const byCurve = slope * dim * GAMMA * h ** (GAMMA - 1);
-        for (let k = 0; k < KNOTS.length; k++) (columns[k] as Float64Array)[i] = (byCurve * (curveAt(moved[k] as Float64Array, place) - h)) / step;
+        for (let k = 0; k < KNOTS.length; k++)
+          (columns[k] as Float64Array)[i] = (byCurve * (curveAt(moved[k] as Float64Array, place) - h)) / step;
         for (let t = 0; t < LIGHT_TERMS; t++)
           (columns[P_LIGHT + t] as Float64Array)[i] = -slope * reflectance * (p.terms[i * LIGHT_TERMS + t] as number);
         if (withStray) (columns[P_STRAY] as Float64Array)[i] = -slope * dim;
@@ -264,7 +269,8 @@ export function fitTone(samples: readonly ToneSample[], like?: ToneFit, model: L
   const plain = like ? null : fitOnce(p, start, false);
   const withStray = like
     ? like.strayFitted
-    : darkRatio(samples, Array.from((plain as LeastSquaresFit).parameters.subarray(P_LIGHT, P_STRAY))) >= STRAY_NEEDS_RATIO;
+    : darkRatio(samples, Array.from((plain as LeastSquaresFit).parameters.subarray(P_LIGHT, P_STRAY))) >=
+      STRAY_NEEDS_RATIO;
   const fit = plain && !withStray ? plain : fitOnce(p, plain ? Array.from(plain.parameters) : start, withStray);
   return {
     curve: toCurve(fit.parameters, withStray, samples),

@@ -48,7 +48,11 @@ test.each(PUBLISHED)('%j and %j differ as published', (a, b, published) => {
 });
 
 const channel = fc.double({ min: 0, max: 1, noNaN: true });
-const lab = fc.tuple(fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: -80, max: 80, noNaN: true }), fc.double({ min: -80, max: 80, noNaN: true }));
+const lab = fc.tuple(
+  fc.double({ min: 0, max: 100, noNaN: true }),
+  fc.double({ min: -80, max: 80, noNaN: true }),
+  fc.double({ min: -80, max: 80, noNaN: true }),
+);
 
 test('an independent library gives the same differences', () => {
   const theirs = differenceCiede2000();

@@ -35,11 +35,7 @@ export function xyzD65ToLab([x, y, z]: Triple): Triple {
 /** L*a*b* to XYZ under D65. */
 export function labToXyzD65([lightness, a, b]: Triple): Triple {
   const fy = (lightness + 16) / 116;
-  return [
-    fInverse(fy + a / 500) * WHITE_D65[0],
-    fInverse(fy),
-    fInverse(fy - b / 200) * WHITE_D65[2],
-  ];
+  return [fInverse(fy + a / 500) * WHITE_D65[0], fInverse(fy), fInverse(fy - b / 200) * WHITE_D65[2]];
 }
 
 /** Linear sRGB to L*a*b* under D65. Equal channels give a* = b* = 0 to rounding. */

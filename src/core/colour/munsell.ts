@@ -6,9 +6,7 @@ import { lightnessToLuminance, luminanceToLightness } from './lab';
 
 /** Relative luminance (0 to 1) of a Munsell value (0 to 10). */
 export function munsellValueToLuminance(v: number): number {
-  return (
-    (1.1914 * v - 0.22533 * v ** 2 + 0.23352 * v ** 3 - 0.020484 * v ** 4 + 0.00081939 * v ** 5) / 100
-  );
+  return (1.1914 * v - 0.22533 * v ** 2 + 0.23352 * v ** 3 - 0.020484 * v ** 4 + 0.00081939 * v ** 5) / 100;
 }
 
 /** Munsell value of a relative luminance, by bisection to 1e-7; clamped to 0 to 10. */

@@ -55,6 +55,8 @@ export function turnsTowards(from: Triple, turn: number): string {
   const [, a, b] = linearRgbToOklab(from);
   const hue = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
   // What lies this near is the colour itself, not what it turns towards.
-  const ahead = NAMED.map(([at, name]) => ({ name, by: ((turn > 0 ? at - hue : hue - at) + 360) % 360 })).filter((n) => n.by > 20);
+  const ahead = NAMED.map(([at, name]) => ({ name, by: ((turn > 0 ? at - hue : hue - at) + 360) % 360 })).filter(
+    (n) => n.by > 20,
+  );
   return ahead.sort((p, q) => p.by - q.by)[0]?.name ?? 'red';
 }

@@ -11,7 +11,11 @@ export const SAME_PRIMARIES: ColourMatrix = [
 ];
 
 export function applyMatrix(m: ColourMatrix, [r, g, b]: Triple): Triple {
-  return [m[0][0] * r + m[0][1] * g + m[0][2] * b, m[1][0] * r + m[1][1] * g + m[1][2] * b, m[2][0] * r + m[2][1] * g + m[2][2] * b];
+  return [
+    m[0][0] * r + m[0][1] * g + m[0][2] * b,
+    m[1][0] * r + m[1][1] * g + m[1][2] * b,
+    m[2][0] * r + m[2][1] * g + m[2][2] * b,
+  ];
 }
 
 export function inverseMatrix(m: ColourMatrix): ColourMatrix {

@@ -21,9 +21,7 @@ export function linearToSrgb(linear: number): number {
 }
 
 /** Linear light of each 8-bit code, for kernels that convert whole pictures. */
-export const LINEAR_OF_CODE: Float64Array = Float64Array.from({ length: 256 }, (_, code) =>
-  srgbToLinear(code / 255),
-);
+export const LINEAR_OF_CODE: Float64Array = Float64Array.from({ length: 256 }, (_, code) => srgbToLinear(code / 255));
 
 /** The nearest 8-bit code (0 to 255, clamped) of a linear channel. */
 export function linearToCode(linear: number): number {

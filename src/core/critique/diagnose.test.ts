@@ -19,11 +19,15 @@ test('one misplaced step is told once, whatever flags it raises', () => {
 });
 
 test('a reversed pair is named as a pair', () => {
-  expect(diagnose(terms, moved([5, -6.5], [6, 6.5]), sure)).toMatchObject([{ code: 'reversed', steps: [5, 6], pair: [5, 6] }]);
+  expect(diagnose(terms, moved([5, -6.5], [6, 6.5]), sure)).toMatchObject([
+    { code: 'reversed', steps: [5, 6], pair: [5, 6] },
+  ]);
 });
 
 test('a run that errs the same way is one cause', () => {
-  expect(diagnose(terms, moved([4, -8], [5, -8], [6, -8]), sure)).toMatchObject([{ code: 'off_target', steps: [4, 5, 6] }]);
+  expect(diagnose(terms, moved([4, -8], [5, -8], [6, -8]), sure)).toMatchObject([
+    { code: 'off_target', steps: [4, 5, 6] },
+  ]);
 });
 
 test('a black that does not get down is told, one that goes further is not', () => {

@@ -113,7 +113,8 @@ export function diagnose(terms: ScaleTerms, measured: readonly number[], own: re
       const added = [...after].filter(([id]) => !before.has(id)).reduce((s, [, severity]) => s + severity, 0);
       const gain = cleared.reduce((s, r) => s + r.severity, 0) - added;
       const score = gain / (0.6 + 0.4 * steps.length);
-      if (cleared.length > 0 && gain > 0 && (!best || score > best.score + 1e-9)) best = { steps, moved, cleared, score };
+      if (cleared.length > 0 && gain > 0 && (!best || score > best.score + 1e-9))
+        best = { steps, moved, cleared, score };
     }
     if (!best) break;
     const code = name(best.steps, best.cleared);

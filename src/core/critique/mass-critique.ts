@@ -14,22 +14,42 @@ const MUCH = 0.1;
 const LEAST = 0.003;
 
 const quoted = (names: readonly string[]) => names.map((n) => `“${n}”`).join(' and ');
-const given = ({ from, to }: { readonly from: number; readonly to: number }, labels: readonly string[]) => (from === to ? toneName(from, labels) : `${toneName(from, labels)} to ${toneName(to, labels)}`);
+const given = ({ from, to }: { readonly from: number; readonly to: number }, labels: readonly string[]) =>
+  from === to ? toneName(from, labels) : `${toneName(from, labels)} to ${toneName(to, labels)}`;
 
 /** A box round several. */
 function round(boxes: readonly NonNullable<Finding['where']['box']>[]): Finding['where']['box'] {
   if (boxes.length === 0) return undefined;
   const [x, y] = [Math.min(...boxes.map((b) => b.x)), Math.min(...boxes.map((b) => b.y))];
-  return { x, y, width: Math.max(...boxes.map((b) => b.x + b.width)) - x, height: Math.max(...boxes.map((b) => b.y + b.height)) - y };
+  return {
+    x,
+    y,
+    width: Math.max(...boxes.map((b) => b.x + b.width)) - x,
+    height: Math.max(...boxes.map((b) => b.y + b.height)) - y,
+  };
 }
 
 export function massStrengths({ masses, pairs }: NotanResult): Finding[] {
   const allotted = masses.filter((m) => m.inside !== null);
   return [
     ...(pairs.length > 0 && pairs.every((p) => p.separation > CROSSED)
-      ? [works('pairs_hold', pairs.length === 1 ? `On the ${pairs[0]?.object} all of the light is lighter than all of the shadow.` : 'On every object all of the light is lighter than all of the shadow.', { separation: pairs.map((p) => round2(p.separation)) })]
+      ? [
+          works(
+            'pairs_hold',
+            pairs.length === 1
+              ? `On the ${pairs[0]?.object} all of the light is lighter than all of the shadow.`
+              : 'On every object all of the light is lighter than all of the shadow.',
+            { separation: pairs.map((p) => round2(p.separation)) },
+          ),
+        ]
       : []),
-    ...(allotted.length >= SEVERAL && allotted.every((m) => (m.inside ?? 0) >= KEPT) ? [works('in_their_steps', 'Each mass keeps to the steps that it was given.', { inside: allotted.map((m) => round2(m.inside ?? 0)) })] : []),
+    ...(allotted.length >= SEVERAL && allotted.every((m) => (m.inside ?? 0) >= KEPT)
+      ? [
+          works('in_their_steps', 'Each mass keeps to the steps that it was given.', {
+            inside: allotted.map((m) => round2(m.inside ?? 0)),
+          }),
+        ]
+      : []),
   ];
 }
 
@@ -60,13 +80,17 @@ export function massMends(r: NotanResult, ends: Ends, labels: readonly string[])
   const told = new Set([...r.regions.map((region) => region.shape), ...out.map((f) => f.where.shape)]);
   for (const { object, lit, shadow, separation, wanted } of r.pairs) {
     // What the picture itself has so is no mistake, and what was said of a shape is not said again.
-    if (separation >= Math.min(0, wanted ?? 0) - CROSSED || [...lit, ...shadow].some((name) => told.has(name))) continue;
+    if (separation >= Math.min(0, wanted ?? 0) - CROSSED || [...lit, ...shadow].some((name) => told.has(name)))
+      continue;
     const own = r.masses.filter((m) => lit.includes(m.name) || shadow.includes(m.name));
     const box = round(own.map((m) => m.box));
     out.push(
       fix({
         code: 'pair_crossed',
-        weight: (-separation / step) * Math.sqrt(own.reduce((s, m) => s + m.share, 0)) * Math.max(...own.map((m) => m.emphasis)),
+        weight:
+          (-separation / step) *
+          Math.sqrt(own.reduce((s, m) => s + m.share, 0)) *
+          Math.max(...own.map((m) => m.emphasis)),
         ...(box && { box }),
         shape: object,
         evidence: { separation: round2(separation), ...(wanted !== null && { wanted: round2(wanted) }) },

@@ -21,6 +21,23 @@ export function place({ x, y, width, height }: NotanResult['regions'][number]['b
   return `at the ${[down, across].filter(Boolean).join(' ')}`;
 }
 
-type Draft = Pick<Finding, 'code' | 'weight' | 'evidence' | 'say'> & { readonly do: string; readonly box?: Finding['where']['box']; readonly shape?: string };
-export const fix = ({ box, shape, ...draft }: Draft): Finding => ({ ...draft, kind: 'fix', weight: round2(draft.weight), where: { steps: [], ...(box && { box }), ...(shape !== undefined && { shape }) } });
-export const works = (code: string, say: string, evidence: Finding['evidence']): Finding => ({ code, kind: 'works', weight: 0, where: { steps: [] }, evidence, say, do: null });
+type Draft = Pick<Finding, 'code' | 'weight' | 'evidence' | 'say'> & {
+  readonly do: string;
+  readonly box?: Finding['where']['box'];
+  readonly shape?: string;
+};
+export const fix = ({ box, shape, ...draft }: Draft): Finding => ({
+  ...draft,
+  kind: 'fix',
+  weight: round2(draft.weight),
+  where: { steps: [], ...(box && { box }), ...(shape !== undefined && { shape }) },
+});
+export const works = (code: string, say: string, evidence: Finding['evidence']): Finding => ({
+  code,
+  kind: 'works',
+  weight: 0,
+  where: { steps: [] },
+  evidence,
+  say,
+  do: null,
+});

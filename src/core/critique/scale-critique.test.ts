@@ -6,14 +6,29 @@ import { inSteps } from './scale-words';
 
 const terms = defaultScale('gouache', 9);
 
-function measured(lightness: readonly number[], craft: Partial<Record<number, Partial<MeasuredStep>>> = {}): ScaleResult {
+function measured(
+  lightness: readonly number[],
+  craft: Partial<Record<number, Partial<MeasuredStep>>> = {},
+): ScaleResult {
   const targets = targetsFor(terms, lightness);
   const flags = valueFlags(terms, lightness);
   const own = lightness.map(() => 0.3);
   return {
     version: SCALE_RESULT_VERSION,
     kind: 'scale',
-    capture: { target: 'sheet', mode: 'calibrated', whiteBasis: 'nominal', accepted: true, issues: [], uncertainty: 3, tag: null, colour: 'assumed', sizeMm: null, paper: null, corners: null },
+    capture: {
+      target: 'sheet',
+      mode: 'calibrated',
+      whiteBasis: 'nominal',
+      accepted: true,
+      issues: [],
+      uncertainty: 3,
+      tag: null,
+      colour: 'assumed',
+      sizeMm: null,
+      paper: null,
+      corners: null,
+    },
     steps: lightness.map((l, i) => ({
       index: i + 1,
       lightness: l,
@@ -27,13 +42,18 @@ function measured(lightness: readonly number[], craft: Partial<Record<number, Pa
       extrapolated: false,
       spread: 0.5,
       bareGround: 0,
-      overflow: 0, rim: 0, lineShows: 0,
+      overflow: 0,
+      rim: 0,
+      lineShows: 0,
       flags: flags[i] ?? [],
       ...craft[i + 1],
     })),
     gaps: measureGaps(terms, lightness, own),
     summary: null,
-    leastWork: null, silhouette: null, chips: [], findings: [],
+    leastWork: null,
+    silhouette: null,
+    chips: [],
+    findings: [],
   };
 }
 
@@ -52,7 +72,12 @@ test('what works comes first, then what to mend, heaviest first', () => {
   expect(found.slice(firstFix).every((f) => f.kind === 'fix')).toBe(true);
   const weights = found.slice(firstFix).map((f) => f.weight);
   expect(weights).toEqual([...weights].sort((a, b) => b - a));
-  expect(found.slice(firstFix).map((f) => f.code).sort()).toEqual(['streaky', 'too_close', 'weak_black']);
+  expect(
+    found
+      .slice(firstFix)
+      .map((f) => f.code)
+      .sort(),
+  ).toEqual(['streaky', 'too_close', 'weak_black']);
 });
 
 test('a finding speaks the class’s numbering and says one thing to do', () => {
@@ -63,9 +88,15 @@ test('a finding speaks the class’s numbering and says one thing to do', () => 
 });
 
 test('bare ground and paint past the line are told where they are', () => {
-  const craft = { 4: { bareGround: 0.1, flags: ['bare_ground'] as MeasuredStep['flags'] }, 6: { overflow: 0.05, flags: ['over_the_line'] as MeasuredStep['flags'] } };
+  const craft = {
+    4: { bareGround: 0.1, flags: ['bare_ground'] as MeasuredStep['flags'] },
+    6: { overflow: 0.05, flags: ['over_the_line'] as MeasuredStep['flags'] },
+  };
   const found = critiqueScale(measured(even, craft), terms, 'white-is-one').filter((f) => f.kind === 'fix');
-  expect(found.map((f) => [f.code, ...f.where.steps])).toEqual([['bare_ground', 4], ['over_the_line', 6]]);
+  expect(found.map((f) => [f.code, ...f.where.steps])).toEqual([
+    ['bare_ground', 4],
+    ['over_the_line', 6],
+  ]);
 });
 
 test('nothing is said of a photograph in which nothing was read', () => {
@@ -73,5 +104,12 @@ test('nothing is said of a photograph in which nothing was read', () => {
 });
 
 test('distances are said in the words of the studio', () => {
-  expect([0.1, -0.25, 0.5, 1, 2, 4.2].map(inSteps)).toEqual(['a touch', 'a quarter of a step', 'half a step', 'a whole step', 'two steps', '4 steps']);
+  expect([0.1, -0.25, 0.5, 1, 2, 4.2].map(inSteps)).toEqual([
+    'a touch',
+    'a quarter of a step',
+    'half a step',
+    'a whole step',
+    'two steps',
+    '4 steps',
+  ]);
 });

@@ -94,11 +94,33 @@ function craftFindings(d: Draft): Finding[] {
         do: CRAFT_WORDS.over_the_line.do(name),
       });
     if (s.flags.includes('built_up_edge'))
-      found.push({ ...base, code: 'built_up_edge', weight: round2((Math.abs(s.rim ?? 0) / LIMITS.builtUpEdge - 1) * 0.3 * area), evidence: { rim: round1(s.rim ?? 0) }, say: CRAFT_WORDS.built_up_edge.say(name), do: CRAFT_WORDS.built_up_edge.do(name) });
+      found.push({
+        ...base,
+        code: 'built_up_edge',
+        weight: round2((Math.abs(s.rim ?? 0) / LIMITS.builtUpEdge - 1) * 0.3 * area),
+        evidence: { rim: round1(s.rim ?? 0) },
+        say: CRAFT_WORDS.built_up_edge.say(name),
+        do: CRAFT_WORDS.built_up_edge.do(name),
+      });
     if (s.flags.includes('line_shows'))
-      found.push({ ...base, code: 'line_shows', weight: round2((s.lineShows ?? 0) * 0.3 * area), evidence: { share: round2(s.lineShows ?? 0) }, say: CRAFT_WORDS.line_shows.say(name), do: CRAFT_WORDS.line_shows.do(name) });
+      found.push({
+        ...base,
+        code: 'line_shows',
+        weight: round2((s.lineShows ?? 0) * 0.3 * area),
+        evidence: { share: round2(s.lineShows ?? 0) },
+        say: CRAFT_WORDS.line_shows.say(name),
+        do: CRAFT_WORDS.line_shows.do(name),
+      });
     for (const code of ['drift_warm', 'drift_cool', 'hue_turn'] as const)
-      if (s.flags.includes(code)) found.push({ ...base, code, weight: round2(0.5 * area), evidence: { a: round1(s.a ?? 0), b: round1(s.b ?? 0) }, say: CRAFT_WORDS[code].say(name), do: CRAFT_WORDS[code].do(name) });
+      if (s.flags.includes(code))
+        found.push({
+          ...base,
+          code,
+          weight: round2(0.5 * area),
+          evidence: { a: round1(s.a ?? 0), b: round1(s.b ?? 0) },
+          say: CRAFT_WORDS[code].say(name),
+          do: CRAFT_WORDS[code].do(name),
+        });
     return found;
   });
 }
@@ -165,9 +187,14 @@ function works(d: Draft, causes: readonly Cause[]): Finding[] {
   // Relative readings take the ends for granted: nothing can be said of them.
   const endsKnown = d.terms.anchor !== 'own' && !d.relative && white && black;
   if (endsKnown && !has('weak_black') && !has('weak_white'))
-    add('works_ends', WORKS_WORDS.ends(), [white.index, black.index], { lightest: round1(white.lightness), darkest: round1(black.lightness) });
-  else if (endsKnown && !has('weak_black')) add('works_black', WORKS_WORDS.black(), [black.index], { darkest: round1(black.lightness) });
-  else if (endsKnown && !has('weak_white')) add('works_white', WORKS_WORDS.white(), [white.index], { lightest: round1(white.lightness) });
+    add('works_ends', WORKS_WORDS.ends(), [white.index, black.index], {
+      lightest: round1(white.lightness),
+      darkest: round1(black.lightness),
+    });
+  else if (endsKnown && !has('weak_black'))
+    add('works_black', WORKS_WORDS.black(), [black.index], { darkest: round1(black.lightness) });
+  else if (endsKnown && !has('weak_white'))
+    add('works_white', WORKS_WORDS.white(), [white.index], { lightest: round1(white.lightness) });
   if (!gapsOk && !d.gaps.some((g) => g.flags.includes('reversed'))) add('works_order', WORKS_WORDS.order(), [], {});
   const craft = CRAFT_FLAGS;
   if (!d.steps.some((s) => s.flags.some((f) => craft.some((c) => c === f))))
@@ -195,9 +222,12 @@ export function critiqueScale(result: ScaleResult, terms: ScaleTerms, numbering:
     result.steps.map((s) => s.lightness),
     result.steps.map((s) => s.ownUncertainty),
   );
-  const fixes = [...causes.map((c) => valueFinding(d, c)), ...craftFindings(d), ...chipFindings(d, result.chips), ...silhouetteFindings(result)].sort(
-    (a, b) => b.weight - a.weight || (a.where.steps[0] ?? 0) - (b.where.steps[0] ?? 0),
-  );
+  const fixes = [
+    ...causes.map((c) => valueFinding(d, c)),
+    ...craftFindings(d),
+    ...chipFindings(d, result.chips),
+    ...silhouetteFindings(result),
+  ].sort((a, b) => b.weight - a.weight || (a.where.steps[0] ?? 0) - (b.where.steps[0] ?? 0));
   return [...works(d, causes), ...fixes];
 }
 

@@ -53,8 +53,10 @@ function pairOr(f: ValueFacts, words: (a: string, b: string) => string, otherwis
 
 export const VALUE_WORDS: Record<ValueCode, { say(f: ValueFacts): string; do(f: ValueFacts): string }> = {
   weak_black: {
-    say: (f) => `The black does not get down: ${named(f.steps).toLowerCase()} ${isAre(f.steps)} ${inSteps(f.error)} lighter than this paint can go, and the scale is squeezed from below.`,
-    do: (f) => `Paint step ${list(f.steps)} again with black as it comes from the tube, thick enough that no white shines through.`,
+    say: (f) =>
+      `The black does not get down: ${named(f.steps).toLowerCase()} ${isAre(f.steps)} ${inSteps(f.error)} lighter than this paint can go, and the scale is squeezed from below.`,
+    do: (f) =>
+      `Paint step ${list(f.steps)} again with black as it comes from the tube, thick enough that no white shines through.`,
   },
   weak_white: {
     say: (f) => `The white end is ${inSteps(f.error)} too dark, so the scale starts too low.`,
@@ -64,10 +66,12 @@ export const VALUE_WORDS: Record<ValueCode, { say(f: ValueFacts): string; do(f: 
     say: (f) =>
       pairOr(
         f,
-        (a, b) => `Steps ${a} and ${b} stand the wrong way round: ${b} is the ${f.lightFirst ? 'lighter' : 'darker'} of the two.`,
+        (a, b) =>
+          `Steps ${a} and ${b} stand the wrong way round: ${b} is the ${f.lightFirst ? 'lighter' : 'darker'} of the two.`,
         `${named(f.steps)} break the order of the scale.`,
       ),
-    do: (f) => (f.bothOfPair ? `Mix ${list(f.steps)} again side by side, and squint at both before you paint them.` : remix(f)),
+    do: (f) =>
+      f.bothOfPair ? `Mix ${list(f.steps)} again side by side, and squint at both before you paint them.` : remix(f),
   },
   too_close: {
     say: (f) =>
@@ -83,7 +87,11 @@ export const VALUE_WORDS: Record<ValueCode, { say(f: ValueFacts): string; do(f: 
   },
   too_wide: {
     say: (f) =>
-      pairOr(f, (a, b) => `Between ${a} and ${b} the scale jumps by ${inSteps(f.gap)}.`, `${named(f.steps)} leave a jump beside them.`),
+      pairOr(
+        f,
+        (a, b) => `Between ${a} and ${b} the scale jumps by ${inSteps(f.gap)}.`,
+        `${named(f.steps)} leave a jump beside them.`,
+      ),
     do: remix,
   },
   off_target: {
@@ -94,8 +102,10 @@ export const VALUE_WORDS: Record<ValueCode, { say(f: ValueFacts): string; do(f: 
 
 export const CRAFT_WORDS = {
   streaky: {
-    say: (label: string) => `Step ${label} is streaky: the mix was not stirred right through, or the brush still held another.`,
-    do: (label: string) => `Stir the mix for step ${label} until no streak shows on the palette, then lay it on in one direction.`,
+    say: (label: string) =>
+      `Step ${label} is streaky: the mix was not stirred right through, or the brush still held another.`,
+    do: (label: string) =>
+      `Stir the mix for step ${label} until no streak shows on the palette, then lay it on in one direction.`,
   },
   bare_ground: {
     say: (label: string) => `In step ${label} the paper shows through the paint.`,
@@ -106,8 +116,10 @@ export const CRAFT_WORDS = {
     do: (label: string) => `Cut the edge of step ${label} first with a flat brush, then fill the middle.`,
   },
   built_up_edge: {
-    say: (label: string) => `Paint has gathered along the edge of step ${label}, so that its rim is another grey than its middle.`,
-    do: (label: string) => `Take up what gathers at the edge of step ${label} with a dry brush before it sets, or use less water.`,
+    say: (label: string) =>
+      `Paint has gathered along the edge of step ${label}, so that its rim is another grey than its middle.`,
+    do: (label: string) =>
+      `Take up what gathers at the edge of step ${label} with a dry brush before it sets, or use less water.`,
   },
   line_shows: {
     say: (label: string) => `The printed line still shows round step ${label}.`,
@@ -115,15 +127,18 @@ export const CRAFT_WORDS = {
   },
   drift_warm: {
     say: (label: string) => `Step ${label} leans warm beside its neighbours.`,
-    do: (label: string) => `Rinse the brush and mix step ${label} once more from clean white and the same black as the others.`,
+    do: (label: string) =>
+      `Rinse the brush and mix step ${label} once more from clean white and the same black as the others.`,
   },
   drift_cool: {
     say: (label: string) => `Step ${label} leans cool beside its neighbours.`,
-    do: (label: string) => `Mix step ${label} once more with the same black as the others; a touch of an earth colour brings it back.`,
+    do: (label: string) =>
+      `Mix step ${label} once more with the same black as the others; a touch of an earth colour brings it back.`,
   },
   hue_turn: {
     say: (label: string) => `The colour turns in step ${label}: it is no longer the same hue as the others.`,
-    do: (label: string) => `Mix step ${label} again from the pure colour, and add white or black only in small amounts.`,
+    do: (label: string) =>
+      `Mix step ${label} again from the pure colour, and add white or black only in small amounts.`,
   },
 } as const;
 
@@ -139,7 +154,8 @@ export const WORKS_WORDS = {
 } as const;
 
 const chipSays = (what: string, why: string) => ({
-  say: (at: string, to: string, darker: boolean) => `The ${what} under ${at} is as ${darker ? 'dark' : 'light'} as ${to}${why}.`,
+  say: (at: string, to: string, darker: boolean) =>
+    `The ${what} under ${at} is as ${darker ? 'dark' : 'light'} as ${to}${why}.`,
   do: (to: string) => `Lay it beside ${to} and squint: where the seam goes, it is at home.`,
 });
 

@@ -10,7 +10,10 @@ export const judgingSchema = z.object({
   /** Where the values are to sit; only `full` asks for both ends. */
   key: z.enum(KEYS),
   /** Detail below this share of the width is the student's choice, percent. */
-  smallestShapePercent: z.number().min(0.5, 'The smallest shape is 0.5 to 20 percent of the width.').max(20, 'The smallest shape is 0.5 to 20 percent of the width.'),
+  smallestShapePercent: z
+    .number()
+    .min(0.5, 'The smallest shape is 0.5 to 20 percent of the width.')
+    .max(20, 'The smallest shape is 0.5 to 20 percent of the width.'),
   /** Whether rules of form (reflected light stays in the shadow) win over what the reference shows. */
   rulesWin: z.boolean(),
   /** Where the ground may stay bare. */

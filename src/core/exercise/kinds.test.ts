@@ -44,21 +44,30 @@ test('what does not go together is told in words', () => {
   expect(said({ ...defaultTerms('notan'), tones: 13 })).toBe('A study in flat tones has 2 to 12 of them.');
   expect(said({ ...defaultTerms('bands'), brushMm: -1 })).toBe('A brush is 2 to 20 mm wide.');
   expect(said({ ...defaultTerms('quick-studies'), goals: [] })).toBe('Set at least one study.');
-  expect(said({ ...defaultTerms('limited-palette'), paints: ['only one'] })).toBe('A series needs at least two paints.');
+  expect(said({ ...defaultTerms('limited-palette'), paints: ['only one'] })).toBe(
+    'A series needs at least two paints.',
+  );
   expect(said({ ...defaultTerms('monochrome-scale'), hue: ' ' })).toMatch(/Name the colour/);
   expect(said({ ...defaultTerms('bands'), steps: 99 })).toMatch(/3 to 15 steps/);
 });
 
 test('the schools on which studios differ are printed as they were chosen', () => {
   const bands = defaultTerms('bands');
-  const at = (nearest: 'first' | 'last') => workLines({ ...bands, nearest }, labels).findIndex((l) => l.includes(`silhouettes ${nearest}`));
+  const at = (nearest: 'first' | 'last') =>
+    workLines({ ...bands, nearest }, labels).findIndex((l) => l.includes(`silhouettes ${nearest}`));
   expect(at('first')).toBe(1);
   expect(at('last')).toBeGreaterThan(1);
   expect(workLines({ ...defaultTerms('notan'), school: 'threshold' }, labels)[0]).toMatch(/darker than the line/);
-  expect(workLines({ ...defaultTerms('monochrome-scale'), pureAt: 'middle-step' }, labels)[0]).toMatch(/on the middle step/);
+  expect(workLines({ ...defaultTerms('monochrome-scale'), pureAt: 'middle-step' }, labels)[0]).toMatch(
+    /on the middle step/,
+  );
   const copy = defaultTerms('master-copy');
-  expect(workLines({ ...copy, judging: { ...copy.judging, ground: 'for-the-shadow' } }, labels).join(' ')).toMatch(/may stand for the shadow/);
-  expect(workLines({ ...defaultTerms('monochrome-painting'), way: 'staged', glaze: true }, labels).join(' ')).toMatch(/glaze thinly/);
+  expect(workLines({ ...copy, judging: { ...copy.judging, ground: 'for-the-shadow' } }, labels).join(' ')).toMatch(
+    /may stand for the shadow/,
+  );
+  expect(workLines({ ...defaultTerms('monochrome-painting'), way: 'staged', glaze: true }, labels).join(' ')).toMatch(
+    /glaze thinly/,
+  );
 });
 
 test('brushes run from large to small and fit what they fill', () => {

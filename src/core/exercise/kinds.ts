@@ -17,18 +17,78 @@ export interface Kind {
 }
 
 export const KINDS: Record<ExerciseKind, Kind> = {
-  scale: { name: 'value scale', task: 'Paint the cells flat and opaque, in even steps from white to black.', minutes: [45, 90], measured: true },
-  'monochrome-scale': { name: 'monochrome scale', task: 'Paint one colour from its lightest tint to its darkest shade, in even steps.', minutes: [60, 100], measured: true },
-  bands: { name: 'value bands', task: 'Fill each band with its step, flat from edge to edge, so that neighbours can just be told apart.', minutes: [60, 120], measured: true },
-  'colours-on-scale': { name: 'colours on the scale', task: 'Mix the chips, then place each beside the grey that is as light as it is.', minutes: [60, 90], measured: true },
-  notan: { name: 'notan', task: 'Big shapes only, in flat tones. Decide, and lose edges on purpose.', minutes: [20, 40], measured: 'with-reference' },
-  'five-value': { name: 'five-value study', task: 'Five flat values, the white last. Then look for the values in between at the seams.', minutes: [40, 60], measured: 'with-reference' },
-  'quick-studies': { name: 'quick studies', task: 'Small grey studies, each with one goal. Stop when the goal is met.', minutes: [40, 90], measured: false },
-  'free-colour': { name: 'free colour, right values', task: 'Any colours you like, as long as each is as light as the reference.', minutes: [90, 150], measured: false },
-  'limited-palette': { name: 'limited palette series', task: 'The same subject again, with one paint fewer each time.', minutes: [120, 240], measured: false },
-  'monochrome-painting': { name: 'monochrome painting', task: 'Light and shadow first, then the values inside each, then the edges.', minutes: [120, 180], measured: false },
-  'master-copy': { name: 'master copy', task: 'Copy the picture as exactly as you can: values first, then drawing, then colour.', minutes: [180, 360], measured: false },
-  rescue: { name: 'rescue', task: 'Take an old painting and give it the range it lacked.', minutes: [60, 180], measured: false },
+  scale: {
+    name: 'value scale',
+    task: 'Paint the cells flat and opaque, in even steps from white to black.',
+    minutes: [45, 90],
+    measured: true,
+  },
+  'monochrome-scale': {
+    name: 'monochrome scale',
+    task: 'Paint one colour from its lightest tint to its darkest shade, in even steps.',
+    minutes: [60, 100],
+    measured: true,
+  },
+  bands: {
+    name: 'value bands',
+    task: 'Fill each band with its step, flat from edge to edge, so that neighbours can just be told apart.',
+    minutes: [60, 120],
+    measured: true,
+  },
+  'colours-on-scale': {
+    name: 'colours on the scale',
+    task: 'Mix the chips, then place each beside the grey that is as light as it is.',
+    minutes: [60, 90],
+    measured: true,
+  },
+  notan: {
+    name: 'notan',
+    task: 'Big shapes only, in flat tones. Decide, and lose edges on purpose.',
+    minutes: [20, 40],
+    measured: 'with-reference',
+  },
+  'five-value': {
+    name: 'five-value study',
+    task: 'Five flat values, the white last. Then look for the values in between at the seams.',
+    minutes: [40, 60],
+    measured: 'with-reference',
+  },
+  'quick-studies': {
+    name: 'quick studies',
+    task: 'Small grey studies, each with one goal. Stop when the goal is met.',
+    minutes: [40, 90],
+    measured: false,
+  },
+  'free-colour': {
+    name: 'free colour, right values',
+    task: 'Any colours you like, as long as each is as light as the reference.',
+    minutes: [90, 150],
+    measured: false,
+  },
+  'limited-palette': {
+    name: 'limited palette series',
+    task: 'The same subject again, with one paint fewer each time.',
+    minutes: [120, 240],
+    measured: false,
+  },
+  'monochrome-painting': {
+    name: 'monochrome painting',
+    task: 'Light and shadow first, then the values inside each, then the edges.',
+    minutes: [120, 180],
+    measured: false,
+  },
+  'master-copy': {
+    name: 'master copy',
+    task: 'Copy the picture as exactly as you can: values first, then drawing, then colour.',
+    minutes: [180, 360],
+    measured: false,
+  },
+  rescue: {
+    name: 'rescue',
+    task: 'Take an old painting and give it the range it lacked.',
+    minutes: [60, 180],
+    measured: false,
+  },
 };
 
 /** The picture, or the set-up in life, that an exercise is painted from. */
@@ -39,19 +99,42 @@ export interface PaintedFrom {
 
 /** Whether Fair Grey reads the hand-ins of an exercise, by its kind and what it is painted from. */
 export const isMeasured = (kind: ExerciseKind, { referenceId, setUpId }: PaintedFrom): boolean =>
-  KINDS[kind].measured === true || (KINDS[kind].measured === 'with-reference' && (referenceId !== null || setUpId !== null));
+  KINDS[kind].measured === true ||
+  (KINDS[kind].measured === 'with-reference' && (referenceId !== null || setUpId !== null));
 
 export const KIND_IDS = Object.keys(KINDS) as [ExerciseKind, ...ExerciseKind[]];
 
 /** The usual terms of a kind in a medium. */
 export function defaultTerms<K extends ExerciseKind>(kind: K, medium: MediumId = 'gouache'): TermsOf<K> {
   const scale = defaultScale(medium);
-  const onPaper = { paper: 'a4' as const, medium, ends: { ...MEDIA[medium].ends }, toleranceSteps: 0.5, materials: USUAL_MATERIALS };
+  const onPaper = {
+    paper: 'a4' as const,
+    medium,
+    ends: { ...MEDIA[medium].ends },
+    toleranceSteps: 0.5,
+    materials: USUAL_MATERIALS,
+  };
   const picture = { ...onPaper, judging: { ...USUAL_JUDGING } };
   const all: { [T in ExerciseKind]: () => TermsOf<T> } = {
     scale: () => scale,
-    'monochrome-scale': () => ({ ...scale, kind: 'monochrome-scale', hue: 'burnt sienna', pureAt: 'own-value', materials: { ...USUAL_MATERIALS, paints: ['titanium-white', 'burnt-sienna', 'ivory-black'] } }),
-    bands: () => ({ ...scale, kind: 'bands', steps: 7, motif: 'glow', lamp: { x: 0.36, y: 0.34 }, outlines: 'printed', silhouettes: 'drawn', nearest: 'last', brushMm: 6 }),
+    'monochrome-scale': () => ({
+      ...scale,
+      kind: 'monochrome-scale',
+      hue: 'burnt sienna',
+      pureAt: 'own-value',
+      materials: { ...USUAL_MATERIALS, paints: ['titanium-white', 'burnt-sienna', 'ivory-black'] },
+    }),
+    bands: () => ({
+      ...scale,
+      kind: 'bands',
+      steps: 7,
+      motif: 'glow',
+      lamp: { x: 0.36, y: 0.34 },
+      outlines: 'printed',
+      silhouettes: 'drawn',
+      nearest: 'last',
+      brushMm: 6,
+    }),
     'colours-on-scale': () => ({ ...scale, kind: 'colours-on-scale', chips: 9 }),
     notan: () => ({ kind: 'notan', ...picture, tones: 2, school: 'light-and-shadow' }),
     'five-value': () => ({ kind: 'five-value', ...picture, whiteSparing: true }),
@@ -62,9 +145,24 @@ export function defaultTerms<K extends ExerciseKind>(kind: K, medium: MediumId =
       minutes: 12,
     }),
     'free-colour': () => ({ kind: 'free-colour', ...picture }),
-    'limited-palette': () => ({ kind: 'limited-palette', ...picture, paints: ['titanium white', 'ivory black', 'yellow ochre', 'burnt umber'] }),
-    'monochrome-painting': () => ({ kind: 'monochrome-painting', ...picture, subject: 'set-up', way: 'single-sitting', earlyToleranceSteps: 1, glaze: false }),
-    'master-copy': () => ({ kind: 'master-copy', ...picture, judging: { ...USUAL_JUDGING, edgesWanted: true, colourPass: true } }),
+    'limited-palette': () => ({
+      kind: 'limited-palette',
+      ...picture,
+      paints: ['titanium white', 'ivory black', 'yellow ochre', 'burnt umber'],
+    }),
+    'monochrome-painting': () => ({
+      kind: 'monochrome-painting',
+      ...picture,
+      subject: 'set-up',
+      way: 'single-sitting',
+      earlyToleranceSteps: 1,
+      glaze: false,
+    }),
+    'master-copy': () => ({
+      kind: 'master-copy',
+      ...picture,
+      judging: { ...USUAL_JUDGING, edgesWanted: true, colourPass: true },
+    }),
     rescue: () => ({ kind: 'rescue', ...picture }),
   };
   return all[kind]();

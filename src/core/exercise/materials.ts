@@ -15,4 +15,10 @@ export const materialsSchema = z.object({
 });
 export type Materials = z.infer<typeof materialsSchema>;
 
-export const USUAL_MATERIALS: Materials = { paints: ['titanium-white', 'ivory-black'], thinner: 'none', varnish: false, sprays: false, blades: false };
+export const USUAL_MATERIALS: Materials = {
+  paints: ['titanium-white', 'ivory-black'],
+  thinner: 'none',
+  varnish: false,
+  sprays: false,
+  blades: false,
+};

@@ -30,7 +30,12 @@ export function orderOfWork(
   const named = mixingOrder(steps, order, work).map((s) => labels[s - 1] ?? String(s));
   const list = (names: readonly string[]) => names.join(', ');
   const first = recipe
-    ? [`Mix in this order, each from what is there already: ${list(recipe)}.`, ...(work === 'ends-first' ? ['Paint the ends first, then the middle: it should look as far from one end as from the other.'] : [`Paint in this order: ${list(named)}.`])]
+    ? [
+        `Mix in this order, each from what is there already: ${list(recipe)}.`,
+        ...(work === 'ends-first'
+          ? ['Paint the ends first, then the middle: it should look as far from one end as from the other.']
+          : [`Paint in this order: ${list(named)}.`]),
+      ]
     : work === 'ends-first'
       ? [
           `Ends first: ${named[0]} and ${named[1]}, as light and as dark as the paint goes.`,

@@ -21,11 +21,9 @@ export type Anchor = (typeof ANCHORS)[number];
 const lightness = z.number().min(0).max(100);
 
 /** Lightness (L*) of the lightest and darkest step that are aimed at. */
-export const endsSchema = z
-  .object({ light: lightness, dark: lightness })
-  .refine((e) => e.light - e.dark >= 20, {
-    message: 'The white end must be at least 20 L* lighter than the black end.',
-  });
+export const endsSchema = z.object({ light: lightness, dark: lightness }).refine((e) => e.light - e.dark >= 20, {
+  message: 'The white end must be at least 20 L* lighter than the black end.',
+});
 export type Ends = z.infer<typeof endsSchema>;
 
 export const stepsSchema = z

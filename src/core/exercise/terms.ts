@@ -16,7 +16,8 @@ export const NOTAN_SCHOOLS = ['light-and-shadow', 'threshold'] as const;
 export type NotanSchool = (typeof NOTAN_SCHOOLS)[number];
 export const MAX_STUDIES = 6;
 
-const phrase = (most: number, what: string) => z.string().trim().max(most, `${what} is too long: keep it to ${most} characters.`);
+const phrase = (most: number, what: string) =>
+  z.string().trim().max(most, `${what} is too long: keep it to ${most} characters.`);
 
 const onPaper = {
   paper: z.enum(PAPER_IDS),
@@ -56,7 +57,11 @@ const coloursOnScale = scaleExerciseSchema.extend({
 const notan = z.object({
   kind: z.literal('notan'),
   ...picture,
-  tones: z.number().int().min(2, 'A study in flat tones has 2 to 12 of them.').max(12, 'A study in flat tones has 2 to 12 of them.'),
+  tones: z
+    .number()
+    .int()
+    .min(2, 'A study in flat tones has 2 to 12 of them.')
+    .max(12, 'A study in flat tones has 2 to 12 of them.'),
   school: z.enum(NOTAN_SCHOOLS),
 });
 
@@ -65,7 +70,10 @@ const fiveValue = z.object({ kind: z.literal('five-value'), ...picture, whiteSpa
 const quickStudies = z.object({
   kind: z.literal('quick-studies'),
   ...picture,
-  goals: z.array(phrase(120, 'A goal')).min(1, 'Set at least one study.').max(MAX_STUDIES, `A sheet holds up to ${MAX_STUDIES} studies.`),
+  goals: z
+    .array(phrase(120, 'A goal'))
+    .min(1, 'Set at least one study.')
+    .max(MAX_STUDIES, `A sheet holds up to ${MAX_STUDIES} studies.`),
   /** A timer that only tells the time; null for none. */
   minutes: z.number().int().min(1).max(120).nullable(),
 });
@@ -76,7 +84,10 @@ const limitedPalette = z.object({
   kind: z.literal('limited-palette'),
   ...picture,
   /** Names of the paints of the first round; each later round has one fewer. */
-  paints: z.array(phrase(60, 'A paint').min(1, 'Name each paint.')).min(2, 'A series needs at least two paints.').max(8, 'A series has up to eight paints.'),
+  paints: z
+    .array(phrase(60, 'A paint').min(1, 'Name each paint.'))
+    .min(2, 'A series needs at least two paints.')
+    .max(8, 'A series has up to eight paints.'),
 });
 
 const monochromePainting = z.object({
@@ -85,7 +96,10 @@ const monochromePainting = z.object({
   subject: z.enum(['picture', 'set-up']),
   way: z.enum(['single-sitting', 'staged']),
   /** As `toleranceSteps`, for the stages before the last: early on only large errors matter. */
-  earlyToleranceSteps: z.number().min(0.2, 'Early stages are told from 0.2 to 3 steps off.').max(3, 'Early stages are told from 0.2 to 3 steps off.'),
+  earlyToleranceSteps: z
+    .number()
+    .min(0.2, 'Early stages are told from 0.2 to 3 steps off.')
+    .max(3, 'Early stages are told from 0.2 to 3 steps off.'),
   glaze: z.boolean(),
 });
 

@@ -55,9 +55,15 @@ function ownLines(terms: ExerciseTerms, labels: readonly string[], mixing: reado
       return [
         `Mix the ${terms.steps} steps first${mixing ? `, in this order: ${mixing.join(', ')}` : ''}${terms.outlines === 'own' ? '.' : '; each number is its band.'}`,
         ...(terms.outlines === 'own' ? [OWN_BANDS[terms.motif]] : []),
-        ...(terms.nearest === 'first' ? ['Paint the silhouettes first, in the darkest paint; the bands go up to them.'] : []),
-        terms.outlines === 'own' ? 'Paint the bands from the lightest to the darkest, flat, each up to the next.' : 'Paint the bands from the lightest to the darkest, flat, over the faint lines.',
-        ...(terms.silhouettes === 'own' ? ['Draw your own silhouettes in front: big, simple, recognised by their outline.'] : []),
+        ...(terms.nearest === 'first'
+          ? ['Paint the silhouettes first, in the darkest paint; the bands go up to them.']
+          : []),
+        terms.outlines === 'own'
+          ? 'Paint the bands from the lightest to the darkest, flat, each up to the next.'
+          : 'Paint the bands from the lightest to the darkest, flat, over the faint lines.',
+        ...(terms.silhouettes === 'own'
+          ? ['Draw your own silhouettes in front: big, simple, recognised by their outline.']
+          : []),
         ...(terms.nearest === 'last' ? ['Paint the silhouettes last, in the darkest paint, solid.'] : []),
         WASH,
         PHOTOGRAPH,
@@ -96,7 +102,12 @@ function ownLines(terms: ExerciseTerms, labels: readonly string[], mixing: reado
         PHOTOGRAPH,
       ];
     case 'free-colour':
-      return ['Any colours at all, as long as each is as light as the reference there.', 'Check each mix in grey before it goes on.', STEP_BACK, PHOTOGRAPH];
+      return [
+        'Any colours at all, as long as each is as light as the reference there.',
+        'Check each mix in grey before it goes on.',
+        STEP_BACK,
+        PHOTOGRAPH,
+      ];
     case 'limited-palette':
       return [
         `First round: ${terms.paints.join(', ')}.`,
@@ -118,10 +129,19 @@ function ownLines(terms: ExerciseTerms, labels: readonly string[], mixing: reado
 }
 
 /** Lines to print or show. `labels` are the class's names of the steps in reading order, `mixing` those of the puddles in the order to mix them. */
-export function workLines(terms: ExerciseTerms, labels: readonly string[], mixing: readonly string[] | null = null): string[] {
+export function workLines(
+  terms: ExerciseTerms,
+  labels: readonly string[],
+  mixing: readonly string[] | null = null,
+): string[] {
   const lines = ownLines(terms, labels, mixing);
-  const frame = 'judging' in terms && terms.judging.blackFrame ? ['Paint the frame between the two lines first, in the darkest paint, solid.'] : [];
-  return 'judging' in terms ? [...frame, ...lines.slice(0, -1), ...GROUND[terms.judging.ground], ...lines.slice(-1)] : lines;
+  const frame =
+    'judging' in terms && terms.judging.blackFrame
+      ? ['Paint the frame between the two lines first, in the darkest paint, solid.']
+      : [];
+  return 'judging' in terms
+    ? [...frame, ...lines.slice(0, -1), ...GROUND[terms.judging.ground], ...lines.slice(-1)]
+    : lines;
 }
 
 /** Flat brushes for shapes of these widths (mm), large to small: each about half as wide as what it fills. */

@@ -12,7 +12,10 @@ const TOP_MM = 50;
 
 /** Where the patches of the chart stand, in the order of their codes. */
 export const chartPatches = (): readonly (BoxMm & { readonly code: number })[] =>
-  CHART_CODES.map((code, i) => ({ code, ...boxMm(MARGIN_MM + (i % ACROSS) * PITCH_X_MM, TOP_MM + Math.floor(i / ACROSS) * PITCH_Y_MM, PATCH_MM, PATCH_MM) }));
+  CHART_CODES.map((code, i) => ({
+    code,
+    ...boxMm(MARGIN_MM + (i % ACROSS) * PITCH_X_MM, TOP_MM + Math.floor(i / ACROSS) * PITCH_Y_MM, PATCH_MM, PATCH_MM),
+  }));
 
 export function drawChart(paper: PaperId): SheetDrawing {
   const { widthMm, heightMm } = PAPERS[paper];
@@ -22,8 +25,17 @@ export function drawChart(paper: PaperId): SheetDrawing {
     title: 'Printer chart',
     marks: [
       text('Printer chart', MARGIN_MM, 26, 6, { weight: 'strong' }),
-      text('Print at full size on the paper and with the settings of your sheets. Let it dry, then read the middle of each patch.', MARGIN_MM, 34, 3.6, { wrapMm: widthMm - 2 * MARGIN_MM }),
-      ...chartPatches().flatMap((p): Mark[] => [{ kind: 'fill', box: p, code: p.code }, text(`code ${p.code}`, p.xMm + PATCH_MM / 2, p.yMm + PATCH_MM + 5, 3.2, { align: 'centre' })]),
+      text(
+        'Print at full size on the paper and with the settings of your sheets. Let it dry, then read the middle of each patch.',
+        MARGIN_MM,
+        34,
+        3.6,
+        { wrapMm: widthMm - 2 * MARGIN_MM },
+      ),
+      ...chartPatches().flatMap((p): Mark[] => [
+        { kind: 'fill', box: p, code: p.code },
+        text(`code ${p.code}`, p.xMm + PATCH_MM / 2, p.yMm + PATCH_MM + 5, 3.2, { align: 'centre' }),
+      ]),
     ],
   };
 }
@@ -44,27 +56,67 @@ export type BarErrors = readonly (number | null)[];
  * The finder. Labels are the class's own. Bars run past the cut line, so that paper is cut through ink and no
  * white edge stands between the bar and the paint.
  */
-export function drawFinder(bars: readonly Bar[], labels: readonly string[], errors: BarErrors, paper: PaperId): SheetDrawing {
+export function drawFinder(
+  bars: readonly Bar[],
+  labels: readonly string[],
+  errors: BarErrors,
+  paper: PaperId,
+): SheetDrawing {
   const { widthMm, heightMm } = PAPERS[paper];
   const places = finderBars(bars.length, paper);
   const cut = BAR_TOP_MM + 8;
   const marks: Mark[] = [
     text('Value finder', MARGIN_MM, 26, 6, { weight: 'strong' }),
-    text('Cut along the line, through the bars. Hold the cut edge against a shape, squint, and find the bar whose seam goes.', MARGIN_MM, 34, 3.6, { wrapMm: widthMm - 2 * MARGIN_MM }),
+    text(
+      'Cut along the line, through the bars. Hold the cut edge against a shape, squint, and find the bar whose seam goes.',
+      MARGIN_MM,
+      34,
+      3.6,
+      { wrapMm: widthMm - 2 * MARGIN_MM },
+    ),
     ...places.flatMap((box, i): Mark[] => {
       const bar = bars[i];
       if (!bar) return [];
       const error = errors[i];
-      const note = !bar.reachable ? 'out of reach' : error === null || error === undefined ? '' : `${error >= 0 ? '+' : '-'}${Math.abs(error).toFixed(1)}`;
+      const note = !bar.reachable
+        ? 'out of reach'
+        : error === null || error === undefined
+          ? ''
+          : `${error >= 0 ? '+' : '-'}${Math.abs(error).toFixed(1)}`;
       return [
         { kind: 'fill', box, code: bar.code },
-        text(labels[i] ?? '', box.xMm + box.widthMm / 2, box.yMm + BAR_HEIGHT_MM + 6, 4, { align: 'centre', weight: 'strong' }),
-        text(note, box.xMm + box.widthMm / 2, box.yMm + BAR_HEIGHT_MM + 11, 2.6, { align: 'centre', wrapMm: box.widthMm }),
+        text(labels[i] ?? '', box.xMm + box.widthMm / 2, box.yMm + BAR_HEIGHT_MM + 6, 4, {
+          align: 'centre',
+          weight: 'strong',
+        }),
+        text(note, box.xMm + box.widthMm / 2, box.yMm + BAR_HEIGHT_MM + 11, 2.6, {
+          align: 'centre',
+          wrapMm: box.widthMm,
+        }),
       ];
     }),
-    { kind: 'path', rings: [[[MARGIN_MM - 8, cut], [MARGIN_MM - 2, cut]], [[widthMm - MARGIN_MM + 2, cut], [widthMm - MARGIN_MM + 8, cut]]], code: 0, lineMm: 0.3 },
+    {
+      kind: 'path',
+      rings: [
+        [
+          [MARGIN_MM - 8, cut],
+          [MARGIN_MM - 2, cut],
+        ],
+        [
+          [widthMm - MARGIN_MM + 2, cut],
+          [widthMm - MARGIN_MM + 8, cut],
+        ],
+      ],
+      code: 0,
+      lineMm: 0.3,
+    },
     text('cut here', MARGIN_MM - 8, cut - 2, 2.8),
-    text('Under each bar: how far (L*) this printer’s bar lies from its value, as it was last read.', MARGIN_MM, BAR_TOP_MM + BAR_HEIGHT_MM + 20, 3.2),
+    text(
+      'Under each bar: how far (L*) this printer’s bar lies from its value, as it was last read.',
+      MARGIN_MM,
+      BAR_TOP_MM + BAR_HEIGHT_MM + 20,
+      3.2,
+    ),
   ];
   return { widthMm, heightMm, title: 'Value finder', marks };
 }

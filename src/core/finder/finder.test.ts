@@ -32,7 +32,9 @@ test('noise is smoothed, a chart read backwards is told', () => {
   const noisy = straight.map((r, i) => ({ ...r, lightness: r.lightness + (i % 2 ? 0.8 : -0.8) }));
   const { points } = printerCurve(noisy);
   points.slice(1).forEach((p, i) => expect(p.lightness).toBeGreaterThanOrEqual(points[i]?.lightness ?? 0));
-  expect(() => printerCurve(straight.map((r, i) => ({ ...r, lightness: straight.at(-1 - i)?.lightness ?? 0 })))).toThrow(/another order, or turned round/);
+  expect(() =>
+    printerCurve(straight.map((r, i) => ({ ...r, lightness: straight.at(-1 - i)?.lightness ?? 0 }))),
+  ).toThrow(/another order, or turned round/);
 });
 
 test('readings come back from every kind of CSV that instruments write', () => {

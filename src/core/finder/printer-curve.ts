@@ -17,11 +17,15 @@ const NOISE = 2;
 export function printerCurve(readings: readonly Reading[]): PrinterCurve {
   const byCode = new Map<number, number[]>();
   for (const { code, lightness } of readings) byCode.set(code, [...(byCode.get(code) ?? []), lightness]);
-  const points = [...byCode].map(([code, all]) => ({ code, lightness: all.reduce((a, b) => a + b, 0) / all.length, weight: all.length })).sort((a, b) => a.code - b.code);
+  const points = [...byCode]
+    .map(([code, all]) => ({ code, lightness: all.reduce((a, b) => a + b, 0) / all.length, weight: all.length }))
+    .sort((a, b) => a.code - b.code);
   let lightest = -Infinity;
   for (const { code, lightness } of points) {
     if (lightness < lightest - NOISE)
-      throw new BadReadings(`The chart does not run from dark to light: code ${code} reads L* ${lightness.toFixed(1)}, darker than a darker patch. Was the chart read in another order, or turned round?`);
+      throw new BadReadings(
+        `The chart does not run from dark to light: code ${code} reads L* ${lightness.toFixed(1)}, darker than a darker patch. Was the chart read in another order, or turned round?`,
+      );
     lightest = Math.max(lightest, lightness);
   }
   const pools: { codes: number[]; sum: number; weight: number }[] = [];
@@ -69,4 +73,6 @@ export function barsFor(curve: PrinterCurve, targets: readonly number[]): Bar[] 
 }
 
 /** Codes of the chart to print: closer together in the dark, where a code changes more than the eye would think. */
-export const CHART_CODES: readonly number[] = [0, 6, 12, 18, 25, 32, 40, 48, 57, 66, 76, 87, 98, 110, 122, 135, 148, 162, 176, 190, 205, 220, 236, 255];
+export const CHART_CODES: readonly number[] = [
+  0, 6, 12, 18, 25, 32, 40, 48, 57, 66, 76, 87, 98, 110, 122, 135, 148, 162, 176, 190, 205, 220, 236, 255,
+];

@@ -62,14 +62,15 @@ export function leastSquares(problem: LeastSquaresProblem): LeastSquaresFit {
   let iteration = 0;
   for (; iteration < problem.maxIterations; iteration++) {
     if (problem.differentiate) problem.differentiate(p, jacobian);
-    else for (let k = 0; k < n; k++) {
-      const step = 1e-6 * Math.max(1, Math.abs(p[k] as number));
-      const moved = Float64Array.from(p);
-      moved[k] = (moved[k] as number) + step;
-      problem.evaluate(moved, trial);
-      const column = jacobian[k] as Float64Array;
-      for (let i = 0; i < m; i++) column[i] = ((trial[i] as number) - (r[i] as number)) / step;
-    }
+    else
+      for (let k = 0; k < n; k++) {
+        const step = 1e-6 * Math.max(1, Math.abs(p[k] as number));
+        const moved = Float64Array.from(p);
+        moved[k] = (moved[k] as number) + step;
+        problem.evaluate(moved, trial);
+        const column = jacobian[k] as Float64Array;
+        for (let i = 0; i < m; i++) column[i] = ((trial[i] as number) - (r[i] as number)) / step;
+      }
     const weight = new Float64Array(m).fill(1);
     for (let i = 0; i < robustCount; i++) weight[i] = 1 / Math.sqrt(1 + ((r[i] as number) / softScale) ** 2);
     const normal = Matrix.zeros(n, n);

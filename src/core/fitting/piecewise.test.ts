@@ -10,7 +10,8 @@ function cheapest(profile: Float64Array, pieces: number, least: number, from = 0
   };
   if (pieces === 1) return profile.length - from >= least ? scatter(from, profile.length) : Infinity;
   let best = Infinity;
-  for (let to = from + least; to <= profile.length - least; to++) best = Math.min(best, scatter(from, to) + cheapest(profile, pieces - 1, least, to));
+  for (let to = from + least; to <= profile.length - least; to++)
+    best = Math.min(best, scatter(from, to) + cheapest(profile, pieces - 1, least, to));
   return best;
 }
 

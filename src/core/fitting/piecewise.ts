@@ -5,7 +5,11 @@
 
 /** Sum of squared departures from the mean over [from, to), from running sums; each value counts as often as `weights` says, once unless said. */
 export function scatterOf(profile: Float64Array, weights?: Float64Array): (from: number, to: number) => number {
-  const [count, sum, squares] = [0, 1, 2].map(() => new Float64Array(profile.length + 1)) as [Float64Array, Float64Array, Float64Array];
+  const [count, sum, squares] = [0, 1, 2].map(() => new Float64Array(profile.length + 1)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   profile.forEach((v, i) => {
     const w = weights ? (weights[i] as number) : 1;
     count[i + 1] = (count[i] as number) + w;
@@ -27,7 +31,13 @@ export interface PiecewiseFits {
 }
 
 /** Fits with 1 to `most` pieces at once, each at least `least` and at most `longest` values long; values count as often as `weights` says. */
-export function piecewiseFits(profile: Float64Array, most: number, least: number, longest = profile.length, weights?: Float64Array): PiecewiseFits {
+export function piecewiseFits(
+  profile: Float64Array,
+  most: number,
+  least: number,
+  longest = profile.length,
+  weights?: Float64Array,
+): PiecewiseFits {
   const n = profile.length;
   const scatter = scatterOf(profile, weights);
   const best = Array.from({ length: most + 1 }, () => new Float64Array(n + 1).fill(Infinity));
@@ -48,7 +58,8 @@ export function piecewiseFits(profile: Float64Array, most: number, least: number
   return {
     cost: (pieces) => best[pieces]?.[n] ?? Infinity,
     cuts(pieces) {
-      if ((best[pieces]?.[n] ?? Infinity) === Infinity) throw new RangeError(`${pieces} pieces of ${least} to ${longest} do not make up ${n}.`);
+      if ((best[pieces]?.[n] ?? Infinity) === Infinity)
+        throw new RangeError(`${pieces} pieces of ${least} to ${longest} do not make up ${n}.`);
       const cuts = [n];
       for (let k = pieces, to = n; k > 0; k--) {
         to = (from[k] as Int32Array)[to] as number;

@@ -12,13 +12,21 @@ export class BadCard extends Error {
 const COLUMNS = ['patch', 'lightness', 'a', 'b'] as const;
 export const MOST_PATCHES = 200;
 export const labSchema = z.tuple([
-  z.number({ error: 'lightness must be 0 to 100' }).min(0, 'lightness must be 0 to 100').max(101, 'lightness must be 0 to 100'),
+  z
+    .number({ error: 'lightness must be 0 to 100' })
+    .min(0, 'lightness must be 0 to 100')
+    .max(101, 'lightness must be 0 to 100'),
   z.number({ error: 'a must be -128 to 128' }).min(-128, 'a must be -128 to 128').max(128, 'a must be -128 to 128'),
   z.number({ error: 'b must be -128 to 128' }).min(-128, 'b must be -128 to 128').max(128, 'b must be -128 to 128'),
 ]);
 
 /** Puts one reading among the others. Throws BadCard on a name that is no patch, a patch twice, or a colour that can't be. */
-export function addReading(into: { paper: Triple | null; patches: Map<number, Triple> }, name: string, lab: readonly number[], line: number): void {
+export function addReading(
+  into: { paper: Triple | null; patches: Map<number, Triple> },
+  name: string,
+  lab: readonly number[],
+  line: number,
+): void {
   const parsed = labSchema.safeParse(lab);
   if (!parsed.success) throw new BadCard(`Line ${line}: ${parsed.error.issues[0]?.message ?? 'not understood'}.`);
   const own = name.trim().toLowerCase();
@@ -27,7 +35,8 @@ export function addReading(into: { paper: Triple | null; patches: Map<number, Tr
     return;
   }
   const patch = /^\d{1,4}$/.test(own) ? Number(own) : Number.NaN;
-  if (!(patch >= 1 && patch <= MOST_PATCHES)) throw new BadCard(`Line ${line}: “${name.slice(0, 30)}” is no patch. Number the patches from 1, or write “paper”.`);
+  if (!(patch >= 1 && patch <= MOST_PATCHES))
+    throw new BadCard(`Line ${line}: “${name.slice(0, 30)}” is no patch. Number the patches from 1, or write “paper”.`);
   if (into.patches.has(patch)) throw new BadCard(`Line ${line}: patch ${patch} is there twice.`);
   into.patches.set(patch, parsed.data);
 }
@@ -36,10 +45,21 @@ export function addReading(into: { paper: Triple | null; patches: Map<number, Tr
 export function parseCardCsv(text: string): CardReadings {
   const { header, names, rows, number } = readCsvTable(text);
   const at = COLUMNS.map((c) => names.indexOf(c));
-  if (at.includes(-1)) throw new BadCard(`The first line must name the columns patch, lightness, a and b; it says “${header.join(', ').slice(0, 80)}”.`);
+  if (at.includes(-1))
+    throw new BadCard(
+      `The first line must name the columns patch, lightness, a and b; it says “${header.join(', ').slice(0, 80)}”.`,
+    );
   const readings = { paper: null as Triple | null, patches: new Map<number, Triple>() };
-  rows.forEach((row, i) => addReading(readings, row[at[0] as number] ?? '', at.slice(1).map((k) => number(row[k])), i + 2));
-  if (readings.patches.size < 8) throw new BadCard(`At least eight patches must be read, and there are ${readings.patches.size}.`);
+  rows.forEach((row, i) =>
+    addReading(
+      readings,
+      row[at[0] as number] ?? '',
+      at.slice(1).map((k) => number(row[k])),
+      i + 2,
+    ),
+  );
+  if (readings.patches.size < 8)
+    throw new BadCard(`At least eight patches must be read, and there are ${readings.patches.size}.`);
   return readings;
 }
 

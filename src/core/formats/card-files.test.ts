@@ -11,17 +11,37 @@ const patches = new Map(Array.from({ length: 10 }, (_, i): [number, Triple] => [
 const readings = { paper: [94.2, 0.4, -2.1] as Triple, patches };
 
 test('readings go out and come back in both formats', () => {
-  expect(parseCardCsv(formatCardCsv(readings))).toEqual({ paper: readings.paper, patches: new Map([...patches].map(([k, l]) => [k, l.map((v) => Number(v.toFixed(3)))])) });
+  expect(parseCardCsv(formatCardCsv(readings))).toEqual({
+    paper: readings.paper,
+    patches: new Map([...patches].map(([k, l]) => [k, l.map((v) => Number(v.toFixed(3)))])),
+  });
   const back = parseCardFile(formatCgats(readings));
-  for (const [k, labs] of patches) back.patches.get(k)?.forEach((v, c) => expect(Math.abs(v - (labs[c] ?? 0))).toBeLessThan(0.01));
+  for (const [k, labs] of patches)
+    back.patches.get(k)?.forEach((v, c) => expect(Math.abs(v - (labs[c] ?? 0))).toBeLessThan(0.01));
   expect(Math.abs((back.paper?.[2] ?? 0) + 2.1)).toBeLessThan(0.01);
 });
 
 test('semicolons and decimal commas are read; an instrument’s names beside numbers too', () => {
-  const csv = parseCardCsv(['patch;lightness;a;b', ...[...patches].map(([k, l]) => `${k};${l.map((v) => String(v).replace('.', ',')).join(';')}`)].join('\n'));
+  const csv = parseCardCsv(
+    [
+      'patch;lightness;a;b',
+      ...[...patches].map(([k, l]) => `${k};${l.map((v) => String(v).replace('.', ',')).join(';')}`),
+    ].join('\n'),
+  );
   expect(csv.patches.get(2)?.[0]).toBeCloseTo(23.9, 6);
   const rows = [...patches].map(([k, l]) => `"A${k}" ${k} ${l.join(' ')}`);
-  const table = parseCgats(['CGATS.17', 'ILLUMINANT "D65"', 'BEGIN_DATA_FORMAT', 'SAMPLE_NAME SAMPLE_ID LAB_L LAB_A LAB_B', 'END_DATA_FORMAT', 'BEGIN_DATA', ...rows, 'END_DATA'].join('\r\n'));
+  const table = parseCgats(
+    [
+      'CGATS.17',
+      'ILLUMINANT "D65"',
+      'BEGIN_DATA_FORMAT',
+      'SAMPLE_NAME SAMPLE_ID LAB_L LAB_A LAB_B',
+      'END_DATA_FORMAT',
+      'BEGIN_DATA',
+      ...rows,
+      'END_DATA',
+    ].join('\r\n'),
+  );
   expect(table.adapted).toBe(false);
   expect(table.patches.get(10)).toEqual(patches.get(10));
 });
@@ -33,7 +53,11 @@ test.each([
   ['a lightness that can’t be', 'patch,lightness,a,b\n1,150,0,0', /Line 2: lightness must be 0 to 100/],
   ['too few', 'patch,lightness,a,b\n1,50,0,0', /At least eight/],
   ['a table without its data', 'BEGIN_DATA_FORMAT\nSAMPLE_ID LAB_L LAB_A LAB_B\nEND_DATA_FORMAT\n', /no BEGIN_DATA/],
-  ['a table without L*a*b*', 'BEGIN_DATA_FORMAT\nSAMPLE_ID XYZ_X XYZ_Y XYZ_Z\nEND_DATA_FORMAT\nBEGIN_DATA\nEND_DATA', /no columns LAB_L/],
+  [
+    'a table without L*a*b*',
+    'BEGIN_DATA_FORMAT\nSAMPLE_ID XYZ_X XYZ_Y XYZ_Z\nEND_DATA_FORMAT\nBEGIN_DATA\nEND_DATA',
+    /no columns LAB_L/,
+  ],
 ])('%s is told in one sentence', (_, text, words) => {
   expect(() => parseCardFile(text)).toThrow(BadCard);
   expect(() => parseCardFile(text)).toThrow(words);
@@ -41,7 +65,11 @@ test.each([
 
 test('D50 to D65 and back agrees with an independent library', () => {
   const lab65 = converter('lab65');
-  for (const lab of [[50, 20, -30], [80, -15, 40], [25, 5, 5]] as const) {
+  for (const lab of [
+    [50, 20, -30],
+    [80, -15, 40],
+    [25, 5, 5],
+  ] as const) {
     const independent = lab65({ mode: 'lab', l: lab[0], a: lab[1], b: lab[2] });
     const own = labD50ToD65(lab);
     expect(Math.abs(own[0] - independent.l)).toBeLessThan(0.05);
@@ -67,17 +95,44 @@ function icc(columns: readonly Triple[]): Uint8Array {
 }
 
 test('primaries are read from a profile: sRGB’s are none, wider ones make a matrix that keeps white, a broken one is none', () => {
-  expect(profilePrimaries(icc([[0.43607, 0.22249, 0.01392], [0.38515, 0.71687, 0.09708], [0.14307, 0.06061, 0.7141]]))).toBeNull();
-  const wide = profilePrimaries(icc([[0.51512, 0.2412, -0.00105], [0.29198, 0.69225, 0.04189], [0.1571, 0.06657, 0.78407]]));
+  expect(
+    profilePrimaries(
+      icc([
+        [0.43607, 0.22249, 0.01392],
+        [0.38515, 0.71687, 0.09708],
+        [0.14307, 0.06061, 0.7141],
+      ]),
+    ),
+  ).toBeNull();
+  const wide = profilePrimaries(
+    icc([
+      [0.51512, 0.2412, -0.00105],
+      [0.29198, 0.69225, 0.04189],
+      [0.1571, 0.06657, 0.78407],
+    ]),
+  );
   expect(wide?.[0][0]).toBeCloseTo(1.2249, 2);
   wide?.forEach((row) => expect(row[0] + row[1] + row[2]).toBeCloseTo(1, 9));
   expect(profilePrimaries(new Uint8Array(20))).toBeNull();
-  expect(profilePrimaries(icc([[9, 9, 9], [0, 0, 0], [0, 0, 0]]))).toBeNull();
+  expect(
+    profilePrimaries(
+      icc([
+        [9, 9, 9],
+        [0, 0, 0],
+        [0, 0, 0],
+      ]),
+    ),
+  ).toBeNull();
 });
 
 test('HEIC is told from AVIF by its brands, and its profile found in its box', () => {
-  const box = (brands: string) => new TextEncoder().encode(`\0\0\0\x18ftyp${brands.slice(0, 4)}\0\0\0\0${brands.slice(4)}`);
-  expect([isHeic(box('heicmif1heic')), isHeic(box('avifmif1avif')), isHeic(new Uint8Array(4))]).toEqual([true, false, false]);
+  const box = (brands: string) =>
+    new TextEncoder().encode(`\0\0\0\x18ftyp${brands.slice(0, 4)}\0\0\0\0${brands.slice(4)}`);
+  expect([isHeic(box('heicmif1heic')), isHeic(box('avifmif1avif')), isHeic(new Uint8Array(4))]).toEqual([
+    true,
+    false,
+    false,
+  ]);
   const profile = new Uint8Array(200).fill(7);
   const file = new Uint8Array(400);
   new DataView(file.buffer).setUint32(40, 12 + profile.length);

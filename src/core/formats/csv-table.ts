@@ -11,13 +11,17 @@ export interface CsvTable {
 }
 
 export function readCsvTable(text: string): CsvTable {
-  const { data, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy', delimitersToGuess: [',', ';', '\t'] });
+  const { data, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), {
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: [',', ';', '\t'],
+  });
   const [header = [], ...rows] = data;
   const comma = meta.delimiter !== ',';
   return {
     header,
     names: header.map((h) => h.trim().toLowerCase()),
     rows,
-    number: (cell = '') => (cell.trim() === '' ? Number.NaN : Number(comma ? cell.trim().replace(',', '.') : cell.trim())),
+    number: (cell = '') =>
+      cell.trim() === '' ? Number.NaN : Number(comma ? cell.trim().replace(',', '.') : cell.trim()),
   };
 }

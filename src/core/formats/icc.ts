@@ -38,7 +38,11 @@ export function profilePrimaries(icc: Uint8Array): ColourMatrix | null {
     const sums = rows.map((row) => row.reduce((a, b) => a + b, 0));
     if (sums.some((s) => !(s > 0.9 && s < 1.1))) return null;
     const matrix = rows.map((row, r) => row.map((v) => v / (sums[r] as number))) as unknown as ColourMatrix;
-    const off = Math.max(...matrix.flatMap((row, r) => row.map((v, c) => Math.abs(v - (SAME_PRIMARIES[r as 0 | 1 | 2][c as 0 | 1 | 2] as number)))));
+    const off = Math.max(
+      ...matrix.flatMap((row, r) =>
+        row.map((v, c) => Math.abs(v - (SAME_PRIMARIES[r as 0 | 1 | 2][c as 0 | 1 | 2] as number))),
+      ),
+    );
     solve(new Matrix(matrix.map((r) => [...r])), Matrix.eye(3));
     return off < SAME ? null : matrix;
   } catch {

@@ -8,7 +8,9 @@ test('paints come back from their own file, and from a spreadsheet’s', () => {
     { paint: 'titanium-white' as const, massTone: [97, -0.5, 1.2] as const, tinting: 1 },
   ];
   expect(parsePalette(formatPalette(rows))).toEqual(rows);
-  expect(parsePalette('"Paint";"Tinting";"lightness";a;b\r\n"ivory-black";"4,25";"16,5";0,3;-0,6\r\n')).toEqual(rows.slice(0, 1));
+  expect(parsePalette('"Paint";"Tinting";"lightness";a;b\r\n"ivory-black";"4,25";"16,5";0,3;-0,6\r\n')).toEqual(
+    rows.slice(0, 1),
+  );
 });
 
 test.each([

@@ -24,23 +24,32 @@ export function gplColours(colours: readonly { readonly name: string; readonly l
 }
 
 export function formatGpl(name: string, swatches: readonly Swatch[]): string {
-  const line = (s: Swatch) => `${s.rgb.map((v) => String(v).padStart(3)).join(' ')}\t${s.name.replace(/[\r\n\t]/g, ' ')}`;
-  return ['GIMP Palette', `Name: ${name.replace(/[\r\n]/g, ' ')}`, 'Columns: 9', '#', ...swatches.map(line), ''].join('\n');
+  const line = (s: Swatch) =>
+    `${s.rgb.map((v) => String(v).padStart(3)).join(' ')}\t${s.name.replace(/[\r\n\t]/g, ' ')}`;
+  return ['GIMP Palette', `Name: ${name.replace(/[\r\n]/g, ' ')}`, 'Columns: 9', '#', ...swatches.map(line), ''].join(
+    '\n',
+  );
 }
 
 /** Reads swatches; throws BadSwatches with what to change. */
 export function parseGpl(text: string): Swatch[] {
   const lines = text.replace(/^\uFEFF/, '').split(/\r?\n/);
-  if (lines[0]?.trim() !== 'GIMP Palette') throw new BadSwatches('This is no GPL palette: its first line names another format.');
+  if (lines[0]?.trim() !== 'GIMP Palette')
+    throw new BadSwatches('This is no GPL palette: its first line names another format.');
   const swatches = lines.slice(1).flatMap((line, i): Swatch[] => {
     if (line.trim() === '' || /^\s*#/.test(line) || /^(Name|Columns):/.test(line)) return [];
     const found = /^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$/.exec(line);
     const rgb = found?.slice(1, 4).map(Number);
-    if (!found || !rgb || rgb.some((v) => v > 255)) throw new BadSwatches(`Line ${i + 2} is no colour: three numbers of 0 to 255 and a name are.`);
+    if (!found || !rgb || rgb.some((v) => v > 255))
+      throw new BadSwatches(`Line ${i + 2} is no colour: three numbers of 0 to 255 and a name are.`);
     return [{ name: (found[4] ?? '').trim(), rgb: [rgb[0] ?? 0, rgb[1] ?? 0, rgb[2] ?? 0] }];
   });
-  if (swatches.length > MOST) throw new BadSwatches(`This palette has ${swatches.length} colours: ${MOST} at most can be compared with a studio’s paints.`);
+  if (swatches.length > MOST)
+    throw new BadSwatches(
+      `This palette has ${swatches.length} colours: ${MOST} at most can be compared with a studio’s paints.`,
+    );
   return swatches;
 }
 
-export const swatchLab = ({ rgb: [r, g, b] }: Swatch): Triple => linearRgbToLab([srgbToLinear(r / 255), srgbToLinear(g / 255), srgbToLinear(b / 255)]);
+export const swatchLab = ({ rgb: [r, g, b] }: Swatch): Triple =>
+  linearRgbToLab([srgbToLinear(r / 255), srgbToLinear(g / 255), srgbToLinear(b / 255)]);

@@ -25,6 +25,7 @@ test('the check sum is the one that every reader of PNG checks', async () => {
   expect(new TextDecoder().decode(chunk.subarray(0, 4))).toBe('iCCP');
   // CRC-32 bit by bit, written apart from the table of the code.
   let c = 0xffffffff;
-  for (const byte of chunk) for (let k = 0, b = byte; k < 8; k++, b >>>= 1) c = (c ^ b) & 1 ? (c >>> 1) ^ 0xedb88320 : c >>> 1;
+  for (const byte of chunk)
+    for (let k = 0, b = byte; k < 8; k++, b >>>= 1) c = (c ^ b) & 1 ? (c >>> 1) ^ 0xedb88320 : c >>> 1;
   expect(view.getUint32(41 + length)).toBe((c ^ 0xffffffff) >>> 0);
 });

@@ -21,11 +21,17 @@ const HEADER = ['code', 'lightness'] as const;
 export function parseReadings(text: string): Reading[] {
   const { header, names, rows, number } = readCsvTable(text);
   const [codeAt, lightnessAt] = HEADER.map((h) => names.indexOf(h)) as [number, number];
-  if (codeAt < 0 || lightnessAt < 0) throw new BadReadings(`The first line must name the columns code and lightness; it says “${header.join(', ').slice(0, 80)}”.`);
+  if (codeAt < 0 || lightnessAt < 0)
+    throw new BadReadings(
+      `The first line must name the columns code and lightness; it says “${header.join(', ').slice(0, 80)}”.`,
+    );
   if (rows.length < 8) throw new BadReadings(`At least eight patches must be read, and there are ${rows.length}.`);
   return rows.map((row, i) => {
     const parsed = readingSchema.safeParse({ code: number(row[codeAt]), lightness: number(row[lightnessAt]) });
-    if (!parsed.success) throw new BadReadings(`Line ${i + 2} is not understood: “${row.join(', ').slice(0, 60)}”. It needs a code from 0 to 255 and a lightness from 0 to 100.`);
+    if (!parsed.success)
+      throw new BadReadings(
+        `Line ${i + 2} is not understood: “${row.join(', ').slice(0, 60)}”. It needs a code from 0 to 255 and a lightness from 0 to 100.`,
+      );
     return parsed.data;
   });
 }

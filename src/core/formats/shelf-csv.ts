@@ -29,15 +29,23 @@ export function formatShelf(shelf: Shelf): string {
 export function parseShelf(text: string): Shelf {
   const { names, rows, number } = readCsvTable(text);
   const missing = HEADER.filter((h) => !names.includes(h));
-  if (missing.length > 0) throw new BadShelf(`The first line must name the columns ${HEADER.join(', ')}; ${missing.join(', ')} ${missing.length > 1 ? 'are' : 'is'} missing.`);
+  if (missing.length > 0)
+    throw new BadShelf(
+      `The first line must name the columns ${HEADER.join(', ')}; ${missing.join(', ')} ${missing.length > 1 ? 'are' : 'is'} missing.`,
+    );
   const at = Object.fromEntries(HEADER.map((h) => [h, names.indexOf(h)])) as Record<(typeof HEADER)[number], number>;
   const shelf: Shelf = {};
   rows.forEach((row, i) => {
     const name = (row[at.what] ?? '').trim().toLowerCase();
     const id = STORED_IDS.find((p) => storedName(p) === name || p === name);
     if (!id) throw new BadShelf(`Line ${i + 2}: “${name.slice(0, 40)}” is not on the list of the cupboard.`);
-    const item = shelfItemSchema.safeParse({ pack: number(row[at.pack]), price: number(row[at.price]), stock: number(row[at.stock]) });
-    if (!item.success) throw new BadShelf(`Line ${i + 2}, ${storedName(id)}: ${item.error.issues[0]?.message ?? 'not understood'}`);
+    const item = shelfItemSchema.safeParse({
+      pack: number(row[at.pack]),
+      price: number(row[at.price]),
+      stock: number(row[at.stock]),
+    });
+    if (!item.success)
+      throw new BadShelf(`Line ${i + 2}, ${storedName(id)}: ${item.error.issues[0]?.message ?? 'not understood'}`);
     shelf[id] = item.data;
   });
   return shelf;

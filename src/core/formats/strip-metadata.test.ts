@@ -24,7 +24,18 @@ test('what is no photograph is refused', () => {
 });
 
 test.each(['jpeg', 'png', 'webp'] as const)('a %s that was cut off is told, not mended', async (format) => {
-  const whole = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#777', noise: { type: 'gaussian', mean: 120, sigma: 40 } } }).toFormat(format).toBuffer();
-  for (const share of [0.02, 0.3, 0.7, 0.99]) expect(() => stripMetadata(whole.subarray(0, Math.floor(share * whole.length)))).toThrow(RangeError);
+  const whole = await sharp({
+    create: {
+      width: 300,
+      height: 200,
+      channels: 3,
+      background: '#777',
+      noise: { type: 'gaussian', mean: 120, sigma: 40 },
+    },
+  })
+    .toFormat(format)
+    .toBuffer();
+  for (const share of [0.02, 0.3, 0.7, 0.99])
+    expect(() => stripMetadata(whole.subarray(0, Math.floor(share * whole.length)))).toThrow(RangeError);
   expect(() => stripMetadata(whole)).not.toThrow();
 });

@@ -38,14 +38,17 @@ function stripJpeg(b: Uint8Array): Uint8Array {
     const end = at + 2 + length;
     if (length < 2 || end > b.length) throw new RangeError('A JPEG segment is cut off.');
     const isApp = marker >= 0xe0 && marker <= 0xef;
-    const keepApp =
-      marker === 0xe0 || marker === 0xee || (marker === 0xe2 && startsWith(b, at + 4, 'ICC_PROFILE\0'));
+    const keepApp = marker === 0xe0 || marker === 0xee || (marker === 0xe2 && startsWith(b, at + 4, 'ICC_PROFILE\0'));
     if (marker !== 0xfe && (!isApp || keepApp)) kept.push(b.subarray(at, end));
     at = end;
     if (marker !== 0xda) continue;
     // Entropy-coded data run to the next marker that is neither a stuffed zero nor a restart.
     const from = at;
-    while (at + 1 < b.length && !(b[at] === 0xff && b[at + 1] !== 0 && !((b[at + 1] as number) >= 0xd0 && (b[at + 1] as number) <= 0xd7))) at++;
+    while (
+      at + 1 < b.length &&
+      !(b[at] === 0xff && b[at + 1] !== 0 && !((b[at + 1] as number) >= 0xd0 && (b[at + 1] as number) <= 0xd7))
+    )
+      at++;
     kept.push(b.subarray(from, at));
   }
   throw new RangeError('The JPEG has no end.');

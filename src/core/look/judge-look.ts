@@ -34,7 +34,10 @@ export function lookOf(result: ScaleResult, terms: LookTerms, cells: readonly Lo
       target: s.target,
       uncertainty: s.uncertainty,
       // Paint and paper that can't be told apart are paper, unless the step is meant to be nearly as light.
-      painted: s.bareGround === null ? s.lightness - s.target < CLEARLY_LIGHTER || s.lightness < 85 : s.bareGround < MOSTLY_BARE,
+      painted:
+        s.bareGround === null
+          ? s.lightness - s.target < CLEARLY_LIGHTER || s.lightness < 85
+          : s.bareGround < MOSTLY_BARE,
     })),
   };
 }
@@ -70,7 +73,11 @@ function judge(look: StoredLook, s: StoredLook['steps'][number]): JudgedStep {
   const error = s.lightness - s.target;
   const beyond = Math.abs(error) - look.tolerance;
   const sure = Math.max(EDGE * look.tolerance, Math.min(s.uncertainty, look.tolerance / 2));
-  return { step: s.step, error, word: !s.painted ? 'unpainted' : Math.abs(beyond) < sure ? 'edge' : beyond > 0 ? 'off' : 'right' };
+  return {
+    step: s.step,
+    error,
+    word: !s.painted ? 'unpainted' : Math.abs(beyond) < sure ? 'edge' : beyond > 0 ? 'off' : 'right',
+  };
 }
 
 export interface JudgedLook {

@@ -29,6 +29,8 @@ export function sayMark(judged: JudgedStep | null, name: string, stepSize: numbe
 /** One sentence for all that was not marked. */
 export function sayMissed(missed: readonly JudgedStep[], nameOf: (step: number) => string, stepSize: number): string {
   if (missed.length === 0) return 'Nothing else is off.';
-  const each = missed.map((m) => `${nameOf(m.step)} (${far(m.error, stepSize)} ${m.error > 0 ? 'too light' : 'too dark'})`);
+  const each = missed.map(
+    (m) => `${nameOf(m.step)} (${far(m.error, stepSize)} ${m.error > 0 ? 'too light' : 'too dark'})`,
+  );
   return `The measurement would have marked ${each.join(', ')} as well.`;
 }

@@ -32,6 +32,14 @@ export const storedLookSchema = z.object({
   /** What a step of the exercise is worth, L*. */
   stepSize: z.number().positive(),
   cells: z.array(cellSchema),
-  steps: z.array(z.object({ step: z.number().int().min(1), lightness: z.number(), target: z.number(), uncertainty: z.number(), painted: z.boolean() })),
+  steps: z.array(
+    z.object({
+      step: z.number().int().min(1),
+      lightness: z.number(),
+      target: z.number(),
+      uncertainty: z.number(),
+      painted: z.boolean(),
+    }),
+  ),
 });
 export type StoredLook = z.infer<typeof storedLookSchema>;

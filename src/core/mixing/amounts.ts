@@ -27,9 +27,12 @@ export function amountsFor(tree: RecipeTree, own: readonly number[]): Amounts {
     if (!puddle?.from || !puddle.parts) continue;
     const volume = need.get(step) ?? 0;
     const sum = puddle.parts[0] + puddle.parts[1];
-    puddle.from.forEach((source, side) => need.set(source, (need.get(source) ?? 0) + (volume * (puddle.parts?.[side] ?? 0)) / sum));
+    puddle.from.forEach((source, side) =>
+      need.set(source, (need.get(source) ?? 0) + (volume * (puddle.parts?.[side] ?? 0)) / sum),
+    );
   }
-  const tube = (step: number, end: number) => (need.get(step) ?? 0) + (byStep.get(end)?.from === null ? (need.get(end) ?? 0) : 0);
+  const tube = (step: number, end: number) =>
+    (need.get(step) ?? 0) + (byStep.get(end)?.from === null ? (need.get(end) ?? 0) : 0);
   return {
     puddles: need,
     light: tube(LIGHT_TUBE, 1),
@@ -44,7 +47,10 @@ export function amountsFor(tree: RecipeTree, own: readonly number[]): Amounts {
 export function orderToMix(tree: RecipeTree, work: WorkOrder): number[] {
   const { steps } = tree;
   if (work === 'ends-first') return [...tree.puddles.filter((p) => p.from === null).map((p) => p.step), ...tree.order];
-  const wanted = tree.puddles.filter(isStep).map((p) => p.step).sort((a, b) => (work === 'light-to-dark' ? a - b : b - a));
+  const wanted = tree.puddles
+    .filter(isStep)
+    .map((p) => p.step)
+    .sort((a, b) => (work === 'light-to-dark' ? a - b : b - a));
   const done = new Set<number>([LIGHT_TUBE, darkTube(steps)]);
   const out: number[] = [];
   const byStep = new Map(tree.puddles.map((p) => [p.step, p]));
@@ -67,7 +73,15 @@ const SHIFT_MATTERS = 1;
  * Steps before which the brush must be washed, going through the puddles in the given order: where what it carries
  * would shift the next by more than 1 L*.
  */
-export function washesBefore(tree: RecipeTree, order: readonly number[], amounts: Amounts, brushMm: number, light: PaintModel, dark: PaintModel, surface: SurfaceId): number[] {
+export function washesBefore(
+  tree: RecipeTree,
+  order: readonly number[],
+  amounts: Amounts,
+  brushMm: number,
+  light: PaintModel,
+  dark: PaintModel,
+  surface: SurfaceId,
+): number[] {
   const byStep = new Map(tree.puddles.map((p) => [p.step, p]));
   return order.flatMap((step, i) => {
     const [before, own] = [byStep.get(order[i - 1] ?? -1), byStep.get(step)];

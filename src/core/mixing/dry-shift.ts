@@ -12,7 +12,12 @@ const shift = z.number().min(-20).max(20);
 export const dryShiftSchema = z.tuple([shift, shift, shift]);
 export type DryShift = z.infer<typeof dryShiftSchema>;
 
-export const USUAL_SHIFT: Record<MediumId, DryShift> = { gouache: [4, 1, -1.5], tempera: [5, 2, -0.5], acrylic: [-1, -2.5, -1], oil: [1.5, 0, 0] };
+export const USUAL_SHIFT: Record<MediumId, DryShift> = {
+  gouache: [4, 1, -1.5],
+  tempera: [5, 2, -0.5],
+  acrylic: [-1, -2.5, -1],
+  oil: [1.5, 0, 0],
+};
 
 /** Weights of the three figures at a lightness. */
 function weights(wet: number): [number, number, number] {

@@ -22,10 +22,12 @@ export interface RecipePaints {
   readonly pure: PaintId | null;
 }
 
-const lightnessIn = (palette: Palette, surface: SurfaceId) => (id: PaintId): number => {
-  const model = palette.get(id);
-  return model ? coveringLab(model, surface)[0] : 0;
-};
+const lightnessIn =
+  (palette: Palette, surface: SurfaceId) =>
+  (id: PaintId): number => {
+    const model = palette.get(id);
+    return model ? coveringLab(model, surface)[0] : 0;
+  };
 
 /**
  * Which of an exercise's paints make its steps: the first white, the first black or else the one paint beside the white,
@@ -44,13 +46,21 @@ export function recipePaints(terms: ExerciseTerms): RecipePaints | null {
 }
 
 /** The two paints between which a lightness is mixed: in a monochrome scale those on its side of the pure colour. */
-export function runAt(palette: Palette, { light, dark, pure }: RecipePaints, target: number, surface: SurfaceId): { readonly light: PaintId; readonly dark: PaintId } {
+export function runAt(
+  palette: Palette,
+  { light, dark, pure }: RecipePaints,
+  target: number,
+  surface: SurfaceId,
+): { readonly light: PaintId; readonly dark: PaintId } {
   if (pure === null) return { light, dark };
   return lightnessIn(palette, surface)(pure) < target ? { light, dark: pure } : { light: pure, dark };
 }
 
 /** What an exercise's paints predict of its steps: their colours in reading order, and how light the pure colour is; null where nothing is known. */
-export function predictedSteps(terms: ExerciseTerms, own: Figures = {}): { readonly labs: readonly Triple[]; readonly pure: number | null } | null {
+export function predictedSteps(
+  terms: ExerciseTerms,
+  own: Figures = {},
+): { readonly labs: readonly Triple[]; readonly pure: number | null } | null {
   const recipe = recipeOf(terms, own);
   const paints = recipePaints(terms);
   if (!recipe || !paints) return null;
@@ -74,9 +84,16 @@ export function recipeOf(terms: ExerciseTerms, own: Figures = {}): Recipe | null
   const lightness = lightnessIn(palette, surface);
   // A pure colour outside its neighbours, or a dark no darker than the light, makes no row.
   if (lightness(paints.dark) >= lightness(paints.light)) return null;
-  if (paints.pure && !(lightness(paints.pure) < lightness(paints.light) - 5 && lightness(paints.pure) > lightness(paints.dark) + 5)) return null;
+  if (
+    paints.pure &&
+    !(lightness(paints.pure) < lightness(paints.light) - 5 && lightness(paints.pure) > lightness(paints.dark) + 5)
+  )
+    return null;
   const order = isStepped(terms) ? terms.order : 'light-first';
-  const pure = paints.pure !== null && terms.kind === 'monochrome-scale' ? { paint: paints.pure, ...throughPure(targets, order, lightness(paints.pure), terms.pureAt) } : null;
+  const pure =
+    paints.pure !== null && terms.kind === 'monochrome-scale'
+      ? { paint: paints.pure, ...throughPure(targets, order, lightness(paints.pure), terms.pureAt) }
+      : null;
   return recipeFor(
     palette,
     {

@@ -5,7 +5,15 @@ import { checkMix, type LoggedMix, loggedMixSchema, NonsenseMix, sameMix, sayPar
 import { coveringLab, type Figures, mixModel, paletteOf, type Parts } from './paint-model';
 
 const PAINTS: readonly PaintId[] = ['titanium-white', 'ivory-black'];
-const mix = (black: number, lightness: number, more: Partial<LoggedMix> = {}): LoggedMix => ({ parts: { 'titanium-white': 100 - black, 'ivory-black': black }, lightness, a: null, b: null, wet: false, noise: 1, ...more });
+const mix = (black: number, lightness: number, more: Partial<LoggedMix> = {}): LoggedMix => ({
+  parts: { 'titanium-white': 100 - black, 'ivory-black': black },
+  lightness,
+  a: null,
+  b: null,
+  wet: false,
+  noise: 1,
+  ...more,
+});
 const strong: Figures = { 'ivory-black': { massTone: [18, 0, 0], tinting: 10 } };
 const truth = (parts: Parts) => coveringLab(mixModel(paletteOf(PAINTS, strong), parts), 'matt');
 const read = (black: number) => mix(black, truth({ 'titanium-white': 100 - black, 'ivory-black': black })[0]);
@@ -19,7 +27,9 @@ test('without mixes the catalogue stands, and is unsure of its greys', () => {
 
 test('a black far stronger than usual is found from three mixes, and the greys grow surer with each', () => {
   const logs = [read(5), read(100), read(1)];
-  const sure = [0, 1, 2, 3].map((n) => fitPaints(PAINTS, logs.slice(0, n), 'gouache').uncertaintyOf({ 'titanium-white': 95, 'ivory-black': 5 }));
+  const sure = [0, 1, 2, 3].map((n) =>
+    fitPaints(PAINTS, logs.slice(0, n), 'gouache').uncertaintyOf({ 'titanium-white': 95, 'ivory-black': 5 }),
+  );
   sure.slice(1).forEach((s, i) => expect(s).toBeLessThan((sure[i] ?? 0) + 0.05));
   expect(sure[3]).toBeLessThan(1.1);
   const fit = fitPaints(PAINTS, logs, 'gouache');
@@ -59,11 +69,23 @@ test('the mix that is asked for next leaves less to doubt than any other would',
   const asked = mixToAskFor(PAINTS, [], greys, greys, 'gouache');
   if (!asked) throw new Error('Nothing was asked for.');
   const left = (parts: Parts) => {
-    const { uncertaintyOf } = fitPaints(PAINTS, [mix(parts['ivory-black'] ?? 0, coveringLab(mixModel(paletteOf(PAINTS), parts), 'matt')[0])], 'gouache');
+    const { uncertaintyOf } = fitPaints(
+      PAINTS,
+      [mix(parts['ivory-black'] ?? 0, coveringLab(mixModel(paletteOf(PAINTS), parts), 'matt')[0])],
+      'gouache',
+    );
     return greys.reduce((sum, g) => sum + uncertaintyOf(g) ** 2, 0);
   };
   for (const other of greys) expect(left(asked)).toBeLessThanOrEqual(left(other) + 1e-9);
-  expect(mixToAskFor(PAINTS, greys.map((g) => read(g['ivory-black'] ?? 0)), greys, greys, 'gouache')).toBeNull();
+  expect(
+    mixToAskFor(
+      PAINTS,
+      greys.map((g) => read(g['ivory-black'] ?? 0)),
+      greys,
+      greys,
+      'gouache',
+    ),
+  ).toBeNull();
 });
 
 const palette = paletteOf(PAINTS);
@@ -79,9 +101,13 @@ test.each([
 
 test('a mix that can be is taken, again too, and in other numbers', () => {
   checkMix(mix(10, 50), [mix(10, 52), mix(10, 44, { wet: true })], palette, 'matt');
-  expect(sameMix({ 'titanium-white': 9, 'ivory-black': 1 }, { 'titanium-white': 18, 'ivory-black': 2, 'burnt-umber': 0 })).toBe(true);
+  expect(
+    sameMix({ 'titanium-white': 9, 'ivory-black': 1 }, { 'titanium-white': 18, 'ivory-black': 2, 'burnt-umber': 0 }),
+  ).toBe(true);
   expect(sameMix({ 'titanium-white': 9, 'ivory-black': 1 }, { 'titanium-white': 8, 'ivory-black': 1 })).toBe(false);
-  expect(sayParts({ 'titanium-white': 7.5, 'ivory-black': 1, 'raw-umber': 0 })).toBe('7.5 titanium white : 1 ivory black');
+  expect(sayParts({ 'titanium-white': 7.5, 'ivory-black': 1, 'raw-umber': 0 })).toBe(
+    '7.5 titanium white : 1 ivory black',
+  );
 });
 
 test.each([

@@ -9,11 +9,29 @@ import type { MediumId } from '../exercise/media';
 import type { PaintId } from '../planning/paints';
 import { type DryShift, dryOf, fitDryShift, USUAL_SHIFT, type WetDryPair } from './dry-shift';
 import { type LoggedMix, readColour, sameMix } from './logged-mix';
-import { coveringLab, type Figures, figuresOf, isWhite, mixModel, type Palette, type PaintFigures, modelOf, paletteOf, type Parts } from './paint-model';
+import {
+  coveringLab,
+  type Figures,
+  figuresOf,
+  isWhite,
+  mixModel,
+  type Palette,
+  type PaintFigures,
+  modelOf,
+  paletteOf,
+  type Parts,
+} from './paint-model';
 import { SURFACE_OF } from './surface';
 
 /** Standard deviations of paints in tubes about their catalogue figures. */
-const PRIOR = { logTinting: 0.6, logTintingWhite: 0.25, lightness: 2.5, lightnessWhite: 1, hue: 4, hueWhite: 1 } as const;
+const PRIOR = {
+  logTinting: 0.6,
+  logTintingWhite: 0.25,
+  lightness: 2.5,
+  lightnessWhite: 1,
+  hue: 4,
+  hueWhite: 1,
+} as const;
 /** What three bands miss of real paint, L*: no reading counts as better than this. */
 const MODEL_NOISE = 0.5;
 /** Colour readings are less sure than lightness ones. */
@@ -44,7 +62,10 @@ const usual = (id: PaintId): readonly number[] =>
 
 function moved({ massTone, tinting }: PaintFigures, by: ArrayLike<number>, at: number): PaintFigures {
   const [t = 0, l = 0, a = 0, b = 0] = [by[at], by[at + 1], by[at + 2], by[at + 3]];
-  return { massTone: [Math.min(99.5, Math.max(6, massTone[0] + l)), massTone[1] + a, massTone[2] + b], tinting: tinting * Math.exp(t) };
+  return {
+    massTone: [Math.min(99.5, Math.max(6, massTone[0] + l)), massTone[1] + a, massTone[2] + b],
+    tinting: tinting * Math.exp(t),
+  };
 }
 
 function paletteAt(ids: readonly PaintId[], start: Figures, by: ArrayLike<number>): Palette {
@@ -55,14 +76,23 @@ function paletteAt(ids: readonly PaintId[], start: Figures, by: ArrayLike<number
 export function wetDryPairs(mixes: readonly LoggedMix[]): WetDryPair[] {
   return mixes
     .filter((m) => m.wet)
-    .flatMap((wet) => mixes.filter((m) => !m.wet && sameMix(m.parts, wet.parts)).map((dry) => ({ wet: wet.lightness, dry: dry.lightness })));
+    .flatMap((wet) =>
+      mixes
+        .filter((m) => !m.wet && sameMix(m.parts, wet.parts))
+        .map((dry) => ({ wet: wet.lightness, dry: dry.lightness })),
+    );
 }
 
 /**
  * Fits the paints of a palette. `start` are figures to lean on in place of the catalogue's (the teacher's own). Without
  * mixes it gives the start back, with its own uncertainty. Throws RangeError when a mix holds a paint that is not in `ids`.
  */
-export function fitPaints(ids: readonly PaintId[], mixes: readonly LoggedMix[], medium: MediumId, start: Figures = {}): PaintFit {
+export function fitPaints(
+  ids: readonly PaintId[],
+  mixes: readonly LoggedMix[],
+  medium: MediumId,
+  start: Figures = {},
+): PaintFit {
   const surface = SURFACE_OF[medium];
   const shift = fitDryShift(wetDryPairs(mixes), USUAL_SHIFT[medium]);
   const n = PER_PAINT * ids.length;
@@ -81,7 +111,13 @@ export function fitPaints(ids: readonly PaintId[], mixes: readonly LoggedMix[], 
     for (let k = 0; k < n; k++) out[3 * mixes.length + k] = (by[k] ?? 0) / (priors[k] as number);
   };
   const zero = new Float64Array(n);
-  const problem = { residuals: 3 * mixes.length + n, evaluate, softScale: 3, robustCount: 3 * mixes.length, maxIterations: 60 };
+  const problem = {
+    residuals: 3 * mixes.length + n,
+    evaluate,
+    softScale: 3,
+    robustCount: 3 * mixes.length,
+    maxIterations: 60,
+  };
   const fit = leastSquares({ ...problem, start: [...zero] });
   const offBy = (by: ArrayLike<number>) => {
     const palette = paletteAt(ids, start, by);
@@ -90,7 +126,10 @@ export function fitPaints(ids: readonly PaintId[], mixes: readonly LoggedMix[], 
   const after = offBy(fit.parameters);
   const covariance = posterior(fit.parameters, n, evaluate, problem.residuals);
   const uncertaintyOf = (parts: Parts): number => {
-    const gradient = gradientAt(fit.parameters, (by) => coveringLab(mixModel(paletteAt(ids, start, by), parts), surface)[0]);
+    const gradient = gradientAt(
+      fit.parameters,
+      (by) => coveringLab(mixModel(paletteAt(ids, start, by), parts), surface)[0],
+    );
     const row = Matrix.rowVector(gradient);
     return Math.sqrt(Math.max(0, row.mmul(covariance).mmul(row.transpose()).get(0, 0)) + MODEL_NOISE ** 2);
   };
@@ -116,7 +155,12 @@ function gradientAt(at: Float64Array, value: (by: Float64Array) => number): numb
 }
 
 /** Covariance of the parameters: the inverse of J'J, in which the priors have their rows. */
-function posterior(at: Float64Array, n: number, evaluate: (by: Float64Array, out: Float64Array) => void, residuals: number): Matrix {
+function posterior(
+  at: Float64Array,
+  n: number,
+  evaluate: (by: Float64Array, out: Float64Array) => void,
+  residuals: number,
+): Matrix {
   const here = new Float64Array(residuals);
   const there = new Float64Array(residuals);
   evaluate(at, here);
@@ -135,11 +179,25 @@ function posterior(at: Float64Array, n: number, evaluate: (by: Float64Array, out
  * sure, all together (a linear-Gaussian design, V-optimal after K. Chaloner and I. Verdinelli, "Bayesian experimental
  * design", 1995). Null where nothing can be gained.
  */
-export function mixToAskFor(ids: readonly PaintId[], mixes: readonly LoggedMix[], wanted: readonly Parts[], candidates: readonly Parts[], medium: MediumId, start: Figures = {}): Parts | null {
+export function mixToAskFor(
+  ids: readonly PaintId[],
+  mixes: readonly LoggedMix[],
+  wanted: readonly Parts[],
+  candidates: readonly Parts[],
+  medium: MediumId,
+  start: Figures = {},
+): Parts | null {
   const palette = paletteOf(ids, fitPaints(ids, mixes, medium, start).figures);
   // A reading that comes out as foretold moves no figure: it only makes them surer.
   const unsure = (more: readonly Parts[]): number => {
-    const asked = more.map((parts): LoggedMix => ({ parts, lightness: coveringLab(mixModel(palette, parts), SURFACE_OF[medium])[0], a: null, b: null, wet: false, noise: 1 }));
+    const asked = more.map((parts): LoggedMix => ({
+      parts,
+      lightness: coveringLab(mixModel(palette, parts), SURFACE_OF[medium])[0],
+      a: null,
+      b: null,
+      wet: false,
+      noise: 1,
+    }));
     const { uncertaintyOf } = fitPaints(ids, [...mixes, ...asked], medium, start);
     return wanted.reduce((sum, parts) => sum + uncertaintyOf(parts) ** 2, 0);
   };

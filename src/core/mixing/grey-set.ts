@@ -28,5 +28,7 @@ export function greySet(paints: readonly PaintId[], figures: Figures, medium: Me
   const ends = { light: coveringLab(white, surface)[0], dark: coveringLab(black, surface)[0] };
   if (ends.light - ends.dark < NARROWEST) return tubes;
   const { puddles } = recipeTree(targetLightnesses(STEPS, ends, 'light-first', 'lightness'), white, black, surface);
-  return puddles.filter((p) => Number.isInteger(p.step)).map((p) => ({ [chosen.light]: 1 - p.darkShare, [chosen.dark]: p.darkShare }));
+  return puddles
+    .filter((p) => Number.isInteger(p.step))
+    .map((p) => ({ [chosen.light]: 1 - p.darkShare, [chosen.dark]: p.darkShare }));
 }

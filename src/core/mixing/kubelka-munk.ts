@@ -6,7 +6,8 @@
 
 /** K/S of a film that covers, from its reflectance. Throws RangeError outside 0 to 1 (0 excluded). */
 export function absorptionRatio(reflectance: number): number {
-  if (!(reflectance > 0 && reflectance <= 1)) throw new RangeError(`A reflectance is over 0 and at most 1, got ${reflectance}.`);
+  if (!(reflectance > 0 && reflectance <= 1))
+    throw new RangeError(`A reflectance is over 0 and at most 1, got ${reflectance}.`);
   return (1 - reflectance) ** 2 / (2 * reflectance);
 }
 

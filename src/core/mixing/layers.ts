@@ -29,7 +29,13 @@ export interface Below {
 }
 
 /** What the underpainting must be for each wanted lightness; a glaze that scatters also lifts the darks. */
-export function underpaintingFor(wanted: readonly number[], glaze: PaintModel, mm: number, below: Below, surface: SurfaceId): Underpainting[] {
+export function underpaintingFor(
+  wanted: readonly number[],
+  glaze: PaintModel,
+  mm: number,
+  below: Below,
+  surface: SurfaceId,
+): Underpainting[] {
   const after = (l: number) => glazed(l, glaze, mm, surface)[0];
   return wanted.map((w) => {
     let [low, high] = [below.dark, below.light];

@@ -34,11 +34,12 @@ function mixesOf(palette: Palette, surface: SurfaceId): { paints: readonly Paint
         if (p < 1) add([a, b], [p, 1]);
       }
       for (const c of ids.slice(i + j + 2))
-        for (const p of PARTS) for (const q of PARTS) {
-          add([a, b, c], [1, p, q]);
-          if (p < 1) add([a, b, c], [p, 1, q]);
-          if (q < 1 && p < 1) add([a, b, c], [p, q, 1]);
-        }
+        for (const p of PARTS)
+          for (const q of PARTS) {
+            add([a, b, c], [1, p, q]);
+            if (p < 1) add([a, b, c], [p, 1, q]);
+            if (q < 1 && p < 1) add([a, b, c], [p, q, 1]);
+          }
     });
   });
   return out;
@@ -46,7 +47,11 @@ function mixesOf(palette: Palette, surface: SurfaceId): { paints: readonly Paint
 
 function reachOfMixes(mixes: readonly { lab: Triple }[]): PaletteReach {
   const lightness = mixes.map((m) => m.lab[0]);
-  return { light: Math.max(...lightness), dark: Math.min(...lightness), colours: new Set(mixes.map((m) => cellOf(m.lab))).size };
+  return {
+    light: Math.max(...lightness),
+    dark: Math.min(...lightness),
+    colours: new Set(mixes.map((m) => cellOf(m.lab))).size,
+  };
 }
 
 export interface Loss {
@@ -58,7 +63,8 @@ export interface Loss {
 
 /** The reach of a palette of 2 to 8 paints, and what is lost with each paint fewer, least first. Throws RangeError outside that. */
 export function limitedReach(palette: Palette, surface: SurfaceId): { reach: PaletteReach; losses: Loss[] } {
-  if (palette.size < 2 || palette.size > 8) throw new RangeError(`A limited palette has 2 to 8 paints, this one ${palette.size}.`);
+  if (palette.size < 2 || palette.size > 8)
+    throw new RangeError(`A limited palette has 2 to 8 paints, this one ${palette.size}.`);
   const mixes = mixesOf(palette, surface);
   const reach = reachOfMixes(mixes);
   const losses = [...palette.keys()].map((without): Loss => {

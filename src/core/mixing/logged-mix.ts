@@ -5,7 +5,10 @@ import { PAINT_IDS, type PaintId, PAINTS } from '../planning/paints';
 import { coveringLab, isWhite, mixModel, type Palette, type Parts } from './paint-model';
 import type { SurfaceId } from './surface';
 
-const amount = z.number({ error: 'Parts are numbers.' }).min(0, 'Parts can’t be negative.').max(1000, 'Give parts of 1000 at most.');
+const amount = z
+  .number({ error: 'Parts are numbers.' })
+  .min(0, 'Parts can’t be negative.')
+  .max(1000, 'Give parts of 1000 at most.');
 
 export const partsSchema = z
   .partialRecord(z.enum(PAINT_IDS), amount)
@@ -13,7 +16,10 @@ export const partsSchema = z
 
 /** What was read: lightness alone by eye and value finder, colour too from a photograph or an instrument. */
 const readingShape = {
-  lightness: z.number({ error: 'Give the lightness as a number.' }).min(0, 'Lightness (L*) is 0 to 100.').max(100, 'Lightness (L*) is 0 to 100.'),
+  lightness: z
+    .number({ error: 'Give the lightness as a number.' })
+    .min(0, 'Lightness (L*) is 0 to 100.')
+    .max(100, 'Lightness (L*) is 0 to 100.'),
   a: z.number().min(-128).max(128).nullable(),
   b: z.number().min(-128).max(128).nullable(),
 };
@@ -42,7 +48,9 @@ const BEYOND = { white: 1.5, other: 6 } as const;
 /** Parts as shares, so that 1 : 2 and 2 : 4 are the same mix. */
 export function sharesOf(parts: Parts): Parts {
   const sum = Object.values(parts).reduce((a, n) => a + (n ?? 0), 0);
-  return Object.fromEntries((Object.entries(parts) as [PaintId, number][]).filter(([, n]) => n > 0).map(([id, n]) => [id, n / sum]));
+  return Object.fromEntries(
+    (Object.entries(parts) as [PaintId, number][]).filter(([, n]) => n > 0).map(([id, n]) => [id, n / sum]),
+  );
 }
 
 export function sameMix(first: Parts, second: Parts): boolean {
@@ -52,7 +60,10 @@ export function sameMix(first: Parts, second: Parts): boolean {
 }
 
 export const sayParts = (parts: Parts): string =>
-  (Object.entries(parts) as [PaintId, number][]).filter(([, n]) => n > 0).map(([id, n]) => `${Number(n.toFixed(2))} ${PAINTS[id].name}`).join(' : ');
+  (Object.entries(parts) as [PaintId, number][])
+    .filter(([, n]) => n > 0)
+    .map(([id, n]) => `${Number(n.toFixed(2))} ${PAINTS[id].name}`)
+    .join(' : ');
 
 /**
  * Checks a new reading against the paints and what was logged before. Throws NonsenseMix with what does not hold and
@@ -60,16 +71,29 @@ export const sayParts = (parts: Parts): string =>
  */
 export function checkMix(mix: LoggedMix, before: readonly LoggedMix[], palette: Palette, surface: SurfaceId): void {
   const used = (Object.entries(mix.parts) as [PaintId, number][]).filter(([, n]) => n > 0).map(([id]) => id);
-  for (const id of used) if (!palette.has(id)) throw new NonsenseMix(`${PAINTS[id].name} is not on this palette: add it first.`);
+  for (const id of used)
+    if (!palette.has(id)) throw new NonsenseMix(`${PAINTS[id].name} is not on this palette: add it first.`);
   if (!mix.wet) {
     const all = used.map((id) => coveringLab(mixModel(palette, { [id]: 1 }), surface)[0]);
     const [light, dark] = [Math.max(...all), Math.min(...all)];
-    if (mix.lightness > light + (used.some(isWhite) ? BEYOND.white : BEYOND.other)) throw new NonsenseMix(`L* ${mix.lightness.toFixed(0)} is lighter than the lightest paint in it can be (about ${light.toFixed(0)}): read it again, with no shine on it.`);
-    if (mix.lightness < dark - BEYOND.other) throw new NonsenseMix(`L* ${mix.lightness.toFixed(0)} is darker than the darkest paint in it can be (about ${dark.toFixed(0)}): read it again.`);
+    if (mix.lightness > light + (used.some(isWhite) ? BEYOND.white : BEYOND.other))
+      throw new NonsenseMix(
+        `L* ${mix.lightness.toFixed(0)} is lighter than the lightest paint in it can be (about ${light.toFixed(0)}): read it again, with no shine on it.`,
+      );
+    if (mix.lightness < dark - BEYOND.other)
+      throw new NonsenseMix(
+        `L* ${mix.lightness.toFixed(0)} is darker than the darkest paint in it can be (about ${dark.toFixed(0)}): read it again.`,
+      );
   }
-  const twin = before.find((b) => b.wet === mix.wet && sameMix(b.parts, mix.parts) && Math.abs(b.lightness - mix.lightness) > SAME_MIX_APART);
-  if (twin) throw new NonsenseMix(`The same mix was read as L* ${twin.lightness.toFixed(0)} before and ${mix.lightness.toFixed(0)} now: one of them is a slip. Take the wrong one out, or read again.`);
+  const twin = before.find(
+    (b) => b.wet === mix.wet && sameMix(b.parts, mix.parts) && Math.abs(b.lightness - mix.lightness) > SAME_MIX_APART,
+  );
+  if (twin)
+    throw new NonsenseMix(
+      `The same mix was read as L* ${twin.lightness.toFixed(0)} before and ${mix.lightness.toFixed(0)} now: one of them is a slip. Take the wrong one out, or read again.`,
+    );
 }
 
 /** The reading as a colour; null where only the lightness is known. */
-export const readColour = (mix: LoggedMix): Triple | null => (mix.a === null || mix.b === null ? null : [mix.lightness, mix.a, mix.b]);
+export const readColour = (mix: LoggedMix): Triple | null =>
+  mix.a === null || mix.b === null ? null : [mix.lightness, mix.a, mix.b];

@@ -40,12 +40,21 @@ test.each([
 
 test('layers chain: two films are one of both thicknesses, none is the ground, a thick one the mass tone', () => {
   fc.assert(
-    fc.property(fc.double({ min: 0.001, max: 20, noNaN: true }), fc.double({ min: 0.001, max: 20, noNaN: true }), fc.double({ min: 0.001, max: 0.5, noNaN: true }), fc.double({ min: 0.01, max: 0.99, noNaN: true }), (k, s, x, ground) => {
-      expect(filmReflectance(k, s, x, filmReflectance(k, s, x, ground))).toBeCloseTo(filmReflectance(k, s, 2 * x, ground), 9);
-      expect(filmReflectance(k, s, 0, ground)).toBe(ground);
-      expect(filmReflectance(k, s, 1e4, ground)).toBeCloseTo(coveringReflectance(k, s), 9);
-      expect(coveringReflectance(absorptionRatio(ground), 1)).toBeCloseTo(ground, 9);
-    }),
+    fc.property(
+      fc.double({ min: 0.001, max: 20, noNaN: true }),
+      fc.double({ min: 0.001, max: 20, noNaN: true }),
+      fc.double({ min: 0.001, max: 0.5, noNaN: true }),
+      fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+      (k, s, x, ground) => {
+        expect(filmReflectance(k, s, x, filmReflectance(k, s, x, ground))).toBeCloseTo(
+          filmReflectance(k, s, 2 * x, ground),
+          9,
+        );
+        expect(filmReflectance(k, s, 0, ground)).toBe(ground);
+        expect(filmReflectance(k, s, 1e4, ground)).toBeCloseTo(coveringReflectance(k, s), 9);
+        expect(coveringReflectance(absorptionRatio(ground), 1)).toBeCloseTo(ground, 9);
+      },
+    ),
   );
   expect(() => filmReflectance(-1, 1, 1, 1)).toThrow(RangeError);
   expect(() => absorptionRatio(0)).toThrow(RangeError);
@@ -54,9 +63,16 @@ test('layers chain: two films are one of both thicknesses, none is the ground, a
 test('a paint mixed with itself changes nothing, and neither do order or scale', () => {
   fc.assert(
     fc.property(anyPaint, anyPaint, amount, amount, anySurface, (a, b, p, q, surface) => {
-      expect(coveringLab(mixModel(palette, { [a]: p + q }), surface)[0]).toBeCloseTo(coveringLab(mixModel(palette, { [a]: 1 }), surface)[0], 9);
-      const [one, other] = [mixModel(palette, { [a]: p, [b]: q }), mixModel(palette, { [b]: 3 * q, [a]: a === b ? 3 * q : 3 * p })];
-      if (a !== b) coveringLab(one, surface).forEach((v, c) => expect(v).toBeCloseTo(coveringLab(other, surface)[c] ?? 0, 9));
+      expect(coveringLab(mixModel(palette, { [a]: p + q }), surface)[0]).toBeCloseTo(
+        coveringLab(mixModel(palette, { [a]: 1 }), surface)[0],
+        9,
+      );
+      const [one, other] = [
+        mixModel(palette, { [a]: p, [b]: q }),
+        mixModel(palette, { [b]: 3 * q, [a]: a === b ? 3 * q : 3 * p }),
+      ];
+      if (a !== b)
+        coveringLab(one, surface).forEach((v, c) => expect(v).toBeCloseTo(coveringLab(other, surface)[c] ?? 0, 9));
     }),
   );
 });
@@ -87,12 +103,30 @@ test('a medium’s surface sets how dark its blacks can be, as studios know them
   expect(dark('matt')).toBeLessThan(28);
   expect(dark('satin')).toBeCloseTo(16, 3);
   expect(dark('gloss')).toBeLessThan(dark('satin'));
-  fc.assert(fc.property(fc.double({ min: 0.06, max: 0.9, noNaN: true }), anySurface, (r, surface) => expect(seenReflectance(internalReflectance(r, surface), surface)).toBeCloseTo(r, 9)));
+  fc.assert(
+    fc.property(fc.double({ min: 0.06, max: 0.9, noNaN: true }), anySurface, (r, surface) =>
+      expect(seenReflectance(internalReflectance(r, surface), surface)).toBeCloseTo(r, 9),
+    ),
+  );
 });
 
 test('the catalogue’s paints look from the tube as it says', () => {
-  for (const id of PAINT_IDS.filter((p) => !['ultramarine', 'cadmium-yellow', 'lemon-yellow', 'phthalo-blue', 'phthalo-green', 'cobalt-blue', 'cerulean-blue'].includes(p))) {
-    const figures = { massTone: coveringLab(mixModel(palette, { [id]: 1 }), 'satin') as [number, number, number], tinting: 1 };
+  for (const id of PAINT_IDS.filter(
+    (p) =>
+      ![
+        'ultramarine',
+        'cadmium-yellow',
+        'lemon-yellow',
+        'phthalo-blue',
+        'phthalo-green',
+        'cobalt-blue',
+        'cerulean-blue',
+      ].includes(p),
+  )) {
+    const figures = {
+      massTone: coveringLab(mixModel(palette, { [id]: 1 }), 'satin') as [number, number, number],
+      tinting: 1,
+    };
     expect(coveringLab(modelOf(figures, false), 'satin')[0]).toBeCloseTo(figures.massTone[0], 1);
   }
   const lightest = (id: PaintId) => coveringLab(mixModel(palette, { [id]: 1 }), 'satin');

@@ -80,7 +80,8 @@ export function coveringRgb(model: PaintModel, surface: SurfaceId): Triple {
   return each((c) => seenReflectance(coveringReflectance(model.absorption[c], model.scattering[c]), surface));
 }
 
-export const coveringLab = (model: PaintModel, surface: SurfaceId): Triple => linearRgbToLab(coveringRgb(model, surface));
+export const coveringLab = (model: PaintModel, surface: SurfaceId): Triple =>
+  linearRgbToLab(coveringRgb(model, surface));
 
 /** Linear sRGB of a film of `mm` (as laid wet) over a ground of linear sRGB `ground`; of no thickness it is the ground. */
 export function filmRgb(model: PaintModel, mm: number, ground: Triple, surface: SurfaceId): Triple {
@@ -88,13 +89,17 @@ export function filmRgb(model: PaintModel, mm: number, ground: Triple, surface: 
   if (mm === 0) return ground;
   return each((c) => {
     const below = internalReflectance(ground[c], surface);
-    return seenReflectance(filmReflectance(model.absorption[c] * SCATTER_PER_MM, model.scattering[c] * SCATTER_PER_MM, mm, below), surface);
+    return seenReflectance(
+      filmReflectance(model.absorption[c] * SCATTER_PER_MM, model.scattering[c] * SCATTER_PER_MM, mm, below),
+      surface,
+    );
   });
 }
 
 /** Layers of one thickness until one more changes the lightness by less than `settled` L*; at most 20. */
 export function coatsToCover(model: PaintModel, mm: number, ground: Triple, surface: SurfaceId, settled = 1): number {
   const goal = coveringLab(model, surface)[0];
-  for (let coats = 1; coats < 20; coats++) if (Math.abs(linearRgbToLab(filmRgb(model, coats * mm, ground, surface))[0] - goal) < settled) return coats;
+  for (let coats = 1; coats < 20; coats++)
+    if (Math.abs(linearRgbToLab(filmRgb(model, coats * mm, ground, surface))[0] - goal) < settled) return coats;
   return 20;
 }

@@ -8,7 +8,11 @@ import type { SurfaceId } from './surface';
 
 /** A mix of two models, `share` (0 to 1) of the second by volume. */
 export function blend(first: PaintModel, second: PaintModel, share: number): PaintModel {
-  const mix = (a: Triple, b: Triple): Triple => [a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1]), a[2] + share * (b[2] - a[2])];
+  const mix = (a: Triple, b: Triple): Triple => [
+    a[0] + share * (b[0] - a[0]),
+    a[1] + share * (b[1] - a[1]),
+    a[2] + share * (b[2] - a[2]),
+  ];
   return { absorption: mix(first.absorption, second.absorption), scattering: mix(first.scattering, second.scattering) };
 }
 
@@ -66,7 +70,8 @@ export function reachColour(palette: Palette, wanted: Triple, surface: SurfaceId
     const sum = powers.reduce((a, b) => a + b, 0);
     return powers.map((p) => p / sum);
   };
-  const partsOf = (free: ArrayLike<number>): Parts => Object.fromEntries(sharesOf(free).map((s, i) => [ids[i] as PaintId, s]));
+  const partsOf = (free: ArrayLike<number>): Parts =>
+    Object.fromEntries(sharesOf(free).map((s, i) => [ids[i] as PaintId, s]));
   const labOf = (free: ArrayLike<number>) => coveringLab(mixModel(palette, partsOf(free)), surface);
   let best: ReachedColour | null = null;
   for (let from = -1; from < ids.length; from++) {

@@ -112,8 +112,14 @@ function fill(search: Search, places: readonly Place[], lighter: Puddle, darker:
   const tried = (search.halving ? between.filter((p) => p.step === middle) : between)
     .map((place) => bestPuddle(search, place, lighter, darker))
     .map((puddle) => ({ puddle, error: isStep(puddle) ? Math.abs(puddle.lightness - puddle.target) : null }));
-  const nearest = tried.filter((t) => t.error !== null).sort((a, b) => (a.error ?? 0) - (b.error ?? 0) || Math.abs(a.puddle.step - middle) - Math.abs(b.puddle.step - middle));
-  const onTheWay = tried.filter((t) => t.error === null).sort((a, b) => Math.abs(a.puddle.lightness - a.puddle.target) - Math.abs(b.puddle.lightness - b.puddle.target));
+  const nearest = tried
+    .filter((t) => t.error !== null)
+    .sort(
+      (a, b) => (a.error ?? 0) - (b.error ?? 0) || Math.abs(a.puddle.step - middle) - Math.abs(b.puddle.step - middle),
+    );
+  const onTheWay = tried
+    .filter((t) => t.error === null)
+    .sort((a, b) => Math.abs(a.puddle.lightness - a.puddle.target) - Math.abs(b.puddle.lightness - b.puddle.target));
   let best: Found = { cost: Infinity, puddles: [] };
   const ways = [...nearest.slice(0, PLACES_TRIED), ...onTheWay.slice(0, PLACES_TRIED)];
   for (const { puddle, error } of search.left-- > 0 ? ways : ways.slice(0, 1)) {
@@ -152,7 +158,12 @@ const SHORT = 0.75;
  * `beyond`, and the tube nearest to it stands in. Throws RangeError below three steps, or where the dark is no darker
  * than the light.
  */
-export function recipeTree(wanted: readonly number[], light: PaintModel, dark: PaintModel, surface: SurfaceId): RecipeTree {
+export function recipeTree(
+  wanted: readonly number[],
+  light: PaintModel,
+  dark: PaintModel,
+  surface: SurfaceId,
+): RecipeTree {
   const steps = wanted.length;
   if (steps < 3) throw new RangeError(`A set of mixes needs at least 3 steps, got ${steps}.`);
   const exact = (share: number) => coveringLab(blend(light, dark, share), surface)[0];
@@ -161,14 +172,38 @@ export function recipeTree(wanted: readonly number[], light: PaintModel, dark: P
   if (lightest <= darkest) throw new RangeError('The dark paint is no darker than the light one: choose another.');
   const beyond = wanted.flatMap((w, i) => (w > lightest + SHORT || w < darkest - SHORT ? [i + 1] : []));
   const targets = wanted.map((w) => Math.min(lightest, Math.max(darkest, w)));
-  const end = (step: number, darkShare: number, target: number): Puddle => ({ step, target, lightness: exact(darkShare), from: null, parts: null, darkShare });
-  const first = end(lightest - (targets[0] ?? lightest) <= TUBE_MAY_PASS.light ? 1 : LIGHT_TUBE, 0, targets[0] ?? lightest);
-  const last = end((targets.at(-1) ?? darkest) - darkest <= TUBE_MAY_PASS.dark ? steps : darkTube(steps), 1, targets.at(-1) ?? darkest);
+  const end = (step: number, darkShare: number, target: number): Puddle => ({
+    step,
+    target,
+    lightness: exact(darkShare),
+    from: null,
+    parts: null,
+    darkShare,
+  });
+  const first = end(
+    lightest - (targets[0] ?? lightest) <= TUBE_MAY_PASS.light ? 1 : LIGHT_TUBE,
+    0,
+    targets[0] ?? lightest,
+  );
+  const last = end(
+    (targets.at(-1) ?? darkest) - darkest <= TUBE_MAY_PASS.dark ? steps : darkTube(steps),
+    1,
+    targets.at(-1) ?? darkest,
+  );
   const places = targets.map((target, i): Place => ({ step: i + 1, target }));
-  const onTheWay = targets.slice(1).map((target, i): Place => ({ step: i + 1.5, target: (target + (targets[i] ?? target)) / 2 }));
+  const onTheWay = targets
+    .slice(1)
+    .map((target, i): Place => ({ step: i + 1.5, target: (target + (targets[i] ?? target)) / 2 }));
   const find = (way: 'halving' | 'anywhere' | 'on-the-way'): RecipeTree => {
-    const mixed = fill({ lightnessOf, memo: new Map(), halving: way === 'halving', left: BUDGET }, way === 'on-the-way' ? [...places, ...onTheWay] : places, first, last).puddles.map((p) => ({ ...p, lightness: exact(p.darkShare) }));
-    const puddles = [first, ...[...mixed].sort((a, b) => a.step - b.step), last].filter((p) => p.step >= 1 && p.step <= steps);
+    const mixed = fill(
+      { lightnessOf, memo: new Map(), halving: way === 'halving', left: BUDGET },
+      way === 'on-the-way' ? [...places, ...onTheWay] : places,
+      first,
+      last,
+    ).puddles.map((p) => ({ ...p, lightness: exact(p.darkShare) }));
+    const puddles = [first, ...[...mixed].sort((a, b) => a.step - b.step), last].filter(
+      (p) => p.step >= 1 && p.step <= steps,
+    );
     const worst = Math.max(0, ...mixed.filter(isStep).map((p) => Math.abs(p.lightness - p.target)));
     return { steps, puddles, order: mixed.map((p) => p.step), worst, halving: way === 'halving', beyond };
   };

@@ -9,7 +9,8 @@ export function puddleName(recipe: Recipe, step: number, labels: readonly string
   return `grey ${String.fromCharCode(65 + Math.max(0, onTheWay.indexOf(step)))}`;
 }
 
-const sourceName = (recipe: Recipe, source: Source, labels: readonly string[]): string => ('paint' in source ? PAINTS[source.paint].name : `of ${puddleName(recipe, source.step, labels)}`);
+const sourceName = (recipe: Recipe, source: Source, labels: readonly string[]): string =>
+  'paint' in source ? PAINTS[source.paint].name : `of ${puddleName(recipe, source.step, labels)}`;
 
 const parts = (n: number): string => (n === 1 ? '1 part' : `${n} parts`);
 
@@ -34,7 +35,10 @@ export function sayFromLeft(recipe: Recipe, puddle: PuddleRecipe, labels: readon
   if (!fromLeft) return '';
   const { of, parts: left, dark } = fromLeft;
   if (left > MOST_LEFT || recipe.order.indexOf(of) > recipe.order.indexOf(puddle.step)) return '';
-  const measured = left < 1 ? `${Number((1 / left).toFixed(1))} parts ${PAINTS[dark].name} to one part` : `1 part ${PAINTS[dark].name} to ${left < 10 ? Number(left.toFixed(1)) : Math.round(left)} parts`;
+  const measured =
+    left < 1
+      ? `${Number((1 / left).toFixed(1))} parts ${PAINTS[dark].name} to one part`
+      : `1 part ${PAINTS[dark].name} to ${left < 10 ? Number(left.toFixed(1)) : Math.round(left)} parts`;
   return `${measured} of what is left of ${puddleName(recipe, of, labels)}`;
 }
 
@@ -55,7 +59,17 @@ export function recipeLines(recipe: Recipe, labels: readonly string[]): RecipeLi
   return recipe.order.flatMap((step) => {
     const puddle = all.find((p) => p.step === step);
     return puddle
-      ? [{ step, name: puddleName(recipe, step, labels), mix: sayMix(recipe, puddle, labels), orFromLeft: puddle.mix.length > 1 ? sayFromLeft(recipe, puddle, labels) : '', amount: sayMillilitres(puddle.millilitres), washFirst: puddle.washBefore, coats: puddle.coats }]
+      ? [
+          {
+            step,
+            name: puddleName(recipe, step, labels),
+            mix: sayMix(recipe, puddle, labels),
+            orFromLeft: puddle.mix.length > 1 ? sayFromLeft(recipe, puddle, labels) : '',
+            amount: sayMillilitres(puddle.millilitres),
+            washFirst: puddle.washBefore,
+            coats: puddle.coats,
+          },
+        ]
       : [];
   });
 }

@@ -19,7 +19,12 @@ const evenBetween = (white: PaintId, black: PaintId, steps: number, surface: Sur
   const ends = { light: coveringLab(model(white), surface)[0], dark: coveringLab(model(black), surface)[0] };
   return targetLightnesses(steps, ends, 'light-first', 'lightness');
 };
-const usual = recipeTree(evenBetween('titanium-white', 'ivory-black', 9, 'matt'), model('titanium-white'), model('ivory-black'), 'matt');
+const usual = recipeTree(
+  evenBetween('titanium-white', 'ivory-black', 9, 'matt'),
+  model('titanium-white'),
+  model('ivory-black'),
+  'matt',
+);
 
 test.each(pairs)('%s and %s: nine steps in whole parts up to eight, each within 1.5 L*', (white, black) => {
   for (const surface of ['matt', 'satin', 'gloss'] as const) {
@@ -30,7 +35,10 @@ test.each(pairs)('%s and %s: nine steps in whole parts up to eight, each within 
       expect(Math.abs(made - p.target)).toBeLessThanOrEqual(1.5);
       for (const part of p.parts ?? []) expect(Number.isInteger(part) && part >= 1 && part <= MOST_PARTS).toBe(true);
       if (!p.from || !p.parts) continue;
-      const [a, b] = p.from.map((s) => tree.puddles.find((q) => q.step === s)?.darkShare ?? (s === 0 ? 0 : 1)) as [number, number];
+      const [a, b] = p.from.map((s) => tree.puddles.find((q) => q.step === s)?.darkShare ?? (s === 0 ? 0 : 1)) as [
+        number,
+        number,
+      ];
       expect(p.darkShare).toBeCloseTo((p.parts[0] * a + p.parts[1] * b) / (p.parts[0] + p.parts[1]), 12);
     }
   }
@@ -40,19 +48,31 @@ test('plain halving misses on the dark side, and is kept only where it holds', (
   expect(usual.halving).toBe(false);
   const weak = { ...model('ivory-black'), absorption: [1, 1, 1] as const, scattering: [0.4, 0.4, 0.4] as const };
   const ends = { light: coveringLab(model('titanium-white'), 'matt')[0], dark: coveringLab(weak, 'matt')[0] };
-  const tree = recipeTree(targetLightnesses(5, ends, 'light-first', 'lightness'), model('titanium-white'), weak, 'matt');
+  const tree = recipeTree(
+    targetLightnesses(5, ends, 'light-first', 'lightness'),
+    model('titanium-white'),
+    weak,
+    'matt',
+  );
   expect(tree).toMatchObject({ halving: true, order: [3, 2, 4] });
 });
 
 test('each puddle comes after what it is mixed from, in every school’s order', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 3, max: 15 }), fc.constantFrom(...pairs), fc.constantFrom('ends-first' as const, 'light-to-dark' as const, 'dark-to-light' as const), (steps, [white, black], work) => {
-      const tree = recipeTree(evenBetween(white, black, steps, 'satin'), model(white), model(black), 'satin');
-      const order = orderToMix(tree, work);
-      expect([...order].sort((a, b) => a - b)).toEqual(tree.puddles.map((p) => p.step));
-      expect(tree.worst).toBeLessThan(1.5);
-      for (const p of tree.puddles) for (const s of p.from ?? []) if (tree.puddles.some((q) => q.step === s)) expect(order.indexOf(s)).toBeLessThan(order.indexOf(p.step));
-    }),
+    fc.property(
+      fc.integer({ min: 3, max: 15 }),
+      fc.constantFrom(...pairs),
+      fc.constantFrom('ends-first' as const, 'light-to-dark' as const, 'dark-to-light' as const),
+      (steps, [white, black], work) => {
+        const tree = recipeTree(evenBetween(white, black, steps, 'satin'), model(white), model(black), 'satin');
+        const order = orderToMix(tree, work);
+        expect([...order].sort((a, b) => a - b)).toEqual(tree.puddles.map((p) => p.step));
+        expect(tree.worst).toBeLessThan(1.5);
+        for (const p of tree.puddles)
+          for (const s of p.from ?? [])
+            if (tree.puddles.some((q) => q.step === s)) expect(order.indexOf(s)).toBeLessThan(order.indexOf(p.step));
+      },
+    ),
     { numRuns: 40 },
   );
 });
@@ -60,7 +80,10 @@ test('each puddle comes after what it is mixed from, in every school’s order',
 test('amounts count what later puddles take: what goes in is what comes out', () => {
   const own = usual.puddles.map((_, i) => 0.1 + 0.05 * i);
   const { puddles, light, dark } = amountsFor(usual, own);
-  expect(light + dark).toBeCloseTo(own.reduce((a, b) => a + b, 0), 9);
+  expect(light + dark).toBeCloseTo(
+    own.reduce((a, b) => a + b, 0),
+    9,
+  );
   const black = usual.puddles.reduce((sum, p, i) => sum + (own[i] ?? 0) * p.darkShare, 0);
   expect(dark).toBeCloseTo(black, 9);
   own.forEach((ml, i) => expect(puddles.get(i + 1)).toBeGreaterThanOrEqual(ml - 1e-12));
@@ -81,11 +104,18 @@ test('a target that no paint reaches is told, and the tube stands in; an end tha
 
 test('an unwashed brush matters where little is mixed after much darker paint', () => {
   const { puddles } = usual;
-  const plenty = amountsFor(usual, puddles.map(() => 20));
-  const little = amountsFor(usual, puddles.map(() => 0.1));
+  const plenty = amountsFor(
+    usual,
+    puddles.map(() => 20),
+  );
+  const little = amountsFor(
+    usual,
+    puddles.map(() => 0.1),
+  );
   const darkFirst = [...puddles].reverse().map((p) => p.step);
   const lightFirst = puddles.map((p) => p.step);
-  const before = (order: number[], amounts: typeof plenty) => washesBefore(usual, order, amounts, 12, model('titanium-white'), model('ivory-black'), 'matt');
+  const before = (order: number[], amounts: typeof plenty) =>
+    washesBefore(usual, order, amounts, 12, model('titanium-white'), model('ivory-black'), 'matt');
   expect(before(lightFirst, plenty)).toEqual([]);
   expect(before(darkFirst, little).length).toBeGreaterThan(before(lightFirst, little).length);
   expect(before([9, 1], little)).toEqual([1]);
@@ -111,7 +141,8 @@ test('black added to what is left gives the next puddle', () => {
 
 test('a nudge says what to add, or where the puddle will do', () => {
   const targets = valuesOf(defaultTerms('scale'));
-  const at = (had: number, step: number) => nudge(had, step, targets, model('titanium-white'), model('ivory-black'), 'matt');
+  const at = (had: number, step: number) =>
+    nudge(had, step, targets, model('titanium-white'), model('ivory-black'), 'matt');
   const light = at((targets[4] ?? 0) + 4, 5);
   expect(light).toMatchObject({ add: 'dark', useFor: null, reachable: true });
   expect(light.off).toBeCloseTo(4, 9);
@@ -128,17 +159,30 @@ test.each(KIND_IDS)('%s: its recipe uses the paint that its areas take', (kind) 
   const terms = defaultTerms(kind);
   const recipe = recipeOf(terms);
   if (kind === 'notan') return expect(recipe).toBeNull();
-  const whole = millilitres(areasOf(terms).reduce((sum, a) => sum + a.areaMm2, 0), terms.medium);
+  const whole = millilitres(
+    areasOf(terms).reduce((sum, a) => sum + a.areaMm2, 0),
+    terms.medium,
+  );
   expect(Object.values(recipe?.tubes ?? {}).reduce((a, b) => a + b, 0)).toBeCloseTo(whole, 6);
   expect(recipe?.worst).toBeLessThan(1.5);
-  expect([...(recipe?.order ?? [])].filter(Number.isInteger).sort((a, b) => a - b)).toEqual(valuesOf(terms).map((_, i) => i + 1));
+  expect([...(recipe?.order ?? [])].filter(Number.isInteger).sort((a, b) => a - b)).toEqual(
+    valuesOf(terms).map((_, i) => i + 1),
+  );
 });
 
 test('yellow with black turns to green before it is painted; a red hardly turns', () => {
   const scale = defaultTerms('monochrome-scale');
   const turn = (hue: string, paint: PaintId) => {
-    const recipe = recipeOf({ ...scale, hue, materials: { ...scale.materials, paints: ['titanium-white', paint, 'ivory-black'] } });
-    return recipe?.steps.filter((s) => (s.shares['ivory-black'] ?? 0) > 0 && s.hueTurn !== null).map((s) => s.hueTurn ?? 0) ?? [];
+    const recipe = recipeOf({
+      ...scale,
+      hue,
+      materials: { ...scale.materials, paints: ['titanium-white', paint, 'ivory-black'] },
+    });
+    return (
+      recipe?.steps
+        .filter((s) => (s.shares['ivory-black'] ?? 0) > 0 && s.hueTurn !== null)
+        .map((s) => s.hueTurn ?? 0) ?? []
+    );
   };
   expect(Math.max(...turn('lemon yellow', 'lemon-yellow'))).toBeGreaterThan(5);
   expect(Math.max(...turn('cadmium yellow', 'cadmium-yellow'))).toBeGreaterThan(10);
@@ -149,7 +193,9 @@ test('where the runs meet, the pure colour is mixed for both', () => {
   const recipe = recipeOf(defaultTerms('monochrome-scale'));
   const pure = recipe?.steps.find((s) => s.shares['burnt-sienna'] === 1);
   expect(pure?.millilitres).toBeCloseTo(recipe?.tubes['burnt-sienna'] ?? 0, 9);
-  const takers = [...(recipe?.steps ?? []), ...(recipe?.onTheWay ?? [])].filter((s) => s.mix.some((m) => 'step' in m.source && m.source.step === pure?.step));
+  const takers = [...(recipe?.steps ?? []), ...(recipe?.onTheWay ?? [])].filter((s) =>
+    s.mix.some((m) => 'step' in m.source && m.source.step === pure?.step),
+  );
   expect(takers.some((s) => (s.shares['titanium-white'] ?? 0) > 0)).toBe(true);
   expect(takers.some((s) => (s.shares['ivory-black'] ?? 0) > 0)).toBe(true);
 });
@@ -161,13 +207,24 @@ test('greys with white in them are cooler than both their ends', () => {
 });
 
 test('the pure colour stands in the middle or where its value falls, with straight halves to it', () => {
-  const scale = { ...defaultTerms('monochrome-scale'), hue: 'yellow ochre', materials: { ...defaultTerms('scale').materials, paints: ['titanium-white', 'yellow-ochre', 'ivory-black'] as PaintId[] } };
+  const scale = {
+    ...defaultTerms('monochrome-scale'),
+    hue: 'yellow ochre',
+    materials: {
+      ...defaultTerms('scale').materials,
+      paints: ['titanium-white', 'yellow-ochre', 'ivory-black'] as PaintId[],
+    },
+  };
   const [middle, own] = [recipeOf({ ...scale, pureAt: 'middle-step' }), recipeOf({ ...scale, pureAt: 'own-value' })];
   const pureAt = (r: typeof middle) => r?.steps.find((s) => s.shares['yellow-ochre'] === 1)?.step;
   expect(pureAt(middle)).toBe(5);
   expect(pureAt(own)).toBe(4);
   const halves = middle?.steps.map((s) => s.target) ?? [];
   expect((halves[0] ?? 0) - (halves[1] ?? 0)).toBeCloseTo((halves[3] ?? 0) - (halves[4] ?? 0), 6);
-  expect(recipeOf({ ...scale, order: 'dark-first', pureAt: 'middle-step' })?.steps[0]?.shares['ivory-black']).toBeGreaterThan(0.5);
-  expect(recipeOf({ ...scale, materials: { ...scale.materials, paints: ['titanium-white', 'ivory-black'] } })).toBeNull();
+  expect(
+    recipeOf({ ...scale, order: 'dark-first', pureAt: 'middle-step' })?.steps[0]?.shares['ivory-black'],
+  ).toBeGreaterThan(0.5);
+  expect(
+    recipeOf({ ...scale, materials: { ...scale.materials, paints: ['titanium-white', 'ivory-black'] } }),
+  ).toBeNull();
 });

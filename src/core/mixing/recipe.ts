@@ -79,18 +79,38 @@ const paintOf = (palette: Palette, id: PaintId): PaintModel => {
 
 /** Two steps with nothing between them: both as they come from the tube. */
 function tubesAlone(targets: readonly number[], light: PaintModel, dark: PaintModel, surface: SurfaceId): RecipeTree {
-  const tube = (step: number, model: PaintModel): Puddle => ({ step, target: targets[step - 1] ?? 50, lightness: coveringLab(model, surface)[0], from: null, parts: null, darkShare: step - 1 });
+  const tube = (step: number, model: PaintModel): Puddle => ({
+    step,
+    target: targets[step - 1] ?? 50,
+    lightness: coveringLab(model, surface)[0],
+    from: null,
+    parts: null,
+    darkShare: step - 1,
+  });
   return { steps: 2, puddles: [tube(1, light), tube(2, dark)], order: [], beyond: [], worst: 0, halving: true };
 }
 
 function runsFor(palette: Palette, wish: RecipeWish, lightFirst: readonly number[], surface: SurfaceId): Run[] {
   const [light, dark] = [paintOf(palette, wish.light), paintOf(palette, wish.dark)];
-  if (!wish.pure) return [{ tree: recipeTree(lightFirst, light, dark, surface), light: wish.light, dark: wish.dark, from: 0 }];
+  if (!wish.pure)
+    return [{ tree: recipeTree(lightFirst, light, dark, surface), light: wish.light, dark: wish.dark, from: 0 }];
   const pure = paintOf(palette, wish.pure.paint);
   const { step } = wish.pure;
   const pieces: Run[] = [];
-  const piece = (targets: readonly number[], a: PaintModel, b: PaintModel, lightId: PaintId, darkId: PaintId, from: number) => {
-    pieces.push({ tree: targets.length > 2 ? recipeTree(targets, a, b, surface) : tubesAlone(targets, a, b, surface), light: lightId, dark: darkId, from });
+  const piece = (
+    targets: readonly number[],
+    a: PaintModel,
+    b: PaintModel,
+    lightId: PaintId,
+    darkId: PaintId,
+    from: number,
+  ) => {
+    pieces.push({
+      tree: targets.length > 2 ? recipeTree(targets, a, b, surface) : tubesAlone(targets, a, b, surface),
+      light: lightId,
+      dark: darkId,
+      from,
+    });
   };
   piece(lightFirst.slice(0, step), light, pure, wish.light, wish.pure.paint, 0);
   piece(lightFirst.slice(step - 1), pure, dark, wish.pure.paint, wish.dark, step - 1);
@@ -117,13 +137,20 @@ export function recipeFor(palette: Palette, wish: RecipeWish, surface: SurfaceId
     const n = tree.steps;
     const [light, dark] = [paintOf(palette, run.light), paintOf(palette, run.dark)];
     // The pure colour ends one run and begins the next: what it needs itself is counted in the second.
-    const own = Array.from({ length: n }, (_, i) => (runs.length > 1 && run === runs[0] && i === n - 1 ? 0 : (ownLightFirst[run.from + i] ?? 0)));
+    const own = Array.from({ length: n }, (_, i) =>
+      runs.length > 1 && run === runs[0] && i === n - 1 ? 0 : (ownLightFirst[run.from + i] ?? 0),
+    );
     const amounts = amountsFor(tree, own);
     tubes[run.light] = (tubes[run.light] ?? 0) + amounts.light;
     tubes[run.dark] = (tubes[run.dark] ?? 0) + amounts.dark;
     const inOrder = orderToMix(tree, wish.work).filter((s) => s >= 1 && s <= n);
     const washes = washesBefore(tree, inOrder, amounts, wish.brushMm, light, dark, surface);
-    const source = (step: number): Source => (step === LIGHT_TUBE ? { paint: run.light } : step === darkTube(n) ? { paint: run.dark } : { step: reading(run.from + step) });
+    const source = (step: number): Source =>
+      step === LIGHT_TUBE
+        ? { paint: run.light }
+        : step === darkTube(n)
+          ? { paint: run.dark }
+          : { step: reading(run.from + step) };
     for (const step of inOrder) if (!order.includes(reading(run.from + step))) order.push(reading(run.from + step));
     tree.puddles.forEach((puddle, i) => {
       const at = reading(run.from + puddle.step);
@@ -131,7 +158,10 @@ export function recipeFor(palette: Palette, wish: RecipeWish, surface: SurfaceId
       const rgb = coveringRgb(model, surface);
       const lighter = tree.puddles[i - 1];
       const toOneDark = lighter ? leftForOneDark(lighter, puddle) : null;
-      const mix = puddle.from && puddle.parts ? puddle.from.map((s, side) => ({ source: source(s), parts: puddle.parts?.[side] ?? 0 })) : [{ source: { paint: puddle.darkShare === 0 ? run.light : run.dark }, parts: 1 }];
+      const mix =
+        puddle.from && puddle.parts
+          ? puddle.from.map((s, side) => ({ source: source(s), parts: puddle.parts?.[side] ?? 0 }))
+          : [{ source: { paint: puddle.darkShare === 0 ? run.light : run.dark }, parts: 1 }];
       found.set(at, {
         step: at,
         target: puddle.target,
@@ -142,7 +172,10 @@ export function recipeFor(palette: Palette, wish: RecipeWish, surface: SurfaceId
         millilitres: (found.get(at)?.millilitres ?? 0) + (amounts.puddles.get(puddle.step) ?? 0),
         washBefore: washes.includes(puddle.step),
         coats: coatsToCover(model, wish.film, wish.ground, surface),
-        fromLeft: toOneDark === null || !lighter ? null : { of: reading(run.from + lighter.step), parts: toOneDark, dark: run.dark },
+        fromLeft:
+          toOneDark === null || !lighter
+            ? null
+            : { of: reading(run.from + lighter.step), parts: toOneDark, dark: run.dark },
         hueTurn: pureRgb ? hueTurn(pureRgb, rgb) : null,
       });
     });
@@ -152,8 +185,13 @@ export function recipeFor(palette: Palette, wish: RecipeWish, surface: SurfaceId
     onTheWay: [...found.values()].filter((p) => !Number.isInteger(p.step)),
     order,
     tubes,
-    beyond: runs.flatMap((r) => r.tree.beyond.map((s) => reading(r.from + s))).filter((s, i, all) => all.indexOf(s) === i),
+    beyond: runs
+      .flatMap((r) => r.tree.beyond.map((s) => reading(r.from + s)))
+      .filter((s, i, all) => all.indexOf(s) === i),
     worst: Math.max(...runs.map((r) => r.tree.worst)),
-    reach: { light: coveringLab(paintOf(palette, wish.light), surface)[0], dark: coveringLab(paintOf(palette, wish.dark), surface)[0] },
+    reach: {
+      light: coveringLab(paintOf(palette, wish.light), surface)[0],
+      dark: coveringLab(paintOf(palette, wish.dark), surface)[0],
+    },
   };
 }

@@ -7,8 +7,17 @@ import { partsSchema } from './logged-mix';
 export const FIT_VERSION = 1;
 
 const paintFiguresSchema = z.object({
-  massTone: z.tuple([z.number().min(0, 'Lightness (L*) is 0 to 100.').max(100, 'Lightness (L*) is 0 to 100.'), z.number().min(-128).max(128), z.number().min(-128).max(128)]).readonly(),
-  tinting: z.number({ error: 'Tinting strength is a number.' }).positive('Tinting strength is more than 0.').max(100, 'Tinting strength is 100 at most.'),
+  massTone: z
+    .tuple([
+      z.number().min(0, 'Lightness (L*) is 0 to 100.').max(100, 'Lightness (L*) is 0 to 100.'),
+      z.number().min(-128).max(128),
+      z.number().min(-128).max(128),
+    ])
+    .readonly(),
+  tinting: z
+    .number({ error: 'Tinting strength is a number.' })
+    .positive('Tinting strength is more than 0.')
+    .max(100, 'Tinting strength is 100 at most.'),
 });
 export const figuresSchema = z.partialRecord(z.enum(PAINT_IDS), paintFiguresSchema);
 

@@ -22,7 +22,12 @@ export const SURFACES: Record<SurfaceId, Surface> = {
   gloss: { seen: 0.006, outer: 0.04, inner: 0.6 },
 };
 
-export const SURFACE_OF: Record<MediumId, SurfaceId> = { gouache: 'matt', tempera: 'matt', acrylic: 'satin', oil: 'gloss' };
+export const SURFACE_OF: Record<MediumId, SurfaceId> = {
+  gouache: 'matt',
+  tempera: 'matt',
+  acrylic: 'satin',
+  oil: 'gloss',
+};
 
 /** Reflectance as it is seen or measured, from the internal one. */
 export function seenReflectance(internal: number, surface: SurfaceId): number {

@@ -20,10 +20,18 @@ const FILMS = Array.from({ length: 60 }, (_, i) => 0.002 * 1.1 ** i);
  * are what other mixes of the same paints look like, covering: where one of them fits as well, thin and wrong can't be
  * told apart from the reading alone.
  */
-export function dabVerdict(read: Triple, meant: PaintModel, ground: Triple, neighbours: readonly Triple[], surface: SurfaceId): DabVerdict {
+export function dabVerdict(
+  read: Triple,
+  meant: PaintModel,
+  ground: Triple,
+  neighbours: readonly Triple[],
+  surface: SurfaceId,
+): DabVerdict {
   const covering = coveringLab(meant, surface);
   if (ciede2000(read, covering) <= SAME) return 'right';
-  const films = FILMS.map((mm) => linearRgbToLab(filmRgb(meant, mm, ground, surface))).filter((lab) => ciede2000(lab, covering) > SAME);
+  const films = FILMS.map((mm) => linearRgbToLab(filmRgb(meant, mm, ground, surface))).filter(
+    (lab) => ciede2000(lab, covering) > SAME,
+  );
   const toFilm = Math.min(Infinity, ...films.map((lab) => ciede2000(read, lab)));
   if (toFilm > SAME) return 'wrong-mix';
   const toOther = Math.min(Infinity, ...neighbours.map((lab) => ciede2000(read, lab)));

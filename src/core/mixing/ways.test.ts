@@ -9,7 +9,17 @@ import { dabVerdict } from './verdict';
 import { darksOf, waysTo } from './ways';
 import { linearRgbToLab } from '../colour/lab';
 
-const studio: PaintId[] = ['titanium-white', 'ivory-black', 'cadmium-red', 'lemon-yellow', 'ultramarine', 'burnt-umber', 'phthalo-green', 'yellow-ochre', 'rose-madder-hue'];
+const studio: PaintId[] = [
+  'titanium-white',
+  'ivory-black',
+  'cadmium-red',
+  'lemon-yellow',
+  'ultramarine',
+  'burnt-umber',
+  'phthalo-green',
+  'yellow-ochre',
+  'rose-madder-hue',
+];
 const palette = paletteOf(studio);
 
 test('Oklab gives the published values, and hue turns the short way round', () => {
@@ -20,14 +30,22 @@ test('Oklab gives the published values, and hue turns the short way round', () =
   expect(hueTurn([1, 1, 0], [1, 0, 0])).toBeLessThan(-60);
   expect(hueTurn([0.5, 0.5, 0.5], [1, 0, 0])).toBeNull();
   const yellow = labToLinearRgb([88, -8, 78]);
-  expect([turnsTowards(yellow, 4), turnsTowards(yellow, -4), turnsTowards([1, 0, 0], 3), turnsTowards([0, 0, 1], 3)]).toEqual(['green', 'orange', 'orange', 'violet']);
+  expect([
+    turnsTowards(yellow, 4),
+    turnsTowards(yellow, -4),
+    turnsTowards([1, 0, 0], 3),
+    turnsTowards([0, 0, 1], 3),
+  ]).toEqual(['green', 'orange', 'orange', 'violet']);
 });
 
 test('a red is lightened by white or a lighter neighbour, darkened by black or its complement', () => {
   const lighter = waysTo(palette, 'cadmium-red', 62, 'satin').filter((w) => w.reachable);
   expect(lighter.map((w) => w.role)).toContain('white');
   expect(lighter.map((w) => w.role)).toContain('lighter-neighbour');
-  const [white, neighbour] = [lighter.find((w) => w.role === 'white'), lighter.find((w) => w.role === 'lighter-neighbour')];
+  const [white, neighbour] = [
+    lighter.find((w) => w.role === 'white'),
+    lighter.find((w) => w.role === 'lighter-neighbour'),
+  ];
   expect(neighbour?.chroma).toBeGreaterThan(white?.chroma ?? 0);
   const darker = waysTo(palette, 'cadmium-red', 32, 'satin').filter((w) => w.reachable);
   expect(darker.map((w) => w.role)).toEqual(expect.arrayContaining(['black', 'complement']));
@@ -61,7 +79,13 @@ test('an underpainting must be lighter than what a dark glaze is to give, and a 
   expect(glazed(middle?.below ?? 0, umber, 0.0008, 'gloss')[0]).toBeCloseTo(50, 3);
   const covered = underpaintingFor([90, 60], umber, 0.3, { light: 95, dark: 20 }, 'gloss');
   expect(covered.every((u) => !u.kept)).toBe(true);
-  const milky = underpaintingFor([22], mixModel(palette, { 'titanium-white': 1 }), 0.01, { light: 95, dark: 20 }, 'gloss');
+  const milky = underpaintingFor(
+    [22],
+    mixModel(palette, { 'titanium-white': 1 }),
+    0.01,
+    { light: 95, dark: 20 },
+    'gloss',
+  );
   expect(milky[0]).toMatchObject({ kept: false, below: 20 });
 });
 
@@ -80,12 +104,16 @@ test('a dab is right, too thin, or another mix; where thin and lighter look alik
   const ochre = mixModel(palette, { 'yellow-ochre': 2, 'burnt-umber': 1 });
   const paper = labToLinearRgb([95, 0, -1]);
   const thin = linearRgbToLab(filmRgb(ochre, 0.01, paper, 'matt'));
-  const others = [1, 2, 4, 8].map((w) => coveringLab(mixModel(palette, { 'yellow-ochre': 2, 'burnt-umber': 1, 'titanium-white': w }), 'matt'));
+  const others = [1, 2, 4, 8].map((w) =>
+    coveringLab(mixModel(palette, { 'yellow-ochre': 2, 'burnt-umber': 1, 'titanium-white': w }), 'matt'),
+  );
   expect(dabVerdict(coveringLab(ochre, 'matt'), ochre, paper, others, 'matt')).toBe('right');
   expect(dabVerdict(thin, ochre, paper, [], 'matt')).toBe('too-thin');
   expect(dabVerdict([40, 30, -30], ochre, paper, others, 'matt')).toBe('wrong-mix');
   const grey = mixModel(palette, { 'titanium-white': 10, 'ivory-black': 1 });
-  const greys = [20, 30, 50, 80, 150].map((w) => coveringLab(mixModel(palette, { 'titanium-white': w, 'ivory-black': 1 }), 'matt'));
+  const greys = [20, 30, 50, 80, 150].map((w) =>
+    coveringLab(mixModel(palette, { 'titanium-white': w, 'ivory-black': 1 }), 'matt'),
+  );
   const thinGrey = linearRgbToLab(filmRgb(grey, 0.006, paper, 'matt'));
   expect(dabVerdict(thinGrey, grey, paper, greys, 'matt')).toBe('too-thin-or-wrong');
 });

@@ -79,7 +79,13 @@ const grey = (palette: Palette, white: PaintId, dark: Parts, surface: SurfaceId)
 };
 
 /** How many parts of each of a pair make the dark whose greys have least colour (its own, where there is no white), in whole parts up to 8. */
-function neutralPair(palette: Palette, a: PaintId, b: PaintId, white: PaintId | undefined, surface: SurfaceId): { parts: Parts; lab: Triple } {
+function neutralPair(
+  palette: Palette,
+  a: PaintId,
+  b: PaintId,
+  white: PaintId | undefined,
+  surface: SurfaceId,
+): { parts: Parts; lab: Triple } {
   let best: { parts: Parts; lab: Triple } | null = null;
   let least = Infinity;
   for (let p = 1; p <= 8; p++)
@@ -99,7 +105,15 @@ export function darksOf(palette: Palette, surface: SurfaceId): Dark[] {
   const black = ids.find((id) => PAINTS[id].family === 'black');
   const plain = white && black ? grey(palette, white, { [black]: 1 }, surface) : null;
   const drift = (parts: Parts) => (white && plain ? warmth(grey(palette, white, parts, surface), plain) : null);
-  const tubes = ids.filter((id) => PAINTS[id].family === 'black').map((id): Dark => ({ name: PAINTS[id].name, school: 'tube', parts: { [id]: 1 }, lab: coveringLab(mixModel(palette, { [id]: 1 }), surface), warmth: drift({ [id]: 1 }) }));
+  const tubes = ids
+    .filter((id) => PAINTS[id].family === 'black')
+    .map((id): Dark => ({
+      name: PAINTS[id].name,
+      school: 'tube',
+      parts: { [id]: 1 },
+      lab: coveringLab(mixModel(palette, { [id]: 1 }), surface),
+      warmth: drift({ [id]: 1 }),
+    }));
   const mixed = PAIRS.filter(([a, b]) => palette.has(a) && palette.has(b)).map(([a, b, school]): Dark => {
     const { parts, lab } = neutralPair(palette, a, b, white, surface);
     return { name: `${PAINTS[a].name} and ${PAINTS[b].name}`, school, parts, lab, warmth: drift(parts) };

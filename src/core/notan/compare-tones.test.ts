@@ -3,7 +3,11 @@ import { flippedRegions, toneAgreement, type TonePlane } from './compare-tones';
 
 const [WIDTH, HEIGHT] = [300, 240];
 type At = (x: number, y: number) => number;
-const plane = (at: At): TonePlane => ({ width: WIDTH, height: HEIGHT, toneOf: Uint8Array.from({ length: WIDTH * HEIGHT }, (_, i) => at(i % WIDTH, Math.floor(i / WIDTH))) });
+const plane = (at: At): TonePlane => ({
+  width: WIDTH,
+  height: HEIGHT,
+  toneOf: Uint8Array.from({ length: WIDTH * HEIGHT }, (_, i) => at(i % WIDTH, Math.floor(i / WIDTH))),
+});
 const disc = (cx: number, cy: number, r: number) => (x: number, y: number) => Math.hypot(x - cx, y - cy) < r;
 const [moon, pot] = [disc(90, 80, 40), disc(210, 150, 50)];
 const scene: At = (x, y) => (moon(x, y) ? 1 : pot(x, y) ? 3 : 2);
@@ -11,7 +15,13 @@ const wanted = plane(scene);
 const none = { x: 0, y: 0 };
 
 test('a perfect copy agrees wholly, beyond chance too, and nothing is flipped', () => {
-  expect(toneAgreement(wanted, wanted, 3)).toEqual({ agreement: 1, agreementTolerant: 1, agreementAligned: 1, kappa: 1, shift: none });
+  expect(toneAgreement(wanted, wanted, 3)).toEqual({
+    agreement: 1,
+    agreementTolerant: 1,
+    agreementAligned: 1,
+    kappa: 1,
+    shift: none,
+  });
   expect(flippedRegions(wanted, wanted, none)).toEqual([]);
 });
 
@@ -31,7 +41,9 @@ test('where all is one tone chance agrees too, and kappa is not told', () => {
 });
 
 test('an outline that is ragged but right is no flipped shape', () => {
-  const ragged = plane((x, y) => scene(x + 2.4 * Math.sin(y / 2.3) + 1.2 * Math.sin(x / 1.7), y + 2.4 * Math.cos(x / 2.9)));
+  const ragged = plane((x, y) =>
+    scene(x + 2.4 * Math.sin(y / 2.3) + 1.2 * Math.sin(x / 1.7), y + 2.4 * Math.cos(x / 2.9)),
+  );
   expect(flippedRegions(ragged, wanted, none)).toEqual([]);
   const { agreement, agreementTolerant } = toneAgreement(ragged, wanted, 3);
   expect(agreement).toBeLessThan(0.99);
@@ -61,5 +73,7 @@ test('a picture that sits a little off is told once, and not in every shape', ()
 });
 
 test('pictures of other sizes are told apart', () => {
-  expect(() => toneAgreement({ ...wanted, width: WIDTH / 2, height: 2 * HEIGHT }, wanted, 3)).toThrow('150 x 480 places');
+  expect(() => toneAgreement({ ...wanted, width: WIDTH / 2, height: 2 * HEIGHT }, wanted, 3)).toThrow(
+    '150 x 480 places',
+  );
 });

@@ -68,7 +68,10 @@ function bestShift(drawn: TonePlane, wanted: TonePlane): Shift {
 
 /** Agreement of two planes of one size. Throws RangeError where sizes differ. */
 export function toneAgreement(drawn: TonePlane, wanted: TonePlane, count: number): ToneAgreement {
-  if (drawn.width !== wanted.width || drawn.height !== wanted.height) throw new RangeError(`Tones of ${drawn.width} x ${drawn.height} places can't be compared with ${wanted.width} x ${wanted.height}.`);
+  if (drawn.width !== wanted.width || drawn.height !== wanted.height)
+    throw new RangeError(
+      `Tones of ${drawn.width} x ${drawn.height} places can't be compared with ${wanted.width} x ${wanted.height}.`,
+    );
   const none = { x: 0, y: 0 };
   const agreement = agree(drawn, wanted, none, 1);
   const near = (OUTLINE * Math.max(wanted.width, wanted.height)) ** 2;
@@ -141,9 +144,20 @@ export function flippedShapes(drawn: TonePlane, wanted: TonePlane, shift: Shift)
   const number = shapes.map(({ tone: code, box, places }) => {
     const area = places / codes.length;
     if (code === 0 || area < LEAST_AREA) return 0;
-    return regions.push({ box: { x: box.x0 / width, y: box.y0 / height, width: (box.x1 - box.x0) / width, height: (box.y1 - box.y0) / height }, area, drawn: code >> 4, wanted: code & 15 });
+    return regions.push({
+      box: {
+        x: box.x0 / width,
+        y: box.y0 / height,
+        width: (box.x1 - box.x0) / width,
+        height: (box.y1 - box.y0) / height,
+      },
+      area,
+      drawn: code >> 4,
+      wanted: code & 15,
+    });
   });
   return { regions, regionOf: Uint16Array.from(shapeOf, (s) => number[s] as number) };
 }
 
-export const flippedRegions = (drawn: TonePlane, wanted: TonePlane, shift: Shift): readonly FlippedRegion[] => flippedShapes(drawn, wanted, shift).regions;
+export const flippedRegions = (drawn: TonePlane, wanted: TonePlane, shift: Shift): readonly FlippedRegion[] =>
+  flippedShapes(drawn, wanted, shift).regions;

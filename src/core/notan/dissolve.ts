@@ -28,10 +28,16 @@ export function dissolved(toneOf: Uint8Array, width: number, least: number): Uin
       touch(i, i - width);
       touch(i, i + width);
     }
-    const best = beside.map((own, k) => [...own].reduce((most, e) => (e[1] > most[1] ? e : most), [(shapes[small + k] as (typeof shapes)[number]).tone, 0] as [number, number]));
+    const best = beside.map((own, k) =>
+      [...own].reduce((most, e) => (e[1] > most[1] ? e : most), [
+        (shapes[small + k] as (typeof shapes)[number]).tone,
+        0,
+      ] as [number, number]),
+    );
     const into = best.map(([tone]) => tone);
     const next = Uint8Array.from(now);
-    for (let i = 0; i < next.length; i++) if ((shapeOf[i] as number) >= small) next[i] = into[(shapeOf[i] as number) - small] as number;
+    for (let i = 0; i < next.length; i++)
+      if ((shapeOf[i] as number) >= small) next[i] = into[(shapeOf[i] as number) - small] as number;
     now = next;
     // Whatever went to something large is settled; only specks among specks need another look.
     if (best.every(([, weight]) => weight >= 1)) return now;

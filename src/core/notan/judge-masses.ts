@@ -16,7 +16,13 @@ const LIGHTER = 2;
  * The tones that count as right where masses are allotted steps: what was drawn where it lies in them, else what was wanted
  * where that does, else the nearest step. Elsewhere what was wanted.
  */
-export function withAllotted(drawn: TonePlane, wanted: TonePlane, { x: sx, y: sy }: Shift, { nameOf, names }: MassPlane, count: number): TonePlane {
+export function withAllotted(
+  drawn: TonePlane,
+  wanted: TonePlane,
+  { x: sx, y: sy }: Shift,
+  { nameOf, names }: MassPlane,
+  count: number,
+): TonePlane {
   const steps = names.map((mass) => allotted(mass, count));
   if (steps.every((s) => s === null)) return wanted;
   const { width, height } = wanted;
@@ -33,10 +39,18 @@ export function withAllotted(drawn: TonePlane, wanted: TonePlane, { x: sx, y: sy
 }
 
 /** Without a picture to paint from, for each mass: what was drawn where it lies in its steps, else the nearest step; 0 elsewhere, and all over where it is allotted none. */
-export function allottedTones({ toneOf, width, height }: TonePlane, { nameOf, names }: MassPlane, count: number): TonePlane[] {
+export function allottedTones(
+  { toneOf, width, height }: TonePlane,
+  { nameOf, names }: MassPlane,
+  count: number,
+): TonePlane[] {
   return names.map((mass, k) => {
     const own = allotted(mass, count);
-    return { width, height, toneOf: toneOf.map((d, i) => (own && d > 0 && nameOf[i] === k + 1 ? Math.min(own.to, Math.max(own.from, d)) : 0)) };
+    return {
+      width,
+      height,
+      toneOf: toneOf.map((d, i) => (own && d > 0 && nameOf[i] === k + 1 ? Math.min(own.to, Math.max(own.from, d)) : 0)),
+    };
   });
 }
 
@@ -52,12 +66,28 @@ interface Seen {
   readonly wanted: Float64Array;
 }
 
-function lookAt(drawn: TonePlane, wanted: TonePlane | null, { x: sx, y: sy }: Shift, { nameOf, names }: MassPlane, count: number): Seen[] {
+function lookAt(
+  drawn: TonePlane,
+  wanted: TonePlane | null,
+  { x: sx, y: sy }: Shift,
+  { nameOf, names }: MassPlane,
+  count: number,
+): Seen[] {
   if (names.length === 0) return [];
   const { width, height } = drawn;
   const near = (OUTLINE * Math.max(width, height)) ** 2;
   const far = squaredDistances(outlinesOf(nameOf, width), width, height);
-  const seen = names.map((mass) => ({ mass, x0: width, y0: height, x1: 0, y1: 0, places: 0, inner: 0, drawn: new Float64Array(count), wanted: new Float64Array(count) }));
+  const seen = names.map((mass) => ({
+    mass,
+    x0: width,
+    y0: height,
+    x1: 0,
+    y1: 0,
+    places: 0,
+    inner: 0,
+    drawn: new Float64Array(count),
+    wanted: new Float64Array(count),
+  }));
   const each = (take: (own: (typeof seen)[number], i: number, x: number, y: number) => void) => {
     for (let i = 0, x = 0, y = 0; i < nameOf.length; i++) {
       const own = seen[(nameOf[i] as number) - 1];
@@ -82,13 +112,22 @@ function lookAt(drawn: TonePlane, wanted: TonePlane | null, { x: sx, y: sy }: Sh
     if (d > 0) own.drawn[d - 1] = (own.drawn[d - 1] as number) + 1;
     if (w > 0) own.wanted[w - 1] = (own.wanted[w - 1] as number) + 1;
   });
-  return seen
-    // What is left open, or out, is not painted.
-    .filter((own) => own.places > 0 && (wanted === null || total(own.wanted) > 0))
-    .map(({ mass, places, drawn: d, wanted: w, x0, y0, x1, y1 }) => ({ mass, places, drawn: d, wanted: w, box: { x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height } }));
+  return (
+    seen
+      // What is left open, or out, is not painted.
+      .filter((own) => own.places > 0 && (wanted === null || total(own.wanted) > 0))
+      .map(({ mass, places, drawn: d, wanted: w, x0, y0, x1, y1 }) => ({
+        mass,
+        places,
+        drawn: d,
+        wanted: w,
+        box: { x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height },
+      }))
+  );
 }
 
-const added = (all: readonly Float64Array[]) => Float64Array.from(all[0] ?? [], (_, k) => all.reduce((s, own) => s + (own[k] as number), 0));
+const added = (all: readonly Float64Array[]) =>
+  Float64Array.from(all[0] ?? [], (_, k) => all.reduce((s, own) => s + (own[k] as number), 0));
 
 /** Lightness that a share of the places lies below, L*; null where nothing was painted. `lightness` is that of each tone. */
 function quantile(counts: Float64Array, lightness: readonly (number | null)[], share: number): number | null {
@@ -113,14 +152,24 @@ function meanOf(counts: Float64Array, lightness: readonly (number | null)[]): nu
 }
 
 /** How much lighter all of the light is than all of the shadow, but for a tail of each; L*. */
-function separation(lit: readonly Float64Array[], dark: readonly Float64Array[], lightness: readonly (number | null)[]): number | null {
+function separation(
+  lit: readonly Float64Array[],
+  dark: readonly Float64Array[],
+  lightness: readonly (number | null)[],
+): number | null {
   const [least, most] = [quantile(added(lit), lightness, TAIL), quantile(added(dark), lightness, 1 - TAIL)];
   return least === null || most === null ? null : least - most;
 }
 
 /** The tone outside of its steps that more of a mass has than any other; null where it has none. */
-function mostOutside(counts: Float64Array, { from, to }: { readonly from: number; readonly to: number }, all: number): { tone: number; share: number } | null {
-  const [tone, n] = Array.from(counts, (c, k) => [k + 1, k + 1 >= from && k + 1 <= to ? 0 : c] as const).reduce((a, b) => (b[1] > a[1] ? b : a));
+function mostOutside(
+  counts: Float64Array,
+  { from, to }: { readonly from: number; readonly to: number },
+  all: number,
+): { tone: number; share: number } | null {
+  const [tone, n] = Array.from(counts, (c, k) => [k + 1, k + 1 >= from && k + 1 <= to ? 0 : c] as const).reduce(
+    (a, b) => (b[1] > a[1] ? b : a),
+  );
   return n === 0 ? null : { tone, share: n / all };
 }
 
@@ -168,17 +217,38 @@ export function judgeMasses({ drawn, wanted, shift, masses, lightness, targets }
   const pairs: MassesJudged['pairs'] = [];
   const overlaps: MassesJudged['overlaps'] = [];
   for (const [object, own] of objects) {
-    const [lit, dark] = (['lit', 'shadow'] as const).map((part) => own.filter(({ mass }) => mass.part === part)) as [Seen[], Seen[]];
+    const [lit, dark] = (['lit', 'shadow'] as const).map((part) => own.filter(({ mass }) => mass.part === part)) as [
+      Seen[],
+      Seen[],
+    ];
     if (lit.length > 0 && dark.length > 0 && own.every(({ mass }) => mass.material === 'matt')) {
-      const apart = separation(lit.map((s) => s.drawn), dark.map((s) => s.drawn), lightness);
-      const asked = wanted && separation(lit.map((s) => s.wanted), dark.map((s) => s.wanted), targets);
-      if (apart !== null) pairs.push({ object, lit: lit.map((s) => s.mass.name), shadow: dark.map((s) => s.mass.name), separation: apart, wanted: asked });
+      const apart = separation(
+        lit.map((s) => s.drawn),
+        dark.map((s) => s.drawn),
+        lightness,
+      );
+      const asked =
+        wanted &&
+        separation(
+          lit.map((s) => s.wanted),
+          dark.map((s) => s.wanted),
+          targets,
+        );
+      if (apart !== null)
+        pairs.push({
+          object,
+          lit: lit.map((s) => s.mass.name),
+          shadow: dark.map((s) => s.mass.name),
+          separation: apart,
+          wanted: asked,
+        });
     }
     for (const more of own)
       for (const fewer of own) {
         if (fewer.mass.blocked < 1 || more.mass.blocked <= fewer.mass.blocked) continue;
         const [a, b] = [meanOf(more.drawn, lightness), meanOf(fewer.drawn, lightness)];
-        if (a !== null && b !== null && a > b + LIGHTER) overlaps.push({ name: more.mass.name, than: fewer.mass.name, by: a - b });
+        if (a !== null && b !== null && a > b + LIGHTER)
+          overlaps.push({ name: more.mass.name, than: fewer.mass.name, by: a - b });
       }
   }
   return { masses: facts, pairs, overlaps };

@@ -10,10 +10,28 @@ import { sharesOf } from './tones';
 
 /** What each tone is to be, L*, the lightest first: between the exercise's ends, or down to a painted frame that stands for the dark one. */
 export function notanTargets(count: number, ends: Ends, frame: NotanResult['frame']): number[] {
-  return targetLightnesses(count, frame?.isDarkEnd ? { ...ends, dark: frame.lightness } : ends, 'light-first', 'lightness');
+  return targetLightnesses(
+    count,
+    frame?.isDarkEnd ? { ...ends, dark: frame.lightness } : ends,
+    'light-first',
+    'lightness',
+  );
 }
 
-type JudgedPainting = Pick<NotanResult, 'reference' | 'tones' | 'agreement' | 'agreementTolerant' | 'agreementAligned' | 'kappa' | 'shift' | 'regions' | 'masses' | 'pairs' | 'overlaps'>;
+type JudgedPainting = Pick<
+  NotanResult,
+  | 'reference'
+  | 'tones'
+  | 'agreement'
+  | 'agreementTolerant'
+  | 'agreementAligned'
+  | 'kappa'
+  | 'shift'
+  | 'regions'
+  | 'masses'
+  | 'pairs'
+  | 'overlaps'
+>;
 
 export interface PaintingAsked {
   readonly drawn: TonePlane;
@@ -33,13 +51,25 @@ const NONE: MassPlane = { nameOf: new Uint8Array(0), names: [] };
 export function judgePainting({ drawn, reference, readings, named, tones, targets }: PaintingAsked): JudgedPainting {
   const count = targets.length;
   const masses = named ?? NONE;
-  const listed = (shares: readonly number[], wanted: readonly number[] | null) => tones.map(({ lightness, spread }, k) => ({ index: k + 1, share: shares[k] as number, referenceShare: wanted ? (wanted[k] as number) : null, lightness, spread }));
+  const listed = (shares: readonly number[], wanted: readonly number[] | null) =>
+    tones.map(({ lightness, spread }, k) => ({
+      index: k + 1,
+      share: shares[k] as number,
+      referenceShare: wanted ? (wanted[k] as number) : null,
+      lightness,
+      spread,
+    }));
   const asked = { drawn, masses, lightness: tones.map((t) => t.lightness), targets };
   if (reference) {
     const { shares, referenceShares, ...judged } = judgeTones(drawn, reference, count, readings, named);
     const { x, y } = judged.shift ?? { x: 0, y: 0 };
     const shift = { x: Math.round(x * reference.width), y: Math.round(y * reference.height) };
-    return { reference: 'picture', ...judged, tones: listed(shares, referenceShares), ...judgeMasses({ ...asked, wanted: reference, shift }) };
+    return {
+      reference: 'picture',
+      ...judged,
+      tones: listed(shares, referenceShares),
+      ...judgeMasses({ ...asked, wanted: reference, shift }),
+    };
   }
   const shift = { x: 0, y: 0 };
   const nothing = { agreement: null, agreementTolerant: null, agreementAligned: null, kappa: null, shift: null };

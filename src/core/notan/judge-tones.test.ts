@@ -7,15 +7,23 @@ import { seamsBetween } from './seams';
 import { raster } from '../raster/raster';
 
 const [width, height] = [200, 160];
-const plane = (at: (x: number, y: number) => number): TonePlane => ({ width, height, toneOf: Uint8Array.from({ length: width * height }, (_, i) => at(i % width, Math.floor(i / width))) });
-const inside = (x: number, y: number, x0: number, y0: number, side: number) => x >= x0 && x < x0 + side && y >= y0 && y < y0 + side;
+const plane = (at: (x: number, y: number) => number): TonePlane => ({
+  width,
+  height,
+  toneOf: Uint8Array.from({ length: width * height }, (_, i) => at(i % width, Math.floor(i / width))),
+});
+const inside = (x: number, y: number, x0: number, y0: number, side: number) =>
+  x >= x0 && x < x0 + side && y >= y0 && y < y0 + side;
 /** Two dark squares in the light; the right one was lost in the painting, and a third one was painted. */
 const reference = plane((x, y) => (inside(x, y, 20, 30, 50) || inside(x, y, 120, 30, 40) ? 2 : 1));
 const drawn = plane((x, y) => (inside(x, y, 20, 30, 50) || inside(x, y, 100, 100, 30) ? 2 : 1));
 
 test('a lost shape that is accepted counts as right: agreement, shares and regions follow, other faults stay', () => {
   const before = judgeTones(drawn, reference, 2);
-  expect(before.regions.map((r) => [r.drawn, r.wanted])).toEqual([[1, 2], [2, 1]]);
+  expect(before.regions.map((r) => [r.drawn, r.wanted])).toEqual([
+    [1, 2],
+    [2, 1],
+  ]);
   const { regionOf } = flippedShapes(drawn, reference, { x: 0, y: 0 });
   const lost = { places: Uint8Array.from(regionOf, (r) => (r === 1 ? 1 : 0)), tone: 1 };
   const after = judgeTones(drawn, reference, 2, [lost]);
@@ -41,9 +49,13 @@ test('a reading moves with a painting that sits a little off', () => {
 
 test('a region is called by the named shape that most of it lies in, and weighs as that does', () => {
   const nameOf = plane((x) => (x > 100 ? 1 : 0)).toneOf;
-  const judged = judgeTones(drawn, reference, 2, [], { nameOf, names: [massSchema.parse({ name: 'jug > shadow', emphasis: 2 })] });
+  const judged = judgeTones(drawn, reference, 2, [], {
+    nameOf,
+    names: [massSchema.parse({ name: 'jug > shadow', emphasis: 2 })],
+  });
   expect(judged.regions[0]).toMatchObject({ shape: 'jug > shadow', emphasis: 2 });
-  for (const ring of judged.regions[0]?.outline ?? []) for (const [x, y] of ring) expect(x >= 0.59 && x <= 0.81 && y >= 0.18 && y <= 0.45).toBe(true);
+  for (const ring of judged.regions[0]?.outline ?? [])
+    for (const [x, y] of ring) expect(x >= 0.59 && x <= 0.81 && y >= 0.18 && y <= 0.45).toBe(true);
 });
 
 test('what the reference leaves open is asked of nobody', () => {
@@ -55,7 +67,16 @@ test('what the reference leaves open is asked of nobody', () => {
 
 test('seams with a light gap between two darks are told from seams that meet', () => {
   const tones = plane((x) => (x < 100 ? 2 : 3)).toneOf;
-  const at = (gap: boolean) => raster('lightness', width, height, 1, Float32Array.from({ length: width * height }, (_, i) => (gap && Math.abs((i % width) - 100) < 2 ? 80 : i % width < 100 ? 50 : 25)));
+  const at = (gap: boolean) =>
+    raster(
+      'lightness',
+      width,
+      height,
+      1,
+      Float32Array.from({ length: width * height }, (_, i) =>
+        gap && Math.abs((i % width) - 100) < 2 ? 80 : i % width < 100 ? 50 : 25,
+      ),
+    );
   expect(seamsBetween(at(false), tones, [90, 50, 25])).toBe(1);
   expect(seamsBetween(at(true), tones, [90, 50, 25])).toBe(0);
   expect(seamsBetween(at(false), new Uint8Array(width * height).fill(1), [90])).toBeNull();

@@ -14,7 +14,12 @@ export interface Reading {
 }
 
 /** The reference as it counts for this painting: where a reading holds and was painted so, it is what was wanted. */
-export function withReadings(drawn: TonePlane, wanted: TonePlane, { x: sx, y: sy }: Shift, readings: readonly Reading[]): TonePlane {
+export function withReadings(
+  drawn: TonePlane,
+  wanted: TonePlane,
+  { x: sx, y: sy }: Shift,
+  readings: readonly Reading[],
+): TonePlane {
   if (readings.length === 0) return wanted;
   const { width, height } = wanted;
   const toneOf = Uint8Array.from(wanted.toneOf);
@@ -28,7 +33,14 @@ export function withReadings(drawn: TonePlane, wanted: TonePlane, { x: sx, y: sy
 }
 
 /** The reference as it counts for a painting: with what its masses are allotted, and readings that were accepted. */
-export function asItCounts(drawn: TonePlane, reference: TonePlane, shift: Shift, count: number, readings: readonly Reading[], named: MassPlane | null): TonePlane {
+export function asItCounts(
+  drawn: TonePlane,
+  reference: TonePlane,
+  shift: Shift,
+  count: number,
+  readings: readonly Reading[],
+  named: MassPlane | null,
+): TonePlane {
   return withReadings(drawn, named ? withAllotted(drawn, reference, shift, named, count) : reference, shift, readings);
 }
 
@@ -52,31 +64,54 @@ const MOST_CORNERS = 160;
 const thousandths = (v: number) => Math.round(v * 1000) / 1000;
 
 /** Rings round a region, shares of the picture. Traced in its own box: most are small. */
-function outlineOf({ regions, regionOf }: FlippedShapes, k: number, { width, height }: TonePlane): [number, number][][] {
+function outlineOf(
+  { regions, regionOf }: FlippedShapes,
+  k: number,
+  { width, height }: TonePlane,
+): [number, number][][] {
   const { box } = regions[k] as FlippedShapes['regions'][number];
   const [x0, y0] = [Math.round(box.x * width), Math.round(box.y * height)];
   const [w, h] = [Math.round(box.width * width), Math.round(box.height * height)];
-  const inside = Array.from({ length: w * h }, (_, i) => (regionOf[(y0 + Math.floor(i / w)) * width + x0 + (i % w)] === k + 1 ? 1 : 0));
+  const inside = Array.from({ length: w * h }, (_, i) =>
+    regionOf[(y0 + Math.floor(i / w)) * width + x0 + (i % w)] === k + 1 ? 1 : 0,
+  );
   const [shape] = contours().size([w, h]).smooth(false).thresholds([0.5])(inside);
   return (shape?.coordinates ?? []).flatMap((polygon) =>
     polygon.map((ring) => {
       const every = Math.ceil(ring.length / MOST_CORNERS);
-      return ring.filter((_, i) => i % every === 0).map(([x, y]) => [thousandths((x0 + (x as number)) / width), thousandths((y0 + (y as number)) / height)] as [number, number]);
+      return ring
+        .filter((_, i) => i % every === 0)
+        .map(
+          ([x, y]) =>
+            [thousandths((x0 + (x as number)) / width), thousandths((y0 + (y as number)) / height)] as [number, number],
+        );
     }),
   );
 }
 
 /** Flipped regions with their outlines, and the names of the masses that they lie in. */
-export function regionsOf(drawn: TonePlane, wanted: TonePlane, shift: Shift, named: MassPlane | null): NotanResult['regions'] {
+export function regionsOf(
+  drawn: TonePlane,
+  wanted: TonePlane,
+  shift: Shift,
+  named: MassPlane | null,
+): NotanResult['regions'] {
   const flipped = flippedShapes(drawn, wanted, shift);
   const names = named && namesFor(flipped, named);
   return flipped.regions.map((region, k) => {
     const own = names?.[k];
-    return { ...region, outline: outlineOf(flipped, k, wanted), ...(own && { shape: own.name, emphasis: own.emphasis }) };
+    return {
+      ...region,
+      outline: outlineOf(flipped, k, wanted),
+      ...(own && { shape: own.name, emphasis: own.emphasis }),
+    };
   });
 }
 
-export interface Judged extends Pick<NotanResult, 'agreement' | 'agreementTolerant' | 'agreementAligned' | 'kappa' | 'shift' | 'regions'> {
+export interface Judged extends Pick<
+  NotanResult,
+  'agreement' | 'agreementTolerant' | 'agreementAligned' | 'kappa' | 'shift' | 'regions'
+> {
   readonly shares: readonly number[];
   readonly referenceShares: readonly number[];
 }
@@ -85,7 +120,13 @@ export interface Judged extends Pick<NotanResult, 'agreement' | 'agreementTolera
  * Judges a painting against its reference as it counts: readings that were accepted, and steps that masses are allotted, are
  * right too. Throws RangeError where the two planes differ in size.
  */
-export function judgeTones(drawn: TonePlane, reference: TonePlane, count: number, readings: readonly Reading[] = [], named: MassPlane | null = null): Judged {
+export function judgeTones(
+  drawn: TonePlane,
+  reference: TonePlane,
+  count: number,
+  readings: readonly Reading[] = [],
+  named: MassPlane | null = null,
+): Judged {
   const plain = toneAgreement(drawn, reference, count);
   const { shift } = plain;
   const wanted = asItCounts(drawn, reference, shift, count, readings, named);
@@ -98,7 +139,13 @@ export function judgeTones(drawn: TonePlane, reference: TonePlane, count: number
     shift: { x: shift.x / reference.width, y: shift.y / reference.height },
     regions: regionsOf(drawn, wanted, shift, named),
     // What is left open in the reference has no tone, in the painting as little.
-    shares: sharesOf(drawn.toneOf.filter((_, i) => reference.toneOf[i] !== 0), count),
-    referenceShares: sharesOf(wanted.toneOf.filter((t) => t !== 0), count),
+    shares: sharesOf(
+      drawn.toneOf.filter((_, i) => reference.toneOf[i] !== 0),
+      count,
+    ),
+    referenceShares: sharesOf(
+      wanted.toneOf.filter((t) => t !== 0),
+      count,
+    ),
   };
 }

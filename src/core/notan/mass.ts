@@ -16,7 +16,10 @@ export const massSchema = z.object({
   /** How many of the lights are kept off it. */
   blocked: z.number().int().min(0).max(4).default(0),
   /** Steps (1 the lightest) that it is allotted, of how many; null for any. */
-  steps: z.object({ from: step, to: step, of: z.number().int().min(2).max(MOST_TONES).nullable().default(null) }).nullable().default(null),
+  steps: z
+    .object({ from: step, to: step, of: z.number().int().min(2).max(MOST_TONES).nullable().default(null) })
+    .nullable()
+    .default(null),
 });
 export type Mass = z.infer<typeof massSchema>;
 
@@ -37,5 +40,8 @@ export function allotted({ steps }: Mass, count: number): { readonly from: numbe
 /** The object that a mass is of: all of its name but the last part, or all of it where it has one part only. */
 export function objectOf({ name }: Mass): string {
   const parts = name.split('>').map((p) => p.trim());
-  return parts.slice(0, Math.max(1, parts.length - 1)).join(' > ').toLowerCase();
+  return parts
+    .slice(0, Math.max(1, parts.length - 1))
+    .join(' > ')
+    .toLowerCase();
 }

@@ -6,7 +6,8 @@ function* choices(count: number, of: number, from = 1): Generator<number[]> {
     yield [];
     return;
   }
-  for (let first = from; first <= of - count + 1; first++) for (const rest of choices(count - 1, of, first + 1)) yield [first, ...rest];
+  for (let first = from; first <= of - count + 1; first++)
+    for (const rest of choices(count - 1, of, first + 1)) yield [first, ...rest];
 }
 
 /** So far off in lightness (L*), a place counts as one that disagrees: a grey is rather taken for the grey than for the dark. */
@@ -17,7 +18,12 @@ const AS_GOOD_AS_WRONG = 50;
  * picture agrees with the reference and each tone is about as light as the one that it stands for.
  * `drawn` and `wanted` are tones place by place (`wanted` null: only lightness counts), `lightness` the painted ones and `targets` the exercise's, L*.
  */
-export function matchTones(drawn: Uint8Array, wanted: Uint8Array | null, lightness: readonly number[], targets: readonly number[]): number[] {
+export function matchTones(
+  drawn: Uint8Array,
+  wanted: Uint8Array | null,
+  lightness: readonly number[],
+  targets: readonly number[],
+): number[] {
   const [m, n] = [lightness.length, targets.length];
   const together = Array.from({ length: m }, () => new Float64Array(n + 1));
   drawn.forEach((t, i) => {

@@ -14,13 +14,22 @@ const ends = { light: 95, dark: 24 };
 function scan(toneOf: (x: number, y: number) => number, lightness: readonly number[]) {
   const codes = lightness.map(lightnessToGreyCode);
   const data = new Uint8Array(4 * W * H * 3);
-  for (let i = 0; i < 4 * W * H; i++) data.fill(codes[toneOf((i % (2 * W)) >> 1, Math.floor(i / (2 * W)) >> 1) - 1] as number, 3 * i, 3 * i + 3);
+  for (let i = 0; i < 4 * W * H; i++)
+    data.fill(codes[toneOf((i % (2 * W)) >> 1, Math.floor(i / (2 * W)) >> 1) - 1] as number, 3 * i, 3 * i + 3);
   return uprightPhoto(raster('srgb8', 2 * W, 2 * H, 3, data));
 }
 
 async function measured(wanted: (x: number, y: number) => number, drawn: typeof wanted, lightness: readonly number[]) {
-  const reference = { width: W, height: H, toneOf: Uint8Array.from({ length: W * H }, (_, i) => wanted(i % W, Math.floor(i / W))) };
-  const { result } = await measureNotan(scan(drawn, lightness), { reference, tones: lightness.length, ends, target: { kind: 'scan' }, expected: { exercise: null, student: null } }, { cv, readQr });
+  const reference = {
+    width: W,
+    height: H,
+    toneOf: Uint8Array.from({ length: W * H }, (_, i) => wanted(i % W, Math.floor(i / W))),
+  };
+  const { result } = await measureNotan(
+    scan(drawn, lightness),
+    { reference, tones: lightness.length, ends, target: { kind: 'scan' }, expected: { exercise: null, student: null } },
+    { cv, readQr },
+  );
   return result;
 }
 

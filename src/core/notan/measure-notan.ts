@@ -57,7 +57,13 @@ function lightnessPlane(photo: Photo, calibration: Calibration, box: BoxMm, step
   // What lies outside the photograph is as light as what is usual: it must not spread into its neighbours.
   const usual = p.y.filter((y) => !Number.isNaN(y)).sort();
   const filled = p.y.map((y) => (Number.isNaN(y) ? (usual[usual.length >> 1] ?? 0) : y));
-  return raster('lightness', columns, rows, 1, gaussianBlur(filled, columns, rows, SMOOTH * SAMPLES).map((y) => luminanceToLightness(y)));
+  return raster(
+    'lightness',
+    columns,
+    rows,
+    1,
+    gaussianBlur(filled, columns, rows, SMOOTH * SAMPLES).map((y) => luminanceToLightness(y)),
+  );
 }
 
 /** A plane on a grid of another size: the nearest place. */
@@ -73,16 +79,28 @@ function fitted({ toneOf, width, height }: TonePlane, toWidth: number, toHeight:
 const FRAME_EDGE = 0.006;
 
 /** A part of a plane, or more than all of it; its outermost `rim` places are as light as what lies next to them farther in. */
-function cutOut({ data, width }: Raster<'lightness', 1>, { x0, y0, x1, y1 }: PaintedFrame['inside'], rim: number): Float32Array {
+function cutOut(
+  { data, width }: Raster<'lightness', 1>,
+  { x0, y0, x1, y1 }: PaintedFrame['inside'],
+  rim: number,
+): Float32Array {
   const [w, h] = [x1 - x0, y1 - y0];
   const within = (v: number, length: number) => Math.min(length - 1 - rim, Math.max(rim, v));
-  return Float32Array.from({ length: w * h }, (_, i) => data[(y0 + within(Math.floor(i / w), h)) * width + x0 + within(i % w, w)] as number);
+  return Float32Array.from(
+    { length: w * h },
+    (_, i) => data[(y0 + within(Math.floor(i / w), h)) * width + x0 + within(i % w, w)] as number,
+  );
 }
 
 /** Shares of an inner box as shares of the outer one. */
 function insideOf(outer: BoxMm, inner: BoxMm, { x, y, width, height }: Record<'x' | 'y' | 'width' | 'height', number>) {
   const [sx, sy] = [inner.widthMm / outer.widthMm, inner.heightMm / outer.heightMm];
-  return { x: (inner.xMm - outer.xMm) / outer.widthMm + x * sx, y: (inner.yMm - outer.yMm) / outer.heightMm + y * sy, width: width * sx, height: height * sy };
+  return {
+    x: (inner.xMm - outer.xMm) / outer.widthMm + x * sx,
+    y: (inner.yMm - outer.yMm) / outer.heightMm + y * sy,
+    width: width * sx,
+    height: height * sy,
+  };
 }
 
 /** No painted shape is thinner than this, share of the longer side: the blurred edge between two tones is. */
@@ -121,7 +139,12 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   tools.onStage?.('reading the steps');
   const step = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
   const rim = RIM * step;
-  const box = boxMm(found.box.xMm + rim, found.box.yMm + rim, found.box.widthMm - 2 * rim, found.box.heightMm - 2 * rim);
+  const box = boxMm(
+    found.box.xMm + rim,
+    found.box.yMm + rim,
+    found.box.widthMm - 2 * rim,
+    found.box.heightMm - 2 * rim,
+  );
   const whole = lightnessPlane(photo, found.calibration, box, step);
   const { tones: count, reference } = request;
   const seen = reference && darkAllRound(reference) ? null : paintedFrame(whole);
@@ -131,18 +154,32 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const picture = raster('lightness', w, h, 1, cutOut(whole, inside, seen ? Math.ceil(FRAME_EDGE * SAMPLES) : RIM));
   const painted = paintedTones(picture, count);
   const means = painted.tones.map((t) => t.lightness);
-  if (means.length < 2) return refused([issue('no_target', means.length, 'Only one tone can be made out in this painting: photograph it when all its tones are painted.')]);
+  if (means.length < 2)
+    return refused([
+      issue(
+        'no_target',
+        means.length,
+        'Only one tone can be made out in this painting: photograph it when all its tones are painted.',
+      ),
+    ]);
   tools.onStage?.('comparing');
   const thick = withoutThin(painted.toneOf, w, h, Math.max(1, Math.round((THIN / 2) * Math.max(w, h))));
   const clean = outlinesByLight(thick, picture, means, Math.ceil(2 * SMOOTH * SAMPLES));
   const grid = reference ?? { width: w, height: h };
   const onGrid = fitted({ toneOf: clean, width: w, height: h }, grid.width, grid.height);
   const isDarkEnd = seen !== null && request.frameIsDark === true;
-  const placed = found.relative ? placedBetween(found.calibration, means, isDarkEnd ? seen.lightness : null, request.ends) : (l: number) => l;
+  const placed = found.relative
+    ? placedBetween(found.calibration, means, isDarkEnd ? seen.lightness : null, request.ends)
+    : (l: number) => l;
   const frame: NotanResult['frame'] = seen && {
     lightness: placed(seen.lightness),
     isDarkEnd,
-    inside: insideOf(found.box, box, { x: inside.x0 / whole.width, y: inside.y0 / whole.height, width: w / whole.width, height: h / whole.height }),
+    inside: insideOf(found.box, box, {
+      x: inside.x0 / whole.width,
+      y: inside.y0 / whole.height,
+      width: w / whole.width,
+      height: h / whole.height,
+    }),
   };
   const lightness = means.map(placed);
   const targets = notanTargets(count, request.ends, frame);
@@ -154,7 +191,14 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   });
   const result: NotanResult = {
     ...nothing([]),
-    ...judgePainting({ drawn, reference, readings: request.readings ?? [], named: request.named ?? null, tones, targets }),
+    ...judgePainting({
+      drawn,
+      reference,
+      readings: request.readings ?? [],
+      named: request.named ?? null,
+      tones,
+      targets,
+    }),
     capture: { ...base, accepted: !refuses(issues), uncertainty: Math.max(...means.map(found.uncertainty)), issues },
     shapes: shapeFacts(clean, w, h, means.length),
     frame,
@@ -164,8 +208,18 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
 }
 
 /** Places lightnesses of which only order and gaps are known: the lightest at the light end; `dark`, or else the darkest, at the dark one. */
-function placedBetween(calibration: Calibration, means: readonly number[], dark: number | null, ends: Ends): (lightness: number) => number {
+function placedBetween(
+  calibration: Calibration,
+  means: readonly number[],
+  dark: number | null,
+  ends: Ends,
+): (lightness: number) => number {
   const y = means.map(lightnessToLuminance);
-  const { anchor } = anchored(calibration, { light: Math.max(...y), dark: dark === null ? Math.min(...y) : lightnessToLuminance(dark) }, { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) });
-  return (l) => luminanceToLightness(anchor ? anchor.gain * (lightnessToLuminance(l) - anchor.offset) : lightnessToLuminance(l));
+  const { anchor } = anchored(
+    calibration,
+    { light: Math.max(...y), dark: dark === null ? Math.min(...y) : lightnessToLuminance(dark) },
+    { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) },
+  );
+  return (l) =>
+    luminanceToLightness(anchor ? anchor.gain * (lightnessToLuminance(l) - anchor.offset) : lightnessToLuminance(l));
 }

@@ -26,7 +26,12 @@ export interface OpenedPainting {
   readonly base: Omit<Capture, 'accepted' | 'issues' | 'uncertainty'>;
   readonly issues: CaptureIssue[];
   /** Null where nothing can be read. */
-  readonly found: { readonly calibration: Calibration; readonly box: BoxMm; readonly relative: boolean; readonly uncertainty: (lightness: number) => number } | null;
+  readonly found: {
+    readonly calibration: Calibration;
+    readonly box: BoxMm;
+    readonly relative: boolean;
+    readonly uncertainty: (lightness: number) => number;
+  } | null;
 }
 
 /** Throws BadCorners and WrongCard on what was given beside the photograph. */
@@ -35,17 +40,33 @@ export async function openPainting(photo: Photo, request: Framing, tools: Measur
   const target = said.kind === 'unsaid' ? seekTarget(photo, tools) : said;
   const { card, lineMm } = request;
   if (target.kind !== 'sheet' && target.kind !== 'unsaid') {
-    const opened = openFree(photo, target, { ...(card && { card }), ...(lineMm !== undefined && { lineMm }) }, tools.cv);
+    const opened = openFree(
+      photo,
+      target,
+      { ...(card && { card }), ...(lineMm !== undefined && { lineMm }) },
+      tools.cv,
+    );
     if (opened.kind === 'refused') return { base: opened.base, issues: opened.issues, found: null };
     const { calibration, box, relative, sureness } = opened;
-    return { base: opened.base, issues: opened.issues, found: { calibration, box, relative, uncertainty: (l) => sureness(l).whole } };
+    return {
+      base: opened.base,
+      issues: opened.issues,
+      found: { calibration, box, relative, uncertainty: (l) => sureness(l).whole },
+    };
   }
   const opened = await openSheet(
     photo,
     {
       layoutOn: (paper) => pictureLayout(paper),
       expected: request.expected,
-      check: (tag) => (KINDS.includes(tag.kind) ? null : issue('wrong_sheet', 1, 'This is the sheet of another kind of exercise: photograph the sheet with the one empty frame.')),
+      check: (tag) =>
+        KINDS.includes(tag.kind)
+          ? null
+          : issue(
+              'wrong_sheet',
+              1,
+              'This is the sheet of another kind of exercise: photograph the sheet with the one empty frame.',
+            ),
       onFound: () => tools.onStage?.('reading its greys'),
       ...(card && { card }),
     },
@@ -53,10 +74,20 @@ export async function openPainting(photo: Photo, request: Framing, tools: Measur
   );
   const { located, tag } = opened;
   const corners = located && cornersOf(located.plane, located.frame.widthMm, located.frame.heightMm);
-  const base = { ...CALIBRATED, whiteBasis: card?.basis ?? ('nominal' as const), target: located ? ('sheet' as const) : null, tag, corners };
+  const base = {
+    ...CALIBRATED,
+    whiteBasis: card?.basis ?? ('nominal' as const),
+    target: located ? ('sheet' as const) : null,
+    tag,
+    corners,
+  };
   if (opened.kind === 'refused') return { base, issues: opened.issues, found: null };
   const { calibration, layout, issues } = opened;
   const box = layout.cells[0];
   if (!box) throw new Error('The sheet has no frame.');
-  return { base, issues, found: { calibration, box, relative: false, uncertainty: (l) => surenessOf(calibration, l).whole } };
+  return {
+    base,
+    issues,
+    found: { calibration, box, relative: false, uncertainty: (l) => surenessOf(calibration, l).whole },
+  };
 }

@@ -47,13 +47,21 @@ export function paintedFrame({ width, height, data }: Raster<'lightness', 1>): P
   const rim = Math.round(RIM * long);
   const within = Math.round(STRAIGHT.within * long);
   /** How far a dark band reaches from a side, and whether it ends in a straight line; `at` gives the place `along` the line that is `off` from it. */
-  const band = (length: number, at: (off: number, along: number) => number): { readonly width: number; readonly straight: boolean } => {
+  const band = (
+    length: number,
+    at: (off: number, along: number) => number,
+  ): { readonly width: number; readonly straight: boolean } => {
     const covered = (off: number): number => {
       let dark = 0;
       for (let along = rim; along < length - rim; along++) if ((data[at(off, along)] as number) <= limit) dark++;
       return dark / (length - 2 * rim);
     };
-    for (let off = rim; off <= WIDEST * long; off++) if (covered(off) < COVERED) return { width: off === rim ? 0 : off, straight: off > rim && covered(off - 1) - covered(off + within) >= STRAIGHT.drop };
+    for (let off = rim; off <= WIDEST * long; off++)
+      if (covered(off) < COVERED)
+        return {
+          width: off === rim ? 0 : off,
+          straight: off > rim && covered(off - 1) - covered(off + within) >= STRAIGHT.drop,
+        };
     return { width: Infinity, straight: false };
   };
   const sides = [
@@ -65,9 +73,17 @@ export function paintedFrame({ width, height, data }: Raster<'lightness', 1>): P
   const narrowest = Math.min(...sides.map((s) => s.width));
   const alike = sides.filter((s) => s.straight && s.width <= AS_WIDE * narrowest).map((s) => s.width);
   if (alike.length < 2 || narrowest < NARROWEST * long) return null;
-  const [left, right, top, bottom] = sides.map((s) => (s.width > AS_WIDE * narrowest ? median(alike) : s.width)) as [number, number, number, number];
+  const [left, right, top, bottom] = sides.map((s) => (s.width > AS_WIDE * narrowest ? median(alike) : s.width)) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   const inside = { x0: left + 1, y0: top + 1, x1: width - right - 1, y1: height - bottom - 1 };
   const frame: number[] = [];
-  for (let y = rim; y < height - rim; y++) for (let x = rim; x < width - rim; x++) if (x < left - 1 || x > width - right || y < top - 1 || y > height - bottom) frame.push(data[y * width + x] as number);
+  for (let y = rim; y < height - rim; y++)
+    for (let x = rim; x < width - rim; x++)
+      if (x < left - 1 || x > width - right || y < top - 1 || y > height - bottom)
+        frame.push(data[y * width + x] as number);
   return { inside, lightness: median(frame) };
 }

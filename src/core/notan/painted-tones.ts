@@ -29,7 +29,8 @@ function flatPlaces({ data, width, height }: Raster<'lightness', 1>): Uint8Array
   const flat = new Uint8Array(data.length);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      const at = (dx: number, dy: number) => data[Math.min(height - 1, Math.max(0, y + dy)) * width + Math.min(width - 1, Math.max(0, x + dx))] as number;
+      const at = (dx: number, dy: number) =>
+        data[Math.min(height - 1, Math.max(0, y + dy)) * width + Math.min(width - 1, Math.max(0, x + dx))] as number;
       if (Math.abs(at(2, 0) - at(-2, 0)) <= EDGE && Math.abs(at(0, 2) - at(0, -2)) <= EDGE) flat[y * width + x] = 1;
     }
   return flat;
@@ -55,7 +56,8 @@ function classes(counts: Float64Array, count: number): { mean: number; share: nu
   const cuts = piecewiseFits(values, count, 1, values.length, weights).cuts(count);
   return Array.from({ length: count }, (_, k) => {
     let [n, sum] = [0, 0];
-    for (let i = cuts[k] as number; i < (cuts[k + 1] as number); i++) [n, sum] = [n + (weights[i] as number), sum + (weights[i] as number) * (values[i] as number)];
+    for (let i = cuts[k] as number; i < (cuts[k + 1] as number); i++)
+      [n, sum] = [n + (weights[i] as number), sum + (weights[i] as number) * (values[i] as number)];
     return { mean: sum / n, share: n / total };
   });
 }
@@ -66,7 +68,12 @@ export function paintedTones(plane: Raster<'lightness', 1>, most: number): Paint
   const counts = countsOf(plane.data, flat);
   const told = (count: number): number[] => {
     const found = classes(counts, count);
-    if (found && (count === 1 || found.every((c, k) => c.share >= SPECK && (k === 0 || c.mean - (found[k - 1]?.mean ?? 0) >= ONE_TONE)))) return found.map((c) => c.mean);
+    if (
+      found &&
+      (count === 1 ||
+        found.every((c, k) => c.share >= SPECK && (k === 0 || c.mean - (found[k - 1]?.mean ?? 0) >= ONE_TONE)))
+    )
+      return found.map((c) => c.mean);
     return count === 1 ? [50] : told(count - 1);
   };
   const means = told(most);
@@ -82,5 +89,12 @@ export function paintedTones(plane: Raster<'lightness', 1>, most: number): Paint
     squares[k] = (squares[k] as number) + (l - (falling[k] as number)) ** 2;
     places[k] = (places[k] as number) + 1;
   });
-  return { toneOf, tones: shares.map((share, k) => ({ lightness: falling[k] as number, share, spread: Math.sqrt((squares[k] as number) / Math.max(1, places[k] as number)) })) };
+  return {
+    toneOf,
+    tones: shares.map((share, k) => ({
+      lightness: falling[k] as number,
+      share,
+      spread: Math.sqrt((squares[k] as number) / Math.max(1, places[k] as number)),
+    })),
+  };
 }

@@ -17,7 +17,15 @@ export const notanResultSchema = z.object({
   reference: z.enum(['picture', 'masses', 'none']).default('picture'),
   capture: captureSchema,
   /** Tone 1 is the lightest. `referenceShare` is null without a picture to paint from. `spread` is the standard deviation about its lightness, L*; both null where the painting does not have it. Empty where nothing was read. */
-  tones: z.array(z.object({ index: z.number().int(), share, referenceShare: share.nullable(), lightness: z.number().nullable(), spread: z.number().nullable() })),
+  tones: z.array(
+    z.object({
+      index: z.number().int(),
+      share,
+      referenceShare: share.nullable(),
+      lightness: z.number().nullable(),
+      spread: z.number().nullable(),
+    }),
+  ),
   agreement: share.nullable(),
   /** Beside outlines of the reference left out. */
   agreementTolerant: share.nullable(),
@@ -27,8 +35,28 @@ export const notanResultSchema = z.object({
   /** How far the painting sits to the right of, and below, the reference, shares of its width and height. */
   shift: z.object({ x: z.number(), y: z.number() }).nullable(),
   /** `shape` is the name that the reference has for it, `emphasis` how much it weighs, `outline` rings of shares of width and height. */
-  regions: z.array(z.object({ box, area: share, drawn: z.number().int(), wanted: z.number().int(), shape: z.string().optional(), emphasis: z.number().optional(), outline: z.array(z.array(z.tuple([z.number(), z.number()]))).optional() })),
-  shapes: z.object({ large: z.number().int(), middle: z.number().int(), small: z.number().int(), largest: share, variety: z.number().nullable().default(null), slivers: z.number().int(), ragged: share }).nullable(),
+  regions: z.array(
+    z.object({
+      box,
+      area: share,
+      drawn: z.number().int(),
+      wanted: z.number().int(),
+      shape: z.string().optional(),
+      emphasis: z.number().optional(),
+      outline: z.array(z.array(z.tuple([z.number(), z.number()]))).optional(),
+    }),
+  ),
+  shapes: z
+    .object({
+      large: z.number().int(),
+      middle: z.number().int(),
+      small: z.number().int(),
+      largest: share,
+      variety: z.number().nullable().default(null),
+      slivers: z.number().int(),
+      ragged: share,
+    })
+    .nullable(),
   /** A dark frame that was painted round the picture and left out: its lightness, L*, whether it stands for the dark end, and what lies inside it; null where there is none. */
   frame: z.object({ lightness: z.number(), isDarkEnd: z.boolean().default(false), inside: box.optional() }).nullable(),
   /** Share of the seams between tones that lie between their neighbours; null where nothing was read. */
@@ -51,7 +79,17 @@ export const notanResultSchema = z.object({
     )
     .default([]),
   /** Objects with a lit and a shadow side: how much lighter the 5th percentile of the light is than the 95th of the shadow, L*, and in the reference. */
-  pairs: z.array(z.object({ object: z.string(), lit: z.array(z.string()), shadow: z.array(z.string()), separation: z.number(), wanted: z.number().nullable() })).default([]),
+  pairs: z
+    .array(
+      z.object({
+        object: z.string(),
+        lit: z.array(z.string()),
+        shadow: z.array(z.string()),
+        separation: z.number(),
+        wanted: z.number().nullable(),
+      }),
+    )
+    .default([]),
   /** Overlapping shadows that are lighter (L*) than a shadow of fewer lights on the same object. */
   overlaps: z.array(z.object({ name: z.string(), than: z.string(), by: z.number() })).default([]),
   findings: z.array(findingSchema),

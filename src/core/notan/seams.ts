@@ -7,7 +7,11 @@ const REACH = 0.006;
 const BEYOND = 6;
 
 /** Share of all seams that lie between their neighbours, 0 to 1; null where there is no seam. `lightness` is that of each tone, the lightest first. */
-export function seamsBetween(plane: Raster<'lightness', 1>, toneOf: Uint8Array, lightness: readonly number[]): number | null {
+export function seamsBetween(
+  plane: Raster<'lightness', 1>,
+  toneOf: Uint8Array,
+  lightness: readonly number[],
+): number | null {
   const { width, height, data } = plane;
   const r = Math.max(2, Math.round(REACH * Math.max(width, height)));
   let [all, between] = [0, 0];

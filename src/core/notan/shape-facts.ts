@@ -37,18 +37,28 @@ export function shapeFacts(toneOf: Uint8Array, width: number, height: number, co
   const { shapes, shapeOf } = toneShapes(toneOf, width);
   const widest = new Float64Array(shapes.length);
   shapeOf.forEach((s, i) => (widest[s] = Math.max(widest[s] as number, inside[i] as number)));
-  const told = shapes.map((s, k) => ({ share: s.places / toneOf.length, thin: 2 * Math.sqrt(widest[k] as number) < SLIVER * long })).filter((s) => s.share >= LEAST);
-  const fromCalm = squaredDistances(outlinesOf(smoothedTones(toneOf, width, height, count, CALM * long), width), width, height);
+  const told = shapes
+    .map((s, k) => ({ share: s.places / toneOf.length, thin: 2 * Math.sqrt(widest[k] as number) < SLIVER * long }))
+    .filter((s) => s.share >= LEAST);
+  const fromCalm = squaredDistances(
+    outlinesOf(smoothedTones(toneOf, width, height, count, CALM * long), width),
+    width,
+    height,
+  );
   let [all, ragged] = [0, 0];
   edges.forEach((e, i) => {
     if (e === 0) return;
     all++;
     if ((fromCalm[i] as number) > (RAGGED * long) ** 2) ragged++;
   });
-  const widths = told.slice(1).filter((s) => s.share >= COUNTED).map((s) => Math.sqrt(s.share));
+  const widths = told
+    .slice(1)
+    .filter((s) => s.share >= COUNTED)
+    .map((s) => Math.sqrt(s.share));
   const mean = widths.reduce((a, b) => a + b, 0) / Math.max(1, widths.length);
   return {
-    variety: widths.length < ENOUGH ? null : Math.sqrt(widths.reduce((s, w) => s + (w - mean) ** 2, 0) / widths.length) / mean,
+    variety:
+      widths.length < ENOUGH ? null : Math.sqrt(widths.reduce((s, w) => s + (w - mean) ** 2, 0) / widths.length) / mean,
     large: told.filter((s) => s.share >= LARGE).length,
     middle: told.filter((s) => s.share >= MIDDLE && s.share < LARGE).length,
     small: told.filter((s) => s.share < MIDDLE && !s.thin).length,

@@ -20,16 +20,23 @@ function byTrying(histogram: Float64Array, tones: number): number[] {
       cuts.push({ at, cost: cost + within(from, histogram.length) });
       return;
     }
-    for (let to = from + 1; to < histogram.length; to++) if (within(from, to) < Infinity) walk([...at, to], cost + within(from, to));
+    for (let to = from + 1; to < histogram.length; to++)
+      if (within(from, to) < Infinity) walk([...at, to], cost + within(from, to));
   };
   walk([], 0);
   const least = Math.min(...cuts.map((c) => c.cost));
   const best = cuts.filter((c) => c.cost <= least + 1e-6);
-  return Array.from({ length: tones - 1 }, (_, i) => best.reduce((s, c) => s + upperEdge((c.at[i] ?? 0) - 1), 0) / best.length);
+  return Array.from(
+    { length: tones - 1 },
+    (_, i) => best.reduce((s, c) => s + upperEdge((c.at[i] ?? 0) - 1), 0) / best.length,
+  );
 }
 
 test('on small histograms they are those that trying every cut finds, ties averaged', () => {
-  const counts = fc.array(fc.oneof({ weight: 2, arbitrary: fc.constant(0) }, { weight: 3, arbitrary: fc.integer({ min: 1, max: 40 }) }), { minLength: 10, maxLength: 18 });
+  const counts = fc.array(
+    fc.oneof({ weight: 2, arbitrary: fc.constant(0) }, { weight: 3, arbitrary: fc.integer({ min: 1, max: 40 }) }),
+    { minLength: 10, maxLength: 18 },
+  );
   let tried = 0;
   fc.assert(
     fc.property(counts, fc.integer({ min: 2, max: 4 }), (values, tones) => {

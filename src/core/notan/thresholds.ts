@@ -21,17 +21,28 @@ const ALIKE = 1e-12;
  * several are as good. Throws RangeError unless 2 to 12 tones are asked for, TooFewTones where the picture has fewer.
  */
 export function otsuThresholds(histogram: Float64Array, tones: number): number[] {
-  if (!Number.isInteger(tones) || tones < 2 || tones > MOST_TONES) throw new RangeError(`A picture is cut into 2 to ${MOST_TONES} tones, got ${tones}.`);
+  if (!Number.isInteger(tones) || tones < 2 || tones > MOST_TONES)
+    throw new RangeError(`A picture is cut into 2 to ${MOST_TONES} tones, got ${tones}.`);
   const n = histogram.length;
   const filled = histogram.reduce((s, count) => s + (count > 0 ? 1 : 0), 0);
-  if (filled < tones) throw new TooFewTones(`This picture has only ${filled} ${filled === 1 ? 'tone' : 'tones'}: take a picture with more light and dark in it, or fewer tones than ${tones}.`);
-  const scatter = scatterOf(Float64Array.from(histogram, (_, i) => i), histogram);
+  if (filled < tones)
+    throw new TooFewTones(
+      `This picture has only ${filled} ${filled === 1 ? 'tone' : 'tones'}: take a picture with more light and dark in it, or fewer tones than ${tones}.`,
+    );
+  const scatter = scatterOf(
+    Float64Array.from(histogram, (_, i) => i),
+    histogram,
+  );
   const total = histogram.reduce((s, v) => s + v, 0);
   const weighs = new Float64Array(n + 1);
   histogram.forEach((v, i) => (weighs[i + 1] = (weighs[i] as number) + v));
   const slack = ALIKE * Math.max(1, scatter(0, n));
   // Of the first tones up to a bin, and of the last ones from it: the least cost, and in how many ways it is reached.
-  const table = () => Array.from({ length: tones + 1 }, () => ({ cost: new Float64Array(n + 1).fill(Infinity), ways: new Float64Array(n + 1) }));
+  const table = () =>
+    Array.from({ length: tones + 1 }, () => ({
+      cost: new Float64Array(n + 1).fill(Infinity),
+      ways: new Float64Array(n + 1),
+    }));
   const [before, after] = [table(), table()];
   const start = (t: ReturnType<typeof table>, at: number) => {
     (t[0] as (typeof t)[number]).cost[at] = 0;

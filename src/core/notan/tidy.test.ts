@@ -8,10 +8,16 @@ import { paintedTones } from './painted-tones';
 import { outlinesByLight, smoothedTones, withoutThin } from './tidy';
 
 const [W, H] = [200, 160];
-const grid = (at: (x: number, y: number) => number) => Uint8Array.from({ length: W * H }, (_, i) => at(i % W, Math.floor(i / W)));
+const grid = (at: (x: number, y: number) => number) =>
+  Uint8Array.from({ length: W * H }, (_, i) => at(i % W, Math.floor(i / W)));
 
 test('a thin strip between two tones goes to them, half and half', () => {
-  const clean = withoutThin(grid((x) => (x < 98 ? 1 : x < 102 ? 2 : 3)), W, H, 4);
+  const clean = withoutThin(
+    grid((x) => (x < 98 ? 1 : x < 102 ? 2 : 3)),
+    W,
+    H,
+    4,
+  );
   expect([...new Set(clean)].sort()).toEqual([1, 3]);
   expect(clean.filter((t) => t === 1).length / clean.length).toBeCloseTo(0.5, 2);
 });
@@ -26,23 +32,53 @@ test('what is wide enough stays as it was', () => {
 test('an outline lies where as much light as dark is seen, however soft it is', () => {
   // Dark stripes of a third of the picture, out of focus: by lightness alone the light eats into them from both sides.
   const wanted = grid((x) => (x % 50 < 17 ? 2 : 1));
-  for (const [light, dark, sigma] of [[94, 24, 2], [94, 24, 3], [80, 40, 3]] as const) {
+  for (const [light, dark, sigma] of [
+    [94, 24, 2],
+    [94, 24, 3],
+    [80, 40, 3],
+  ] as const) {
     const y = Float32Array.from(wanted, (t) => lightnessToLuminance(t === 1 ? light : dark));
-    const soft = raster('lightness', W, H, 1, gaussianBlur(y, W, H, sigma).map((v) => luminanceToLightness(v)));
+    const soft = raster(
+      'lightness',
+      W,
+      H,
+      1,
+      gaussianBlur(y, W, H, sigma).map((v) => luminanceToLightness(v)),
+    );
     const painted = paintedTones(soft, 2);
     const off = (toneOf: Uint8Array) => toneOf.reduce((n, t, i) => n + (t === wanted[i] ? 0 : 1), 0) / H;
-    expect(off(outlinesByLight(painted.toneOf, soft, painted.tones.map((t) => t.lightness), 4))).toBeLessThanOrEqual(1);
+    expect(
+      off(
+        outlinesByLight(
+          painted.toneOf,
+          soft,
+          painted.tones.map((t) => t.lightness),
+          4,
+        ),
+      ),
+    ).toBeLessThanOrEqual(1);
     if (light - dark > 60) expect(off(painted.toneOf)).toBeGreaterThan(6);
   }
 });
 
 test('where three tones meet outlines stay as they are, and flat tones too', () => {
   const three = grid((x, y) => (y < 80 ? 1 : x < 100 ? 2 : 3));
-  const flat = raster('lightness', W, H, 1, Float32Array.from(three, (t) => [94, 60, 24][t - 1] as number));
+  const flat = raster(
+    'lightness',
+    W,
+    H,
+    1,
+    Float32Array.from(three, (t) => [94, 60, 24][t - 1] as number),
+  );
   expect(outlinesByLight(three, flat, [94, 60, 24], 4)).toEqual(three);
   const between = raster('lightness', W, H, 1, new Float32Array(W * H).fill(70));
   const moved = outlinesByLight(three, between, [94, 60, 24], 4);
-  for (const [x, y] of [[100, 80], [97, 78], [103, 83]] as const) expect(moved[y * W + x]).toBe(three[y * W + x]);
+  for (const [x, y] of [
+    [100, 80],
+    [97, 78],
+    [103, 83],
+  ] as const)
+    expect(moved[y * W + x]).toBe(three[y * W + x]);
 });
 
 test('smoothing takes a ragged edge straight, and keeps every tone', () => {
@@ -53,10 +89,20 @@ test('smoothing takes a ragged edge straight, and keeps every tone', () => {
 });
 
 test('shapes are counted by size; slivers and ragged edges are told', () => {
-  const calm = shapeFacts(grid((x, y) => (Math.hypot(x - 60, y - 60) < 40 ? 1 : Math.hypot(x - 150, y - 110) < 18 ? 1 : 2)), W, H, 2);
+  const calm = shapeFacts(
+    grid((x, y) => (Math.hypot(x - 60, y - 60) < 40 ? 1 : Math.hypot(x - 150, y - 110) < 18 ? 1 : 2)),
+    W,
+    H,
+    2,
+  );
   expect(calm).toMatchObject({ large: 2, middle: 1, small: 0, slivers: 0 });
   expect(calm.largest).toBeGreaterThan(0.7);
-  const nervous = shapeFacts(grid((x, y) => (x > 120 && x < 180 && y % 40 < 2 ? 1 : x < 100 + 4 * Math.sin(y * 1.3) ? 1 : 2)), W, H, 2);
+  const nervous = shapeFacts(
+    grid((x, y) => (x > 120 && x < 180 && y % 40 < 2 ? 1 : x < 100 + 4 * Math.sin(y * 1.3) ? 1 : 2)),
+    W,
+    H,
+    2,
+  );
   expect(nervous.slivers).toBeGreaterThanOrEqual(3);
   expect(nervous.ragged).toBeGreaterThan(calm.ragged + 0.2);
 });

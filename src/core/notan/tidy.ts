@@ -47,7 +47,12 @@ export function withoutThin(toneOf: Uint8Array, width: number, height: number, r
  * half way between two tones is half their luminance, and by lightness alone every light shape grows into the dark by more than
  * half of the softness. `means` are the tones' lightnesses (L*), the lightest first; within `reach` places of an outline it may move.
  */
-export function outlinesByLight(toneOf: Uint8Array, { data, width, height }: Raster<'lightness', 1>, means: readonly number[], reach: number): Uint8Array {
+export function outlinesByLight(
+  toneOf: Uint8Array,
+  { data, width, height }: Raster<'lightness', 1>,
+  means: readonly number[],
+  reach: number,
+): Uint8Array {
   const near = squaredDistances(outlinesOf(toneOf, width), width, height);
   const luminances = means.map(lightnessToLuminance);
   const out = Uint8Array.from(toneOf);
@@ -56,7 +61,11 @@ export function outlinesByLight(toneOf: Uint8Array, { data, width, height }: Ras
     const [x, y] = [i % width, Math.floor(i / width)];
     let [lighter, darker, others] = [toneOf[i] as number, toneOf[i] as number, false];
     for (let v = Math.max(0, y - reach); v <= Math.min(height - 1, y + reach); v++)
-      for (let k = v * width + Math.max(0, x - reach), end = v * width + Math.min(width - 1, x + reach); k <= end; k++) {
+      for (
+        let k = v * width + Math.max(0, x - reach), end = v * width + Math.min(width - 1, x + reach);
+        k <= end;
+        k++
+      ) {
         const t = toneOf[k] as number;
         if (t === lighter || t === darker) continue;
         if (lighter !== darker) others = true;
@@ -75,7 +84,13 @@ export function outlinesByLight(toneOf: Uint8Array, { data, width, height }: Ras
  * Outlines smoothed, about as by a Gaussian of `sigma` places: a place is of a tone or a darker one where more than half of what
  * lies about it is. Going by levels keeps tones in order: where light meets dark no strip of a tone between them comes about.
  */
-export function smoothedTones(toneOf: Uint8Array, width: number, height: number, count: number, sigma: number): Uint8Array {
+export function smoothedTones(
+  toneOf: Uint8Array,
+  width: number,
+  height: number,
+  count: number,
+  sigma: number,
+): Uint8Array {
   const n = toneOf.length;
   const out = new Uint8Array(n).fill(1);
   const darker = new Float32Array(n);

@@ -36,7 +36,10 @@ export interface ToneShape {
  * is of. Labels are joined while the picture is gone through once, row by row (A. Rosenfeld and J. L. Pfaltz, "Sequential
  * operations in digital picture processing", Journal of the ACM 13, 1966).
  */
-export function toneShapes(tones: ArrayLike<number>, width: number): { readonly shapes: readonly ToneShape[]; readonly shapeOf: Int32Array } {
+export function toneShapes(
+  tones: ArrayLike<number>,
+  width: number,
+): { readonly shapes: readonly ToneShape[]; readonly shapeOf: Int32Array } {
   const n = tones.length;
   const label = new Int32Array(n);
   const parent: number[] = [];
@@ -63,7 +66,14 @@ export function toneShapes(tones: ArrayLike<number>, width: number): { readonly 
     if (own[r] === -1) own[r] = count++;
     own[k] = own[r] as number;
   }
-  const [places, at, x0, x1, y0, y1] = [new Int32Array(count), new Int32Array(count).fill(-1), new Int32Array(count).fill(width), new Int32Array(count), new Int32Array(count), new Int32Array(count)];
+  const [places, at, x0, x1, y0, y1] = [
+    new Int32Array(count),
+    new Int32Array(count).fill(-1),
+    new Int32Array(count).fill(width),
+    new Int32Array(count),
+    new Int32Array(count),
+    new Int32Array(count),
+  ];
   for (let i = 0, x = 0, y = 0; i < n; i++) {
     const k = own[label[i] as number] as number;
     label[i] = k;
@@ -80,7 +90,12 @@ export function toneShapes(tones: ArrayLike<number>, width: number): { readonly 
       y++;
     }
   }
-  const found = Array.from({ length: count }, (_, k): ToneShape => ({ tone: tones[at[k] as number] as number, places: places[k] as number, at: at[k] as number, box: { x0: x0[k] as number, y0: y0[k] as number, x1: x1[k] as number, y1: y1[k] as number } }));
+  const found = Array.from({ length: count }, (_, k): ToneShape => ({
+    tone: tones[at[k] as number] as number,
+    places: places[k] as number,
+    at: at[k] as number,
+    box: { x0: x0[k] as number, y0: y0[k] as number, x1: x1[k] as number, y1: y1[k] as number },
+  }));
   const order = found.map((_, k) => k).sort((a, b) => (found[b] as ToneShape).places - (found[a] as ToneShape).places);
   const rank = new Int32Array(found.length);
   order.forEach((k, place) => (rank[k] = place));

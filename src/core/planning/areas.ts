@@ -33,4 +33,5 @@ export function areasOf(terms: ExerciseTerms): ValueArea[] {
 }
 
 /** Paint for an area, waste included, ml. */
-export const millilitres = (areaMm2: number, medium: MediumId): number => (areaMm2 * FILM_MM[medium] * (1 + WASTE)) / 1000;
+export const millilitres = (areaMm2: number, medium: MediumId): number =>
+  (areaMm2 * FILM_MM[medium] * (1 + WASTE)) / 1000;

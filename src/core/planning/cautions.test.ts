@@ -13,7 +13,10 @@ const REACHED: Record<CautionId, readonly [with_: SafetyPlan, without: SafetyPla
   solvents: [plan({ medium: 'oil', with: { thinner: 'solvent' } }), plan({ medium: 'oil', with: { thinner: 'oil' } })],
   'oily-rags': [plan({ medium: 'oil' }), plan({ medium: 'acrylic' })],
   'toxic-pigments': [plan({ with: { paints: ['cadmium-red'] } }), plan({ with: { paints: ['venetian-red'] } })],
-  'lead-white': [plan({ medium: 'oil', with: { paints: ['lead-white'] } }), plan({ medium: 'oil', with: { paints: ['zinc-white'] } })],
+  'lead-white': [
+    plan({ medium: 'oil', with: { paints: ['lead-white'] } }),
+    plan({ medium: 'oil', with: { paints: ['zinc-white'] } }),
+  ],
   'childrens-label': [plan({ underSixteen: true }), plan()],
   'water-paints': [plan({ medium: 'tempera' }), plan({ medium: 'oil' })],
   'look-alikes': [plan({ with: { varnish: true } }), plan()],

@@ -7,12 +7,17 @@ import type { MediumId } from '../exercise/media';
 import { PAINTS } from './paints';
 
 export const CAUTIONS = {
-  solvents: 'Solvent: air the room, keep the lid on and it off your skin. Dip and squeeze the brush instead of scrubbing, let the solvent settle and use it again. Never pour it down a drain.',
-  'oily-rags': 'Oily rags can heat up and catch fire by themselves: lay them flat to dry outdoors, or keep them wet in a lidded metal can.',
-  'toxic-pigments': 'Some of these paints hold toxic pigment: no sanding, no spraying, no dry powder. No food or drink at the table; wash your hands.',
-  'lead-white': 'Lead white is poisonous. Never in a school or for anyone under 16; elsewhere only in the hands of people who know how to work with it.',
+  solvents:
+    'Solvent: air the room, keep the lid on and it off your skin. Dip and squeeze the brush instead of scrubbing, let the solvent settle and use it again. Never pour it down a drain.',
+  'oily-rags':
+    'Oily rags can heat up and catch fire by themselves: lay them flat to dry outdoors, or keep them wet in a lidded metal can.',
+  'toxic-pigments':
+    'Some of these paints hold toxic pigment: no sanding, no spraying, no dry powder. No food or drink at the table; wash your hands.',
+  'lead-white':
+    'Lead white is poisonous. Never in a school or for anyone under 16; elsewhere only in the hands of people who know how to work with it.',
   'childrens-label': 'For a young class look for a children’s-safety label on every paint and medium.',
-  'water-paints': 'Wipe the brush before you rinse it, let the rinse water settle and keep solids out of the sink. Local rules for waste water differ.',
+  'water-paints':
+    'Wipe the brush before you rinse it, let the rinse water settle and keep solids out of the sink. Local rules for waste water differ.',
   'look-alikes': 'Thinner and varnish are sold under names that look alike: read the label before you buy or pour.',
   sprays: 'Sprays and fixative outdoors only.',
   blades: 'Scrape and cut away from your hand.',
@@ -20,7 +25,8 @@ export const CAUTIONS = {
 } as const;
 export type CautionId = keyof typeof CAUTIONS;
 
-export const DEFERRAL = 'The label, the safety data sheet, school policy, local rules and licensed professionals come first.';
+export const DEFERRAL =
+  'The label, the safety data sheet, school policy, local rules and licensed professionals come first.';
 
 export interface SafetyPlan {
   readonly medium: MediumId;
@@ -57,7 +63,10 @@ export function cautionText(plan: SafetyPlan): string {
 export function cautionsInShort(plan: SafetyPlan): string {
   const all = cautionsFor(plan);
   const own = all.find((id) => id === 'oily-rags' || id === 'water-paints');
-  const first = [...(all.includes('toxic-pigments') ? [CAUTIONS['toxic-pigments']] : []), ...(own ? [CAUTIONS[own]] : [])];
+  const first = [
+    ...(all.includes('toxic-pigments') ? [CAUTIONS['toxic-pigments']] : []),
+    ...(own ? [CAUTIONS[own]] : []),
+  ];
   return [...first, 'More on the handout.', DEFERRAL].join(' ');
 }
 
@@ -71,10 +80,16 @@ export type Permission =
 export function maySet(plan: SafetyPlan, school: boolean): Permission {
   const found = hazards(plan.materials);
   if (found.includes('lead') && (plan.underSixteen || school))
-    return { kind: 'never', say: 'Lead white can’t be set for a school or for a class under 16. Take it out: titanium white covers better.' };
+    return {
+      kind: 'never',
+      say: 'Lead white can’t be set for a school or for a class under 16. Take it out: titanium white covers better.',
+    };
   if (!plan.underSixteen) return { kind: 'allowed' };
   const named = plan.materials.paints.filter((p) => PAINTS[p].hazard !== null).map((p) => PAINTS[p].name);
   const what = [...named, ...(plan.materials.thinner === 'solvent' ? ['solvent'] : [])];
   if (what.length === 0) return { kind: 'allowed' };
-  return { kind: 'needs-reason', say: `This class is under 16 and the plan holds ${what.join(', ')}. Take it out, or write down why it is set all the same; the reason is kept.` };
+  return {
+    kind: 'needs-reason',
+    say: `This class is under 16 and the plan holds ${what.join(', ')}. Take it out, or write down why it is set all the same; the reason is kept.`,
+  };
 }

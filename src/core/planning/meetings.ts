@@ -22,7 +22,11 @@ export const meetingRuleSchema = z
     weekdays: z.array(z.number().int().min(0).max(6)).min(1, 'Choose at least one weekday.'),
     /** Local time, as 18:30. */
     start: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Give the time as 18:30.'),
-    minutes: z.number({ error: 'A meeting lasts 15 minutes to 12 hours.' }).int().min(15, 'A meeting lasts 15 minutes to 12 hours.').max(720, 'A meeting lasts 15 minutes to 12 hours.'),
+    minutes: z
+      .number({ error: 'A meeting lasts 15 minutes to 12 hours.' })
+      .int()
+      .min(15, 'A meeting lasts 15 minutes to 12 hours.')
+      .max(720, 'A meeting lasts 15 minutes to 12 hours.'),
     from: day,
     until: day,
     timeZone: z.string().refine(isTimeZone, 'This time zone is not known: give one like Europe/Lisbon.'),
@@ -30,7 +34,10 @@ export const meetingRuleSchema = z
     except: z.array(day).max(100),
   })
   .refine((r) => r.from <= r.until, 'The last day lies before the first.')
-  .refine((r) => (Date.parse(r.until) - Date.parse(r.from)) / 86_400_000 <= MOST_DAYS, 'A term is at most a year long.');
+  .refine(
+    (r) => (Date.parse(r.until) - Date.parse(r.from)) / 86_400_000 <= MOST_DAYS,
+    'A term is at most a year long.',
+  );
 export type MeetingRule = z.infer<typeof meetingRuleSchema>;
 
 export interface Meeting {
@@ -41,7 +48,8 @@ export interface Meeting {
   readonly minutes: number;
 }
 
-const isoDay = (d: Date) => `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
+const isoDay = (d: Date) =>
+  `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
 
 /** A local moment of a day in a zone. In the hour that a clock skips it is the moment after the skip. */
 export function localMoment(isoDate: string, time: string, timeZone: string): Date {
@@ -53,11 +61,19 @@ export function localMoment(isoDate: string, time: string, timeZone: string): Da
 /** All meetings of a rule, in order. The local hour stays the same across changes of the clock. */
 export function meetingsOf(rule: MeetingRule): Meeting[] {
   const found: Meeting[] = [];
-  let at = new TZDate(...(rule.from.split('-').map((n, i) => Number(n) - (i === 1 ? 1 : 0)) as [number, number, number]), rule.timeZone);
+  let at = new TZDate(
+    ...(rule.from.split('-').map((n, i) => Number(n) - (i === 1 ? 1 : 0)) as [number, number, number]),
+    rule.timeZone,
+  );
   for (let date = isoDay(at); date <= rule.until; at = addDays(at, 1), date = isoDay(at)) {
     if (!rule.weekdays.includes(at.getDay()) || rule.except.includes(date)) continue;
     const startsAt = localMoment(date, rule.start, rule.timeZone);
-    found.push({ day: date, startsAt, endsAt: new Date(startsAt.getTime() + rule.minutes * 60_000), minutes: rule.minutes });
+    found.push({
+      day: date,
+      startsAt,
+      endsAt: new Date(startsAt.getTime() + rule.minutes * 60_000),
+      minutes: rule.minutes,
+    });
   }
   return found;
 }

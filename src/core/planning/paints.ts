@@ -17,7 +17,14 @@ export interface Paint {
   readonly hazard: Hazard | null;
 }
 
-const paint = (name: string, family: Paint['family'], massTone: Triple, tinting: number, drying: Paint['drying'], hazard: Hazard | null = null): Paint => ({ name, family, massTone, tinting, drying, hazard });
+const paint = (
+  name: string,
+  family: Paint['family'],
+  massTone: Triple,
+  tinting: number,
+  drying: Paint['drying'],
+  hazard: Hazard | null = null,
+): Paint => ({ name, family, massTone, tinting, drying, hazard });
 
 export const PAINTS = {
   'titanium-white': paint('titanium white', 'white', [97, -0.5, 1.2], 1, 'slow'),
@@ -31,11 +38,11 @@ export const PAINTS = {
   'cadmium-red': paint('cadmium red', 'hue', [45, 60, 42], 2, 'slow', 'cadmium'),
   'rose-madder-hue': paint('rose', 'hue', [33, 50, 16], 2.4, 'middling'),
   'dioxazine-violet': paint('violet', 'hue', [15, 18, -22], 6, 'middling'),
-  'ultramarine': paint('ultramarine', 'hue', [22, 24, -56], 2, 'middling'),
+  ultramarine: paint('ultramarine', 'hue', [22, 24, -56], 2, 'middling'),
   'cobalt-blue': paint('cobalt blue', 'hue', [35, 8, -48], 1.2, 'fast', 'cobalt'),
   'phthalo-blue': paint('phthalo blue', 'hue', [17, 8, -30], 8, 'middling'),
   'cerulean-blue': paint('cerulean blue', 'hue', [45, -14, -36], 0.9, 'middling', 'cobalt'),
-  'viridian': paint('viridian', 'hue', [28, -24, 2], 1.4, 'middling', 'other-metal'),
+  viridian: paint('viridian', 'hue', [28, -24, 2], 1.4, 'middling', 'other-metal'),
   'phthalo-green': paint('phthalo green', 'hue', [20, -18, -1], 7, 'middling'),
   'leaf-green': paint('leaf green', 'hue', [50, -32, 40], 1.5, 'middling'),
   'yellow-ochre': paint('yellow ochre', 'earth', [62, 14, 48], 0.9, 'middling'),

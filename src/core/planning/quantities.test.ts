@@ -46,15 +46,23 @@ test('beside paint an exercise takes a ground, brushes for its shapes, and thinn
 
 test('hues share what white and black leave', () => {
   const painting = defaultTerms('free-colour');
-  const need = paintFor({ ...painting, materials: { ...painting.materials, paints: ['titanium-white', 'ultramarine', 'burnt-umber'] } });
+  const need = paintFor({
+    ...painting,
+    materials: { ...painting.materials, paints: ['titanium-white', 'ultramarine', 'burnt-umber'] },
+  });
   expect(need['ultramarine']).toBeCloseTo(need['burnt-umber'] ?? 0, 9);
   expect(need['titanium-white']).toBeCloseTo(2 * (need['ultramarine'] ?? 0), 9);
 });
 
 test('a shelf comes back from its own file, and from one with semicolons and decimal commas', () => {
-  const shelf = { 'titanium-white': { pack: 60, price: 8.5, stock: 12.5 }, 'brush-12': { pack: 1, price: 6, stock: 4 } };
+  const shelf = {
+    'titanium-white': { pack: 60, price: 8.5, stock: 12.5 },
+    'brush-12': { pack: 1, price: 6, stock: 4 },
+  };
   expect(parseShelf(formatShelf(shelf))).toEqual(shelf);
-  expect(parseShelf('"what";pack;price;stock\r\n"titanium white";60;8,5;12,5\r\nflat brush, 12 mm;1;6;4')).toEqual(shelf);
+  expect(parseShelf('"what";pack;price;stock\r\n"titanium white";60;8,5;12,5\r\nflat brush, 12 mm;1;6;4')).toEqual(
+    shelf,
+  );
 });
 
 test.each([

@@ -12,7 +12,10 @@ import { SUPPLIES, type Supply, SUPPLY_IDS, type SupplyId } from './supplies';
 /** Millilitres of each paint for one student, waste included; by the studio's own figures where it has some. */
 export function paintFor(terms: ExerciseTerms, own: Figures = {}): Partial<Record<PaintId, number>> {
   const { paints } = terms.materials;
-  const whole = millilitres(areasOf(terms).reduce((sum, a) => sum + a.areaMm2, 0), terms.medium);
+  const whole = millilitres(
+    areasOf(terms).reduce((sum, a) => sum + a.areaMm2, 0),
+    terms.medium,
+  );
   const white = paints.find((p) => PAINTS[p].family === 'white');
   const greys: Parts = recipeOf(terms, own)?.tubes ?? (white ? { [white]: whole } : {});
   const used = paints.filter((p) => greys[p] !== undefined);
@@ -28,7 +31,8 @@ export function paintFor(terms: ExerciseTerms, own: Figures = {}): Partial<Recor
 /** All that stands in a cupboard. */
 export type StoredId = PaintId | SupplyId;
 export const STORED_IDS = [...PAINT_IDS, ...SUPPLY_IDS] as readonly StoredId[] as readonly [StoredId, ...StoredId[]];
-export const storedName = (id: StoredId): string => (id in PAINTS ? PAINTS[id as PaintId].name : SUPPLIES[id as SupplyId].name);
+export const storedName = (id: StoredId): string =>
+  id in PAINTS ? PAINTS[id as PaintId].name : SUPPLIES[id as SupplyId].name;
 export const storedUnit = (id: StoredId): Supply['unit'] => (id in PAINTS ? 'ml' : SUPPLIES[id as SupplyId].unit);
 
 /** Amounts in the unit of what is stored. */
@@ -57,7 +61,11 @@ export function usualItem(id: StoredId): ShelfItem {
 }
 
 /** What a class needs and what of it must be bought, in whole packs. */
-export function shoppingList(need: Partial<Record<StoredId, number>>, students: number, shelf: Partial<Record<StoredId, ShelfItem>>): ShoppingLine[] {
+export function shoppingList(
+  need: Partial<Record<StoredId, number>>,
+  students: number,
+  shelf: Partial<Record<StoredId, ShelfItem>>,
+): ShoppingLine[] {
   return (Object.keys(need) as StoredId[]).map((what) => {
     const item = shelf[what] ?? usualItem(what);
     const perStudent = need[what] ?? 0;

@@ -38,21 +38,75 @@ export function stagesOf(terms: ExerciseTerms): Stage[] {
   if (terms.kind === 'monochrome-painting' && terms.way === 'staged') {
     const last = terms.glaze ? GLAZE_READY[medium] : LAYER_DRY[medium];
     return [
-      { id: 'stain', name: 'stain the ground', minutes: 30, divisible: false, dryHours: STAIN_DRY[medium], fat: oil ? 1 : 0 },
-      { id: 'masses', name: 'two masses', minutes: 60, divisible: false, dryHours: LAYER_DRY[medium], fat: oil ? 2 : 0 },
-      { id: 'greys', name: 'greys in light and shadow', minutes: 120, divisible: true, dryHours: last, fat: oil ? 2 : 0 },
-      ...(terms.glaze ? [{ id: 'glaze', name: 'glaze', minutes: 60, divisible: false, dryHours: LAYER_DRY[medium], fat: oil ? (3 as const) : (0 as const) }] : []),
+      {
+        id: 'stain',
+        name: 'stain the ground',
+        minutes: 30,
+        divisible: false,
+        dryHours: STAIN_DRY[medium],
+        fat: oil ? 1 : 0,
+      },
+      {
+        id: 'masses',
+        name: 'two masses',
+        minutes: 60,
+        divisible: false,
+        dryHours: LAYER_DRY[medium],
+        fat: oil ? 2 : 0,
+      },
+      {
+        id: 'greys',
+        name: 'greys in light and shadow',
+        minutes: 120,
+        divisible: true,
+        dryHours: last,
+        fat: oil ? 2 : 0,
+      },
+      ...(terms.glaze
+        ? [
+            {
+              id: 'glaze',
+              name: 'glaze',
+              minutes: 60,
+              divisible: false,
+              dryHours: LAYER_DRY[medium],
+              fat: oil ? (3 as const) : (0 as const),
+            },
+          ]
+        : []),
     ];
   }
   if (terms.kind === 'limited-palette')
-    return terms.paints.slice(1).map((_, i) => ({ id: `round-${i + 1}`, name: `round ${i + 1}`, minutes: 60, divisible: false, dryHours: LAYER_DRY[medium] + pressed, fat: 0 as const }));
+    return terms.paints
+      .slice(1)
+      .map((_, i) => ({
+        id: `round-${i + 1}`,
+        name: `round ${i + 1}`,
+        minutes: 60,
+        divisible: false,
+        dryHours: LAYER_DRY[medium] + pressed,
+        fat: 0 as const,
+      }));
   const sitting = terms.kind === 'monochrome-painting';
-  return [{ id: 'paint', name: sitting ? 'paint in one sitting' : 'mix and paint', minutes, divisible: !sitting, dryHours: LAYER_DRY[medium] + pressed, fat: oil ? 2 : 0 }];
+  return [
+    {
+      id: 'paint',
+      name: sitting ? 'paint in one sitting' : 'mix and paint',
+      minutes,
+      divisible: !sitting,
+      dryHours: LAYER_DRY[medium] + pressed,
+      fat: oil ? 2 : 0,
+    },
+  ];
 }
 
 /** A look at a hand-in by the teacher, minutes: shorter where Fair Grey has measured and drafted. */
 export const LOOK_MINUTES = { measured: 2, byEye: 4 } as const;
 
-export function lookMinutes(terms: ExerciseTerms, handIns: number, from: PaintedFrom = { referenceId: null, setUpId: null }): number {
+export function lookMinutes(
+  terms: ExerciseTerms,
+  handIns: number,
+  from: PaintedFrom = { referenceId: null, setUpId: null },
+): number {
   return handIns * (isMeasured(terms.kind, from) ? LOOK_MINUTES.measured : LOOK_MINUTES.byEye);
 }

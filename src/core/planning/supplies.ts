@@ -10,7 +10,13 @@ export interface Supply {
   readonly lightness: number | null;
 }
 
-const supply = (name: string, unit: Supply['unit'], pack: number, price: number, lightness: number | null = null): Supply => ({ name, unit, pack, price, lightness });
+const supply = (
+  name: string,
+  unit: Supply['unit'],
+  pack: number,
+  price: number,
+  lightness: number | null = null,
+): Supply => ({ name, unit, pack, price, lightness });
 
 export const BRUSH_MM = [4, 6, 8, 10, 12, 16, 20, 25, 40] as const;
 export type BrushMm = (typeof BRUSH_MM)[number];
@@ -26,7 +32,9 @@ const OTHERS = {
 } as const;
 
 type BrushId = `brush-${BrushMm}`;
-const brushes = Object.fromEntries(BRUSH_MM.map((mm) => [`brush-${mm}`, supply(`flat brush, ${mm} mm`, 'pieces', 1, 3 + mm / 8)])) as Record<BrushId, Supply>;
+const brushes = Object.fromEntries(
+  BRUSH_MM.map((mm) => [`brush-${mm}`, supply(`flat brush, ${mm} mm`, 'pieces', 1, 3 + mm / 8)]),
+) as Record<BrushId, Supply>;
 
 export const SUPPLIES: Record<keyof typeof OTHERS | BrushId, Supply> = { ...OTHERS, ...brushes };
 export type SupplyId = keyof typeof SUPPLIES;
@@ -38,7 +46,9 @@ const VARNISH_ML = 10;
 
 /** What a student needs besides paint, in each supply's unit. Brushes are what the shapes call for, one of each. */
 export function suppliesFor(terms: ExerciseTerms, brushesMm: readonly number[]): Partial<Record<SupplyId, number>> {
-  const need: Partial<Record<SupplyId, number>> = { [isStepped(terms) || terms.medium !== 'oil' ? 'white-paper' : 'primed-board']: 1 };
+  const need: Partial<Record<SupplyId, number>> = {
+    [isStepped(terms) || terms.medium !== 'oil' ? 'white-paper' : 'primed-board']: 1,
+  };
   const { thinner, varnish } = terms.materials;
   if (thinner === 'oil') need['painting-oil'] = THINNER_ML.oil;
   if (thinner === 'solvent') need.solvent = THINNER_ML.solvent;

@@ -5,7 +5,15 @@ import { lookMinutes, stagesOf } from './stages';
 import { checkTimetable, firstTimetable, mend } from './timetable';
 
 const zone = 'Europe/Lisbon';
-const rule: MeetingRule = { weekdays: [4], start: '18:30', minutes: 120, from: '2026-10-01', until: '2026-12-17', timeZone: zone, except: ['2026-10-29'] };
+const rule: MeetingRule = {
+  weekdays: [4],
+  start: '18:30',
+  minutes: 120,
+  from: '2026-10-01',
+  until: '2026-12-17',
+  timeZone: zone,
+  except: ['2026-10-29'],
+};
 const meetings = meetingsOf(rule);
 const oil = defaultTerms('monochrome-painting', 'oil');
 const staged = stagesOf({ ...oil, way: 'staged', glaze: true });
@@ -13,7 +21,17 @@ const check = (placing: Record<string, string>, with_ = meetings) => checkTimeta
 
 test('a class meets weekly but on its exceptions', () => {
   expect(meetings.map((m) => m.day)).toEqual([
-    '2026-10-01', '2026-10-08', '2026-10-15', '2026-10-22', '2026-11-05', '2026-11-12', '2026-11-19', '2026-11-26', '2026-12-03', '2026-12-10', '2026-12-17',
+    '2026-10-01',
+    '2026-10-08',
+    '2026-10-15',
+    '2026-10-22',
+    '2026-11-05',
+    '2026-11-12',
+    '2026-11-19',
+    '2026-11-26',
+    '2026-12-03',
+    '2026-12-10',
+    '2026-12-17',
   ]);
 });
 
@@ -56,10 +74,16 @@ test('a staged oil painting one week after the other is impossible, and the smal
   const rushed = { stain: '2026-10-01', masses: '2026-10-08', greys: '2026-10-15', glaze: '2026-10-22' };
   const { conflicts, dueAt } = check(rushed);
   expect(dueAt).toBeNull();
-  expect(conflicts.map((c) => [c.code, c.stage])).toEqual([['not-dry', 'greys'], ['not-dry', 'glaze']]);
+  expect(conflicts.map((c) => [c.code, c.stage])).toEqual([
+    ['not-dry', 'greys'],
+    ['not-dry', 'glaze'],
+  ]);
   expect(conflicts[0]?.say).toBe('On 15 Oct “two masses” of 8 Oct is still wet: it dries for 9 days.');
   const mended = mend(staged, meetings, rushed);
-  expect(mended?.moves.map((m) => [m.stage, m.from, m.to])).toEqual([['greys', '2026-10-15', '2026-10-22'], ['glaze', '2026-10-22', '2026-11-05']]);
+  expect(mended?.moves.map((m) => [m.stage, m.from, m.to])).toEqual([
+    ['greys', '2026-10-15', '2026-10-22'],
+    ['glaze', '2026-10-22', '2026-11-05'],
+  ]);
   const good = check(mended?.placing ?? {});
   expect(good.conflicts).toEqual([]);
   // The glaze of 5 November is dry on the 14th; the next meeting is on the 19th.
@@ -75,14 +99,21 @@ test('a stage goes on in the next meeting where it may, and is told where it may
   expect(codes).toEqual(expect.arrayContaining(['too-long', 'no-meeting']));
   const scale = stagesOf(defaultTerms('scale'));
   const only = firstTimetable(scale, short);
-  expect(checkTimetable(scale, short, only, zone).placed[0]?.meetings.map((m) => m.day)).toEqual(['2026-10-01', '2026-10-08']);
+  expect(checkTimetable(scale, short, only, zone).placed[0]?.meetings.map((m) => m.day)).toEqual([
+    '2026-10-01',
+    '2026-10-08',
+  ]);
 });
 
 test('lean is never laid over fat, and stages keep their order', () => {
   const [stain, masses] = staged;
   const upside = [masses, stain].filter((s) => s !== undefined);
-  expect(checkTimetable(upside, meetings, { masses: '2026-10-01', stain: '2026-10-15' }, zone).conflicts.map((c) => c.code)).toEqual(['lean-over-fat']);
-  expect(check({ stain: '2026-10-08', masses: '2026-10-01', greys: '2026-10-22', glaze: '2026-11-05' }).conflicts[0]?.code).toBe('out-of-order');
+  expect(
+    checkTimetable(upside, meetings, { masses: '2026-10-01', stain: '2026-10-15' }, zone).conflicts.map((c) => c.code),
+  ).toEqual(['lean-over-fat']);
+  expect(
+    check({ stain: '2026-10-08', masses: '2026-10-01', greys: '2026-10-22', glaze: '2026-11-05' }).conflicts[0]?.code,
+  ).toBe('out-of-order');
 });
 
 test('too few meetings: no move helps, and it says so', () => {

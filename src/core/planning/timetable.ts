@@ -58,7 +58,9 @@ function earliest(stages: readonly Stage[], meetings: readonly Meeting[], least:
   const placing: Record<string, string> = {};
   let ready = -Infinity;
   for (const stage of stages) {
-    const at = meetings.findIndex((m, k) => m.startsAt.getTime() >= ready && m.day >= (least[stage.id] ?? '') && taken(stage, meetings, k) !== null);
+    const at = meetings.findIndex(
+      (m, k) => m.startsAt.getTime() >= ready && m.day >= (least[stage.id] ?? '') && taken(stage, meetings, k) !== null,
+    );
     const used = at < 0 ? null : taken(stage, meetings, at);
     const first = used?.[0];
     const last = used?.at(-1);
@@ -70,10 +72,16 @@ function earliest(stages: readonly Stage[], meetings: readonly Meeting[], least:
   return placing;
 }
 
-export const firstTimetable = (stages: readonly Stage[], meetings: readonly Meeting[]): Placing => earliest(stages, meetings);
+export const firstTimetable = (stages: readonly Stage[], meetings: readonly Meeting[]): Placing =>
+  earliest(stages, meetings);
 
 /** Looks at a timetable as it is placed. */
-export function checkTimetable(stages: readonly Stage[], meetings: readonly Meeting[], placing: Placing, timeZone: string): Timetable {
+export function checkTimetable(
+  stages: readonly Stage[],
+  meetings: readonly Meeting[],
+  placing: Placing,
+  timeZone: string,
+): Timetable {
   const conflicts: Conflict[] = [];
   let before: PlacedStage | null = null;
   const placed = stages.map((stage): PlacedStage => {
@@ -82,7 +90,10 @@ export function checkTimetable(stages: readonly Stage[], meetings: readonly Meet
     const meeting = meetings[at];
     const tell = (code: Conflict['code'], words: string) => conflicts.push({ code, stage: stage.id, say: words });
     if (!meeting) {
-      tell('no-meeting', `There is no meeting left for “${stage.name}”: the class needs more meetings, or a paint that dries faster.`);
+      tell(
+        'no-meeting',
+        `There is no meeting left for “${stage.name}”: the class needs more meetings, or a paint that dries faster.`,
+      );
       return { stage, meetings: [], dryAt: null };
     }
     const used = taken(stage, meetings, at);
@@ -94,13 +105,28 @@ export function checkTimetable(stages: readonly Stage[], meetings: readonly Meet
           : `“${stage.name}” takes ${stage.minutes} minutes without a break, and the meeting on ${say(meeting.day)} lasts ${meeting.minutes}.`,
       );
     const last = (used ?? [meeting]).at(-1) as Meeting;
-    const here: PlacedStage = { stage, meetings: used ?? [meeting], dryAt: new Date(last.endsAt.getTime() + stage.dryHours * HOUR) };
+    const here: PlacedStage = {
+      stage,
+      meetings: used ?? [meeting],
+      dryAt: new Date(last.endsAt.getTime() + stage.dryHours * HOUR),
+    };
     const previous = before?.meetings.at(-1);
     if (before && previous) {
-      if (meeting.startsAt <= previous.startsAt) tell('out-of-order', `“${stage.name}” stands on ${say(meeting.day)}, before “${before.stage.name}” is done on ${say(previous.day)}.`);
+      if (meeting.startsAt <= previous.startsAt)
+        tell(
+          'out-of-order',
+          `“${stage.name}” stands on ${say(meeting.day)}, before “${before.stage.name}” is done on ${say(previous.day)}.`,
+        );
       else if (before.dryAt && meeting.startsAt < before.dryAt)
-        tell('not-dry', `On ${say(meeting.day)} “${before.stage.name}” of ${say(previous.day)} is still wet: it dries for ${howLong(before.stage.dryHours)}.`);
-      if (before.stage.fat > stage.fat) tell('lean-over-fat', `“${stage.name}” is leaner than “${before.stage.name}” below it and would crack: paint it first, or with more oil.`);
+        tell(
+          'not-dry',
+          `On ${say(meeting.day)} “${before.stage.name}” of ${say(previous.day)} is still wet: it dries for ${howLong(before.stage.dryHours)}.`,
+        );
+      if (before.stage.fat > stage.fat)
+        tell(
+          'lean-over-fat',
+          `“${stage.name}” is leaner than “${before.stage.name}” below it and would crack: paint it first, or with more oil.`,
+        );
     }
     before = here;
     return here;
@@ -119,7 +145,11 @@ export interface Move {
 }
 
 /** The smallest change that solves the conflicts: which stages to move to which later meeting; null where no move helps. */
-export function mend(stages: readonly Stage[], meetings: readonly Meeting[], placing: Placing): { readonly placing: Placing; readonly moves: readonly Move[] } | null {
+export function mend(
+  stages: readonly Stage[],
+  meetings: readonly Meeting[],
+  placing: Placing,
+): { readonly placing: Placing; readonly moves: readonly Move[] } | null {
   const better = earliest(stages, meetings, placing);
   const whole = stages.every((s) => better[s.id] !== undefined) ? better : earliest(stages, meetings);
   if (!stages.every((s) => whole[s.id] !== undefined)) return null;

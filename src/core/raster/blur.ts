@@ -23,7 +23,8 @@ export function gaussianBlur(plane: Float32Array, width: number, height: number,
     for (let x = 0; x < width; x++) {
       const at = x + radius;
       let s = middle * (padded[at] as number);
-      for (let k = 1; k <= radius; k++) s += (kernel[k] as number) * ((padded[at - k] as number) + (padded[at + k] as number));
+      for (let k = 1; k <= radius; k++)
+        s += (kernel[k] as number) * ((padded[at - k] as number) + (padded[at + k] as number));
       rows[from + x] = s;
     }
   }
@@ -36,7 +37,8 @@ export function gaussianBlur(plane: Float32Array, width: number, height: number,
       const above = Math.max(0, y - k) * width;
       const below = Math.min(height - 1, y + k) * width;
       const weight = kernel[k] as number;
-      for (let x = 0; x < width; x++) line[x] = (line[x] as number) + weight * ((rows[above + x] as number) + (rows[below + x] as number));
+      for (let x = 0; x < width; x++)
+        line[x] = (line[x] as number) + weight * ((rows[above + x] as number) + (rows[below + x] as number));
     }
     out.set(line, here);
   }
@@ -61,7 +63,9 @@ function meanAlongRows(from: Float32Array, to: Float32Array, width: number, heig
     for (let k = 0; k <= r; k++) sum += k < width ? (from[start + k] as number) : end;
     for (let k = 0; k < width; k++) {
       to[start + k] = sum / wide;
-      sum += (k + r + 1 < width ? (from[start + k + r + 1] as number) : end) - (k - r >= 0 ? (from[start + k - r] as number) : first);
+      sum +=
+        (k + r + 1 < width ? (from[start + k + r + 1] as number) : end) -
+        (k - r >= 0 ? (from[start + k - r] as number) : first);
     }
   }
 }
@@ -71,7 +75,8 @@ function meanDownColumns(from: Float32Array, to: Float32Array, width: number, he
   const r = (wide - 1) / 2;
   const row = (y: number) => Math.min(height - 1, Math.max(0, y)) * width;
   const sums = new Float64Array(width);
-  for (let k = -r; k <= r; k++) for (let x = 0, at = row(k); x < width; x++) sums[x] = (sums[x] as number) + (from[at + x] as number);
+  for (let k = -r; k <= r; k++)
+    for (let x = 0, at = row(k); x < width; x++) sums[x] = (sums[x] as number) + (from[at + x] as number);
   for (let y = 0; y < height; y++) {
     const [here, comes, goes] = [y * width, row(y + r + 1), row(y - r)];
     for (let x = 0; x < width; x++) {
@@ -96,7 +101,14 @@ export function quickBlur(plane: Float32Array, width: number, height: number, si
 }
 
 /** A plane of means, drawn out to its old size between the middles of its squares. */
-function drawnOut(small: Float32Array, w: number, h: number, factor: number, width: number, height: number): Float32Array {
+function drawnOut(
+  small: Float32Array,
+  w: number,
+  h: number,
+  factor: number,
+  width: number,
+  height: number,
+): Float32Array {
   const out = new Float32Array(width * height);
   const at = (v: number, of: number) => {
     const u = Math.min(of - 1, Math.max(0, (v + 0.5) / factor - 0.5));

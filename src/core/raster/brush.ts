@@ -12,7 +12,13 @@ export const strokeSchema = z.object({
 export type Stroke = z.infer<typeof strokeSchema>;
 
 /** Sets all places within half the width of a stroke to a value, in the plane that is given. */
-export function brushed(plane: Uint8Array, width: number, height: number, { width: wide, points }: Stroke, value: number): void {
+export function brushed(
+  plane: Uint8Array,
+  width: number,
+  height: number,
+  { width: wide, points }: Stroke,
+  value: number,
+): void {
   const r = (wide * Math.max(width, height)) / 2;
   const at = (k: number) => [(points[k] as number) * width, (points[k + 1] ?? 0) * height] as const;
   const last = points.length - 2;
@@ -21,8 +27,16 @@ export function brushed(plane: Uint8Array, width: number, height: number, { widt
     const [bx, by] = at(Math.min(last, k + 2));
     const [dx, dy] = [bx - ax, by - ay];
     const length2 = Math.max(1e-9, dx * dx + dy * dy);
-    for (let y = Math.max(0, Math.floor(Math.min(ay, by) - r)); y < Math.min(height, Math.ceil(Math.max(ay, by) + r)); y++)
-      for (let x = Math.max(0, Math.floor(Math.min(ax, bx) - r)); x < Math.min(width, Math.ceil(Math.max(ax, bx) + r)); x++) {
+    for (
+      let y = Math.max(0, Math.floor(Math.min(ay, by) - r));
+      y < Math.min(height, Math.ceil(Math.max(ay, by) + r));
+      y++
+    )
+      for (
+        let x = Math.max(0, Math.floor(Math.min(ax, bx) - r));
+        x < Math.min(width, Math.ceil(Math.max(ax, bx) + r));
+        x++
+      ) {
         const [px, py] = [x + 0.5 - ax, y + 0.5 - ay];
         const t = Math.min(1, Math.max(0, (px * dx + py * dy) / length2));
         if ((px - t * dx) ** 2 + (py - t * dy) ** 2 <= r * r) plane[y * width + x] = value;

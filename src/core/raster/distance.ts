@@ -49,7 +49,8 @@ export function squaredDistances(marked: Uint8Array, width: number, height: numb
   for (let y = 0; y < height; y++) {
     line.set(out.subarray(y * width, (y + 1) * width));
     alongLine(line, width, nearest, v, z);
-    for (let x = 0; x < width; x++) out[y * width + x] = (nearest[x] as number) >= FAR ? Infinity : (nearest[x] as number);
+    for (let x = 0; x < width; x++)
+      out[y * width + x] = (nearest[x] as number) >= FAR ? Infinity : (nearest[x] as number);
   }
   return out;
 }

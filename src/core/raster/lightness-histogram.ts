@@ -3,7 +3,8 @@
 export const BINS = 256;
 
 /** Bin of an L*; what lies outside 0 to 100 counts at its end. */
-export const binOf = (lightness: number): number => Math.min(BINS - 1, Math.max(0, Math.floor((lightness / 100) * BINS)));
+export const binOf = (lightness: number): number =>
+  Math.min(BINS - 1, Math.max(0, Math.floor((lightness / 100) * BINS)));
 
 /** L* of the upper edge of a bin, and of its middle. */
 export const upperEdge = (bin: number): number => ((bin + 1) * 100) / BINS;

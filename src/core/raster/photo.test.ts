@@ -12,17 +12,24 @@ function seen(orientation: Orientation): number[] {
   const out: number[] = [];
   for (let y = 0; y < photo.height; y++)
     for (let x = 0; x < photo.width; x++)
-      for (let c = 0; c < 3; c++) out.push(photo.stored.data[photo.origin + y * photo.alongY + x * photo.alongX + c] ?? -1);
+      for (let c = 0; c < 3; c++)
+        out.push(photo.stored.data[photo.origin + y * photo.alongY + x * photo.alongX + c] ?? -1);
   return out;
 }
 
-test.each([1, 2, 3, 4, 5, 6, 7, 8] as const)('orientation %i is seen as an image library turns it', async (orientation) => {
-  const tagged = await sharp(codes, { raw: { width: WIDTH, height: HEIGHT, channels: 3 } }).withMetadata({ orientation }).png().toBuffer();
-  const { data, info } = await sharp(tagged).autoOrient().removeAlpha().raw().toBuffer({ resolveWithObject: true });
-  const photo = uprightPhoto(raster('srgb8', WIDTH, HEIGHT, 3, codes), orientation);
-  expect([photo.width, photo.height]).toEqual([info.width, info.height]);
-  expect(seen(orientation)).toEqual([...data]);
-});
+test.each([1, 2, 3, 4, 5, 6, 7, 8] as const)(
+  'orientation %i is seen as an image library turns it',
+  async (orientation) => {
+    const tagged = await sharp(codes, { raw: { width: WIDTH, height: HEIGHT, channels: 3 } })
+      .withMetadata({ orientation })
+      .png()
+      .toBuffer();
+    const { data, info } = await sharp(tagged).autoOrient().removeAlpha().raw().toBuffer({ resolveWithObject: true });
+    const photo = uprightPhoto(raster('srgb8', WIDTH, HEIGHT, 3, codes), orientation);
+    expect([photo.width, photo.height]).toEqual([info.width, info.height]);
+    expect(seen(orientation)).toEqual([...data]);
+  },
+);
 
 test('a reduced copy is upright whichever way the picture is stored', () => {
   const [w, h] = [40, 24];

@@ -23,7 +23,11 @@ export interface Photo {
 }
 
 /** The photograph that stored pixels show under an orientation tag. */
-export function uprightPhoto(stored: Raster<'srgb8', 3>, orientation: Orientation = 1, primaries: ColourMatrix | null = null): Photo {
+export function uprightPhoto(
+  stored: Raster<'srgb8', 3>,
+  orientation: Orientation = 1,
+  primaries: ColourMatrix | null = null,
+): Photo {
   const right = 3;
   const down = 3 * stored.width;
   const lastColumn = right * (stored.width - 1);

@@ -32,7 +32,8 @@ export function reduceToGrey(photo: Photo, longSide: number): GreyCopy {
     let b = a + (far - near) * acrossLines;
     const aside = (far - near) * alongLine;
     for (let place = 0; place < places; place++, a += factor * alongLine, b += factor * alongLine) {
-      const sum = (source[a] as number) + (source[a + aside] as number) + (source[b] as number) + (source[b + aside] as number);
+      const sum =
+        (source[a] as number) + (source[a + aside] as number) + (source[b] as number) + (source[b + aside] as number);
       data[line * toLine + place * toPlace] = sum >> 2;
     }
   }

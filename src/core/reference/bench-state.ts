@@ -36,22 +36,39 @@ export interface BenchState {
   tones(p: Preparation): PreparedTones;
   facts(p: Preparation): ReferenceFacts;
   /** What each thing rests on, as a key: the same key, the same outcome. */
-  readonly keys: { readonly frame: Key; readonly squint: Key; readonly light: Key; readonly shapes: Key; readonly tones: Key };
+  readonly keys: {
+    readonly frame: Key;
+    readonly squint: Key;
+    readonly light: Key;
+    readonly shapes: Key;
+    readonly tones: Key;
+  };
 }
 type Key = (p: Preparation) => string;
 
 export function benchState(photo: Photo): BenchState {
   const [half, plainHalf] = [remembered<Raster<'linear', 1>>(), remembered<Raster<'lightness', 1>>()];
   const [span, rgb, luminance, plain, exact, quickly, counts, shapes, lit, tones, facts] = [
-    remembered<ValueSpan>(), remembered<Raster<'linear', 3>>(), remembered<Raster<'linear', 1>>(), remembered<Raster<'lightness', 1>>(), remembered<Raster<'lightness', 1>>(), remembered<Raster<'lightness', 1>>(),
-    remembered<Float64Array>(), remembered<ShapeCut>(), remembered<Uint8Array>(), remembered<PreparedTones>(), remembered<ReferenceFacts>(),
+    remembered<ValueSpan>(),
+    remembered<Raster<'linear', 3>>(),
+    remembered<Raster<'linear', 1>>(),
+    remembered<Raster<'lightness', 1>>(),
+    remembered<Raster<'lightness', 1>>(),
+    remembered<Raster<'lightness', 1>>(),
+    remembered<Float64Array>(),
+    remembered<ShapeCut>(),
+    remembered<Uint8Array>(),
+    remembered<PreparedTones>(),
+    remembered<ReferenceFacts>(),
   ] as const;
   const frame = (p: Preparation) => JSON.stringify([p.corners, p.proportion]);
   const squint = (p: Preparation) => `${frame(p)} ${p.squint}`;
   const cut = (p: Preparation) => `${squint(p)} ${p.dissolve} ${p.smooth}`;
-  const shapeKey = (p: Preparation) => (p.shapes.cut ? `${frame(p)} ${JSON.stringify([p.shapes.cut, p.shapes.edits])}` : cut(p));
+  const shapeKey = (p: Preparation) =>
+    p.shapes.cut ? `${frame(p)} ${JSON.stringify([p.shapes.cut, p.shapes.edits])}` : cut(p);
   const lightKey = (p: Preparation) => `${cut(p)} ${shapeKey(p)} ${JSON.stringify([p.light.line, p.light.edits])}`;
-  const toneKey = (p: Preparation) => `${p.school === 'threshold' ? cut(p) : lightKey(p)} ${p.school} ${p.tones} ${JSON.stringify(p.cuts[cutKey(p.school, p.tones)])}`;
+  const toneKey = (p: Preparation) =>
+    `${p.school === 'threshold' ? cut(p) : lightKey(p)} ${p.school} ${p.tones} ${JSON.stringify(p.cuts[cutKey(p.school, p.tones)])}`;
   /** Half the picture each way, for what follows a finger. */
   const small = (p: Preparation) =>
     half(frame(p), () => {
@@ -62,13 +79,24 @@ export function benchState(photo: Photo): BenchState {
   const state: BenchState = {
     rgb: (p) => rgb(frame(p), () => framed(photo, p.corners, p.proportion)),
     luminance: (p) => luminance(frame(p), () => luminanceOf(state.rgb(p))),
-    plain: (p, quick = false) => (quick ? plainHalf(frame(p), () => softLightness(small(p), 0)) : plain(frame(p), () => softLightness(state.luminance(p), 0))),
-    soft: (p, quick) => (quick ? quickly(squint(p), () => softLightness(small(p), p.squint, true)) : exact(squint(p), () => softLightness(state.luminance(p), p.squint))),
+    plain: (p, quick = false) =>
+      quick
+        ? plainHalf(frame(p), () => softLightness(small(p), 0))
+        : plain(frame(p), () => softLightness(state.luminance(p), 0)),
+    soft: (p, quick) =>
+      quick
+        ? quickly(squint(p), () => softLightness(small(p), p.squint, true))
+        : exact(squint(p), () => softLightness(state.luminance(p), p.squint)),
     span: (p) => span(frame(p), () => valueSpan(state.plain(p).data)),
     histogram: (p, quick) => counts(`${squint(p)} ${quick}`, () => lightnessHistogram(state.soft(p, quick).data)),
     shapes: (p) => shapes(shapeKey(p), () => shapesOf(state.luminance(p), p)),
     lit: (p) => lit(lightKey(p), () => litOf(state.soft(p, false), state.shapes(p).shapeOf, p)),
-    tones: (p) => tones(toneKey(p), () => (p.school === 'threshold' ? tonesByThreshold(state.soft(p, false), p.tones, p) : tonesByLight(state.soft(p, false), state.lit(p), p.tones, p))),
+    tones: (p) =>
+      tones(toneKey(p), () =>
+        p.school === 'threshold'
+          ? tonesByThreshold(state.soft(p, false), p.tones, p)
+          : tonesByLight(state.soft(p, false), state.lit(p), p.tones, p),
+      ),
     keys: { frame, squint, light: lightKey, shapes: shapeKey, tones: toneKey },
     facts: (p) => facts(toneKey(p), () => referenceFacts(state.soft(p, false), state.tones(p).toneOf)),
   };

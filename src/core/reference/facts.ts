@@ -48,7 +48,8 @@ export function referenceFacts(lightness: Raster<'lightness', 1>, toneOf: Uint8A
   };
   const [p5, p50, p95] = [at(0.05), at(0.5), at(0.95)];
   const [low, high] = [p5 + (p95 - p5) / 3, p5 + (2 * (p95 - p5)) / 3];
-  const share = (from: number, to: number) => counts.reduce((s, n, bin) => s + (middleOf(bin) >= from && middleOf(bin) < to ? n : 0), 0) / total;
+  const share = (from: number, to: number) =>
+    counts.reduce((s, n, bin) => s + (middleOf(bin) >= from && middleOf(bin) < to ? n : 0), 0) / total;
   const sizes = toneShapes(toneOf, lightness.width).shapes.map((s) => s.places / toneOf.length);
   return {
     p5,
@@ -56,7 +57,11 @@ export function referenceFacts(lightness: Raster<'lightness', 1>, toneOf: Uint8A
     p95,
     key: p95 - p5 > FULL_RANGE ? 'full' : p50 > 62 ? 'high' : p50 < 38 ? 'low' : 'middle',
     thirds: [share(high, Infinity), share(low, high), share(-Infinity, low)],
-    shapes: { large: sizes.filter((s) => s >= 0.1).length, middle: sizes.filter((s) => s >= 0.02 && s < 0.1).length, small: sizes.filter((s) => s >= 0.001 && s < 0.02).length },
+    shapes: {
+      large: sizes.filter((s) => s >= 0.1).length,
+      middle: sizes.filter((s) => s >= 0.02 && s < 0.1).length,
+      small: sizes.filter((s) => s >= 0.001 && s < 0.02).length,
+    },
     contrast: largestContrast(lightness),
   };
 }

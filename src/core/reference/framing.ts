@@ -23,12 +23,20 @@ function checkCorners(corners: Corners): void {
     const [a, b, c] = [corners[k % 4] as Place, corners[(k + 1) % 4] as Place, corners[(k + 2) % 4] as Place];
     return (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x);
   };
-  if (![0, 1, 2, 3].every((k) => turn(k) > 1e-4)) throw new BadFrame('The four corners cross, or lie on one line: drag each to its own corner of what is to be taken.');
+  if (![0, 1, 2, 3].every((k) => turn(k) > 1e-4))
+    throw new BadFrame(
+      'The four corners cross, or lie on one line: drag each to its own corner of what is to be taken.',
+    );
 }
 
 /** Row-major 3 x 3 without its last 1, from places of the unit square to places of the picture. */
 function homography(corners: Corners): readonly number[] {
-  const square = [[0, 0], [1, 0], [1, 1], [0, 1]] as const;
+  const square = [
+    [0, 0],
+    [1, 0],
+    [1, 1],
+    [0, 1],
+  ] as const;
   const rows = square.flatMap(([u, v], k) => {
     const { x, y } = corners[k] as Place;
     return [
@@ -42,7 +50,9 @@ function homography(corners: Corners): readonly number[] {
 
 /** Size of what is worked on, for a proportion of width over height. */
 export function workingSize(proportion: number, longSide = WORKING_PX): { width: number; height: number } {
-  return proportion >= 1 ? { width: longSide, height: Math.max(1, Math.round(longSide / proportion)) } : { width: Math.max(1, Math.round(longSide * proportion)), height: longSide };
+  return proportion >= 1
+    ? { width: longSide, height: Math.max(1, Math.round(longSide / proportion)) }
+    : { width: Math.max(1, Math.round(longSide * proportion)), height: longSide };
 }
 
 /**
@@ -58,7 +68,8 @@ export function framed(photo: Photo, corners: Corners, proportion: number, longS
   const out = new Float32Array(3 * width * height);
   const [h0, h1, h2, h3, h4, h5, h6, h7] = h as [number, number, number, number, number, number, number, number];
   // As many samples a place as it covers pixels, so that nothing is skipped.
-  const wide = Math.hypot((corners[1].x - corners[0].x) * photo.width, (corners[1].y - corners[0].y) * photo.height) / width;
+  const wide =
+    Math.hypot((corners[1].x - corners[0].x) * photo.width, (corners[1].y - corners[0].y) * photo.height) / width;
   const times = Math.max(1, Math.ceil(wide));
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
@@ -75,9 +86,21 @@ export function framed(photo: Photo, corners: Corners, proportion: number, longS
         const [q, t] = [p + photo.alongX, p + photo.alongY];
         const o = q + photo.alongY;
         const [a, e, c, d] = [(1 - fx) * (1 - fy), fx * (1 - fy), (1 - fx) * fy, fx * fy];
-        r += a * linear[data[p] as number]! + e * linear[data[q] as number]! + c * linear[data[t] as number]! + d * linear[data[o] as number]!;
-        g += a * linear[data[p + 1] as number]! + e * linear[data[q + 1] as number]! + c * linear[data[t + 1] as number]! + d * linear[data[o + 1] as number]!;
-        b += a * linear[data[p + 2] as number]! + e * linear[data[q + 2] as number]! + c * linear[data[t + 2] as number]! + d * linear[data[o + 2] as number]!;
+        r +=
+          a * linear[data[p] as number]! +
+          e * linear[data[q] as number]! +
+          c * linear[data[t] as number]! +
+          d * linear[data[o] as number]!;
+        g +=
+          a * linear[data[p + 1] as number]! +
+          e * linear[data[q + 1] as number]! +
+          c * linear[data[t + 1] as number]! +
+          d * linear[data[o + 1] as number]!;
+        b +=
+          a * linear[data[p + 2] as number]! +
+          e * linear[data[q + 2] as number]! +
+          c * linear[data[t + 2] as number]! +
+          d * linear[data[o + 2] as number]!;
       }
       const i = 3 * (y * width + x);
       const n = times * times;
@@ -92,7 +115,8 @@ export function framed(photo: Photo, corners: Corners, proportion: number, longS
 export function straightened(pictureProportion: number, proportion: number, degrees: number): Corners {
   const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
   // Half sizes in units of the picture's height; the largest for which every corner stays inside.
-  const reach = (hw: number, hh: number) => [Math.abs(hw * c) + Math.abs(hh * s), Math.abs(hw * s) + Math.abs(hh * c)] as const;
+  const reach = (hw: number, hh: number) =>
+    [Math.abs(hw * c) + Math.abs(hh * s), Math.abs(hw * s) + Math.abs(hh * c)] as const;
   const [rx, ry] = reach(proportion, 1);
   const scale = Math.min(pictureProportion / 2 / rx, 0.5 / ry);
   const at = (u: number, v: number): Place => {

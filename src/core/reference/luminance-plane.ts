@@ -13,7 +13,8 @@ export const WORKING_PX = 1000;
 /** What each linear channel of a picture adds to relative luminance. */
 function weightsOf(primaries: ColourMatrix | null): Triple {
   if (!primaries) return LUMINANCE_WEIGHTS;
-  const of = (channel: 0 | 1 | 2) => LUMINANCE_WEIGHTS.reduce((sum, w, row) => sum + w * (primaries[row]?.[channel] ?? 0), 0);
+  const of = (channel: 0 | 1 | 2) =>
+    LUMINANCE_WEIGHTS.reduce((sum, w, row) => sum + w * (primaries[row]?.[channel] ?? 0), 0);
   return [of(0), of(1), of(2)];
 }
 
@@ -31,8 +32,15 @@ export function luminancePlane(photo: Photo, longSide = WORKING_PX): Raster<'lin
     for (let x = 0; x < width; x++) {
       let [sum, count] = [0, 0];
       for (let v = ys[y] as number; v < (ys[y + 1] as number); v++)
-        for (let u = xs[x] as number, p = photo.origin + v * photo.alongY + u * photo.alongX; u < (xs[x + 1] as number); u++, p += photo.alongX) {
-          sum += wr * (linear[data[p] as number] as number) + wg * (linear[data[p + 1] as number] as number) + wb * (linear[data[p + 2] as number] as number);
+        for (
+          let u = xs[x] as number, p = photo.origin + v * photo.alongY + u * photo.alongX;
+          u < (xs[x + 1] as number);
+          u++, p += photo.alongX
+        ) {
+          sum +=
+            wr * (linear[data[p] as number] as number) +
+            wg * (linear[data[p + 1] as number] as number) +
+            wb * (linear[data[p + 2] as number] as number);
           count++;
         }
       out[y * width + x] = sum / count;
@@ -44,7 +52,8 @@ export function luminancePlane(photo: Photo, longSide = WORKING_PX): Raster<'lin
 export function luminanceOf({ width, height, data }: Raster<'linear', 3>): Raster<'linear', 1> {
   const [r, g, b] = LUMINANCE_WEIGHTS;
   const out = new Float32Array(width * height);
-  for (let i = 0, p = 0; i < out.length; i++, p += 3) out[i] = r * (data[p] as number) + g * (data[p + 1] as number) + b * (data[p + 2] as number);
+  for (let i = 0, p = 0; i < out.length; i++, p += 3)
+    out[i] = r * (data[p] as number) + g * (data[p + 1] as number) + b * (data[p + 2] as number);
   return raster('linear', width, height, 1, out);
 }
 
@@ -60,7 +69,11 @@ function quickLightness(y: number): number {
  * L* after a squint, as narrowed eyes do: blurred in linear light by a Gaussian of so many percent of the longer side, 0 for
  * none. `quick` nearly so, in time that does not grow with it.
  */
-export function softLightness({ width, height, data }: Raster<'linear', 1>, percent: number, quick = false): Raster<'lightness', 1> {
+export function softLightness(
+  { width, height, data }: Raster<'linear', 1>,
+  percent: number,
+  quick = false,
+): Raster<'lightness', 1> {
   const sigma = (percent / 100) * Math.max(width, height);
   const soft = sigma < 0.3 ? data : (quick ? quickBlur : wideBlur)(data, width, height, sigma);
   const out = new Float32Array(soft.length);

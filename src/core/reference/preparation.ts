@@ -20,7 +20,10 @@ const place = z.object({ x: share, y: share });
 export const thresholdsSchema = z
   .array(z.number().min(0).max(100))
   .max(MOST_TONES - 1)
-  .refine((ts) => ts.every((t, i) => i === 0 || t > (ts[i - 1] as number)), 'The lines between tones cross: each has to lie above the one before.');
+  .refine(
+    (ts) => ts.every((t, i) => i === 0 || t > (ts[i - 1] as number)),
+    'The lines between tones cross: each has to lie above the one before.',
+  );
 
 const cutSchema = z.object({
   /** Sigma of the squint, percent of the longer side. */
@@ -71,7 +74,12 @@ export type Preparation = z.infer<typeof preparationSchema>;
 export const cutKey = (school: Preparation['school'], tones: number): string => `${school}-${tones}`;
 
 /** Corners of the whole picture. */
-export const WHOLE: Preparation['corners'] = [{ x: 0, y: 0 }, { x: 1, y: 0 }, { x: 1, y: 1 }, { x: 0, y: 1 }];
+export const WHOLE: Preparation['corners'] = [
+  { x: 0, y: 0 },
+  { x: 1, y: 0 },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 },
+];
 
 /** How a picture of these proportions is prepared before anybody has touched it. */
 export function untouched(proportion: number): Preparation {

@@ -5,7 +5,13 @@ import { NothingToPrepare, prepareTones } from './prepare';
 /** A light square on a dark ground, with a streak of middle grey beside it. */
 function picture(width = 80, height = 60) {
   const at = (x: number, y: number) => (x >= 10 && x < 40 && y >= 10 && y < 40 ? 90 : x >= 50 && x < 60 ? 55 : 15);
-  return raster('linear', width, height, 1, Float32Array.from({ length: width * height }, (_, i) => lightnessToLuminance(at(i % width, Math.floor(i / width)))));
+  return raster(
+    'linear',
+    width,
+    height,
+    1,
+    Float32Array.from({ length: width * height }, (_, i) => lightnessToLuminance(at(i % width, Math.floor(i / width)))),
+  );
 }
 const ends = { light: 95, dark: 25 };
 
@@ -19,7 +25,11 @@ test('three tones: their shares, the greys to paint them in, their shapes from t
     { index: 3, lightness: 25, share: 3300 / 4800 },
   ]);
   expect(shapes.map((s) => s.tone)).toEqual([3, 3, 1, 2]);
-  expect(shapes[2]).toEqual({ tone: 1, box: { x: 10 / 80, y: 10 / 60, width: 30 / 80, height: 30 / 60 }, area: 900 / 4800 });
+  expect(shapes[2]).toEqual({
+    tone: 1,
+    box: { x: 10 / 80, y: 10 / 60, width: 30 / 80, height: 30 / 60 },
+    area: 900 / 4800,
+  });
 });
 
 test('a squint lets small shapes go', () => {

@@ -13,12 +13,18 @@ test('a squint of black and white stripes fuses to the lightness of their mean l
   const [width, height] = [400, 300];
   const code = (l: number) => linearToCode(lightnessToLuminance(l));
   const codes = new Uint8Array(3 * width * height);
-  for (let i = 0; i < width * height; i++) codes.fill(code(Math.floor((i % width) / 2) % 2 === 0 ? 95 : 20), 3 * i, 3 * i + 3);
+  for (let i = 0; i < width * height; i++)
+    codes.fill(code(Math.floor((i % width) / 2) % 2 === 0 ? 95 : 20), 3 * i, 3 * i + 3);
   const soft = softLightness(luminancePlane(uprightPhoto(raster('srgb8', width, height, 3, codes))), 1);
   const light = [95, 20].map((l) => srgbToLinear(code(l) / 255));
   const mean = luminanceToLightness(((light[0] ?? 0) + (light[1] ?? 0)) / 2);
   expect(mean).toBeGreaterThan(72);
-  for (const [x, y] of [[200, 150], [60, 40], [340, 250]] as const) expect(soft.data[y * width + x]).toBeCloseTo(mean, 0);
+  for (const [x, y] of [
+    [200, 150],
+    [60, 40],
+    [340, 250],
+  ] as const)
+    expect(soft.data[y * width + x]).toBeCloseTo(mean, 0);
 });
 
 test('a picture made smaller keeps its mean light, whichever way up it is stored', () => {
@@ -36,16 +42,21 @@ test('a picture made smaller keeps its mean light, whichever way up it is stored
 test('mapped values keep their order and reach exactly the ends, whatever key and push', () => {
   const lightness = fc.array(fc.double({ min: 0, max: 100, noNaN: true }), { minLength: 2, maxLength: 40 });
   fc.assert(
-    fc.property(lightness, fc.integer({ min: 0, max: 50 }), fc.constantFrom('full', 'high', 'middle', 'low'), (values, pushPercent, key) => {
-      fc.pre(Math.max(...values) - Math.min(...values) > 1);
-      const plane = Float32Array.from(values);
-      const map = valueMap(valueSpan(plane), { ends, key, pushPercent });
-      const mapped = [...plane].sort((a, b) => a - b).map(map.of);
-      for (let i = 1; i < mapped.length; i++) expect(mapped[i]!).toBeGreaterThanOrEqual(mapped[i - 1]!);
-      expect(mapped[0]).toBeCloseTo(map.ends.dark, 9);
-      expect(mapped.at(-1)).toBeCloseTo(map.ends.light, 9);
-      if (key === 'full') expect(map.ends).toEqual(ends);
-    }),
+    fc.property(
+      lightness,
+      fc.integer({ min: 0, max: 50 }),
+      fc.constantFrom('full', 'high', 'middle', 'low'),
+      (values, pushPercent, key) => {
+        fc.pre(Math.max(...values) - Math.min(...values) > 1);
+        const plane = Float32Array.from(values);
+        const map = valueMap(valueSpan(plane), { ends, key, pushPercent });
+        const mapped = [...plane].sort((a, b) => a - b).map(map.of);
+        for (let i = 1; i < mapped.length; i++) expect(mapped[i]!).toBeGreaterThanOrEqual(mapped[i - 1]!);
+        expect(mapped[0]).toBeCloseTo(map.ends.dark, 9);
+        expect(mapped.at(-1)).toBeCloseTo(map.ends.light, 9);
+        if (key === 'full') expect(map.ends).toEqual(ends);
+      },
+    ),
   );
 });
 

@@ -6,8 +6,11 @@ const [width, height] = [60, 40];
 const mass = (id: string, name = id) => ({ id, ...massSchema.parse({ name, emphasis: 1 }) });
 const masses = [mass('jug'), mass('ground')];
 /** A dark box in the middle. */
-const toneOf = Uint8Array.from({ length: width * height }, (_, i) => (i % width >= 20 && i % width < 40 && i >= 10 * width && i < 30 * width ? 3 : 1));
-const at = (edits: readonly MassEdit[], x: number, y: number, of = masses) => massPlane(toneOf, width, height, edits, of).nameOf[y * width + x];
+const toneOf = Uint8Array.from({ length: width * height }, (_, i) =>
+  i % width >= 20 && i % width < 40 && i >= 10 * width && i < 30 * width ? 3 : 1,
+);
+const at = (edits: readonly MassEdit[], x: number, y: number, of = masses) =>
+  massPlane(toneOf, width, height, edits, of).nameOf[y * width + x];
 
 test('a press takes all of a shape, and only it', () => {
   const press: MassEdit = { kind: 'shape', x: 0.5, y: 0.5, mass: 'jug' };
@@ -26,6 +29,10 @@ test('a place of a mass that the set-up no longer has is of none', () => {
 });
 
 test('two masses of one name, and too many masses, are refused with words', () => {
-  expect(() => setUpSchema.parse({ ...emptySetUp(), masses: [mass('a', 'Jug'), mass('b', 'jug')] })).toThrow('give each its own');
-  expect(() => setUpSchema.parse({ ...emptySetUp(), masses: Array.from({ length: 41 }, (_, k) => mass(`m${k}`)) })).toThrow('join some');
+  expect(() => setUpSchema.parse({ ...emptySetUp(), masses: [mass('a', 'Jug'), mass('b', 'jug')] })).toThrow(
+    'give each its own',
+  );
+  expect(() =>
+    setUpSchema.parse({ ...emptySetUp(), masses: Array.from({ length: 41 }, (_, k) => mass(`m${k}`)) }),
+  ).toThrow('join some');
 });

@@ -24,7 +24,10 @@ export const setUpSchema = z
     tones: z.number().int().min(2).max(MOST_TONES),
     masses: z.array(setUpMassSchema).max(MOST_MASSES, `A set-up has up to ${MOST_MASSES} masses: join some.`),
   })
-  .refine(({ masses }) => new Set(masses.map((m) => m.name.toLowerCase())).size === masses.length, 'Two masses have the same name: give each its own.');
+  .refine(
+    ({ masses }) => new Set(masses.map((m) => m.name.toLowerCase())).size === masses.length,
+    'Two masses have the same name: give each its own.',
+  );
 export type SetUp = z.infer<typeof setUpSchema>;
 
 export const emptySetUp = (): SetUp => ({ version: SET_UP_VERSION, lights: 1, tones: 3, masses: [] });
@@ -40,14 +43,23 @@ export const massEditSchema = z.discriminatedUnion('kind', [
 export type MassEdit = z.infer<typeof massEditSchema>;
 
 /** What was done, in its order; `mass` null takes a place away from all of them. */
-export const paintedMassesSchema = z.object({ version: z.literal(PAINTED_MASSES_VERSION), edits: z.array(massEditSchema).max(1000, 'That are very many strokes: take whole shapes where you can.') });
+export const paintedMassesSchema = z.object({
+  version: z.literal(PAINTED_MASSES_VERSION),
+  edits: z.array(massEditSchema).max(1000, 'That are very many strokes: take whole shapes where you can.'),
+});
 export type PaintedMasses = z.infer<typeof paintedMassesSchema>;
 
 /**
  * Number from 1 of the mass of each place, 0 for none. `toneOf` is any plane whose shapes are those of the painting: tones, or
  * the greys that stand for them. What is of a mass that the set-up no longer has is of none.
  */
-export function massPlane(toneOf: ArrayLike<number>, width: number, height: number, edits: readonly MassEdit[], masses: readonly SetUpMass[]): MassPlane {
+export function massPlane(
+  toneOf: ArrayLike<number>,
+  width: number,
+  height: number,
+  edits: readonly MassEdit[],
+  masses: readonly SetUpMass[],
+): MassPlane {
   const nameOf = new Uint8Array(width * height);
   const number = new Map(masses.map((m, k) => [m.id, k + 1]));
   const { shapeOf } = toneShapes(toneOf, width);
@@ -57,7 +69,10 @@ export function massPlane(toneOf: ArrayLike<number>, width: number, height: numb
       brushed(nameOf, width, height, edit, own);
       continue;
     }
-    const shape = shapeOf[Math.min(height - 1, Math.floor(edit.y * height)) * width + Math.min(width - 1, Math.floor(edit.x * width))];
+    const shape =
+      shapeOf[
+        Math.min(height - 1, Math.floor(edit.y * height)) * width + Math.min(width - 1, Math.floor(edit.x * width))
+      ];
     for (let i = 0; i < nameOf.length; i++) if (shapeOf[i] === shape) nameOf[i] = own;
   }
   return { nameOf, names: masses };

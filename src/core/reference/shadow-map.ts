@@ -22,7 +22,8 @@ export const shadowEditSchema = z.discriminatedUnion('kind', [
 export type ShadowEdit = z.infer<typeof shadowEditSchema>;
 
 /** The line that is proposed between light and shadow, L*: Otsu's between two tones. Throws TooFewTones on a flat picture. */
-export const proposedLine = (lightness: Raster<'lightness', 1>): number => otsuThresholds(lightnessHistogram(lightness.data), 2)[0] ?? 50;
+export const proposedLine = (lightness: Raster<'lightness', 1>): number =>
+  otsuThresholds(lightnessHistogram(lightness.data), 2)[0] ?? 50;
 
 /** 1 where the light reaches, 0 elsewhere. */
 export function litAbove({ data }: Raster<'lightness', 1>, line: number): Uint8Array {
@@ -35,14 +36,21 @@ export function litAbove({ data }: Raster<'lightness', 1>, line: number): Uint8A
  * The map after corrections, in the order in which they were made. `shapeOf` tells which shape of the picture each place is
  * of. The proposal is left as it is.
  */
-export function corrected(proposal: Uint8Array, width: number, height: number, shapeOf: ArrayLike<number>, edits: readonly ShadowEdit[]): Uint8Array {
+export function corrected(
+  proposal: Uint8Array,
+  width: number,
+  height: number,
+  shapeOf: ArrayLike<number>,
+  edits: readonly ShadowEdit[],
+): Uint8Array {
   const lit = Uint8Array.from(proposal);
   for (const edit of edits) {
     if (edit.kind === 'stroke') {
       brushed(lit, width, height, edit, edit.to === 'light' ? 1 : 0);
       continue;
     }
-    const at = Math.min(height - 1, Math.floor(edit.y * height)) * width + Math.min(width - 1, Math.floor(edit.x * width));
+    const at =
+      Math.min(height - 1, Math.floor(edit.y * height)) * width + Math.min(width - 1, Math.floor(edit.x * width));
     const shape = shapeOf[at];
     const value = edit.to === 'light' ? 1 : 0;
     for (let i = 0; i < lit.length; i++) if (shapeOf[i] === shape) lit[i] = value;
@@ -59,5 +67,9 @@ export class OneSided extends RangeError {
 export function checkSides(lit: Uint8Array): void {
   const light = lit.reduce((s, v) => s + v, 0);
   if (light === 0 || light === lit.length)
-    throw new OneSided(light === 0 ? 'All of this picture lies in shadow by its map: brush in what the light reaches.' : 'All of this picture lies in the light by its map: brush in the shadow.');
+    throw new OneSided(
+      light === 0
+        ? 'All of this picture lies in shadow by its map: brush in what the light reaches.'
+        : 'All of this picture lies in the light by its map: brush in the shadow.',
+    );
 }

@@ -35,7 +35,13 @@ export interface ShapeCut {
 export const indexAt = ({ x, y }: { readonly x: number; readonly y: number }, width: number, height: number): number =>
   Math.min(height - 1, Math.floor(y * height)) * width + Math.min(width - 1, Math.floor(x * width));
 
-function split(shapeOf: Int32Array, width: number, height: number, edit: Extract<ShapeEdit, { kind: 'split' }>, next: number): void {
+function split(
+  shapeOf: Int32Array,
+  width: number,
+  height: number,
+  edit: Extract<ShapeEdit, { kind: 'split' }>,
+  next: number,
+): void {
   const middle = { x: (edit.from.x + edit.to.x) / 2, y: (edit.from.y + edit.to.y) / 2 };
   const own = shapeOf[indexAt(middle, width, height)];
   const [ax, ay, bx, by] = [edit.from.x * width, edit.from.y * height, edit.to.x * width, edit.to.y * height];
@@ -56,7 +62,10 @@ export function cutShapes(toneOf: Uint8Array, width: number, height: number, edi
       split(shapeOf, width, height, edit, next++);
       continue;
     }
-    const [a, b] = [shapeOf[indexAt(edit.a, width, height)] as number, shapeOf[indexAt(edit.b, width, height)] as number];
+    const [a, b] = [
+      shapeOf[indexAt(edit.a, width, height)] as number,
+      shapeOf[indexAt(edit.b, width, height)] as number,
+    ];
     if (a !== b) for (let i = 0; i < shapeOf.length; i++) if (shapeOf[i] === b) shapeOf[i] = a;
   }
   const counts = new Int32Array(next);

@@ -6,7 +6,12 @@ import type { Judging } from '../exercise/judging';
 import type { Ends } from '../exercise/scale';
 
 /** Which part of the reach a key leaves, as shares from dark to light. */
-const REACH: Record<Judging['key'], readonly [from: number, to: number]> = { full: [0, 1], high: [0.4, 1], middle: [0.2, 0.8], low: [0, 0.6] };
+const REACH: Record<Judging['key'], readonly [from: number, to: number]> = {
+  full: [0, 1],
+  high: [0.4, 1],
+  middle: [0.2, 0.8],
+  low: [0, 0.6],
+};
 
 export interface ValueMap {
   /** Mapped L* of an L* of the picture. */
@@ -31,7 +36,9 @@ export interface ValueSpan {
 
 /** Of a picture's L*, NaN left out. */
 export function valueSpan(lightness: Float32Array): ValueSpan {
-  const sorted = (lightness.some(Number.isNaN) ? lightness.filter((l) => !Number.isNaN(l)) : Float32Array.from(lightness)).sort();
+  const sorted = (
+    lightness.some(Number.isNaN) ? lightness.filter((l) => !Number.isNaN(l)) : Float32Array.from(lightness)
+  ).sort();
   return { low: sorted[0] ?? 0, high: sorted[sorted.length - 1] ?? 0, median: sorted[sorted.length >> 1] ?? 0 };
 }
 

@@ -18,7 +18,10 @@ export function backgroundSpread(photo: Photo, calibration: Calibration): (light
     .map((patch, i) => {
       const p = patchwork(photo, calibration, grow(patch, -1.5));
       const soft = gaussianBlur(p.y, p.samples.columns, p.samples.rows, STREAK_BLUR_MM / SAMPLE_MM);
-      return { lightness: calibration.profile.greys[i]?.[0] ?? 0, spread: deviation(Array.from(soft, luminanceToLightness)) };
+      return {
+        lightness: calibration.profile.greys[i]?.[0] ?? 0,
+        spread: deviation(Array.from(soft, luminanceToLightness)),
+      };
     })
     .sort((a, b) => a.lightness - b.lightness);
   return (lightness) => {

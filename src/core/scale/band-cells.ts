@@ -59,7 +59,11 @@ function widened(mask: Uint8Array, p: Patchwork, mm: number): Uint8Array {
 
 /** The mask without a rim of `mm`. */
 function eroded(mask: Uint8Array, p: Patchwork, mm: number): Uint8Array {
-  const wide = widened(mask.map((v) => 1 - v), p, mm);
+  const wide = widened(
+    mask.map((v) => 1 - v),
+    p,
+    mm,
+  );
   return mask.map((v, i) => (v === 1 && wide[i] === 0 ? 1 : 0));
 }
 
@@ -121,11 +125,21 @@ export interface BandsToRead {
 }
 
 function bandPatchwork(photo: Photo, calibration: Calibration, frame: BoxMm): Patchwork {
-  return patchwork(photo, calibration, frame, Math.max(STEP_MM, Math.max(frame.widthMm, frame.heightMm) / MOST_SAMPLES));
+  return patchwork(
+    photo,
+    calibration,
+    frame,
+    Math.max(STEP_MM, Math.max(frame.widthMm, frame.heightMm) / MOST_SAMPLES),
+  );
 }
 
 /** Reads each band, and what stands in front of them where the sheet has it; `found` is where hand-drawn ones lie, if that is known. */
-export function readBands(photo: Photo, calibration: Calibration, { frame, terms, targets, onSheet, ground }: BandsToRead, found?: DrawnByHand): BandReadings {
+export function readBands(
+  photo: Photo,
+  calibration: Calibration,
+  { frame, terms, targets, onSheet, ground }: BandsToRead,
+  found?: DrawnByHand,
+): BandReadings {
   const p = bandPatchwork(photo, calibration, frame);
   const { columns, rows, stepXMm: stepMm } = p.samples;
   const soft = gaussianBlur(p.y, columns, rows, Math.max(0.5, STREAK_BLUR_MM / stepMm));
@@ -140,7 +154,12 @@ export function readBands(photo: Photo, calibration: Calibration, { frame, terms
     const own = places.length > 0 ? medianLab(p, places)[0] : black;
     if (own < black + CLEARLY_LIGHTER) return places;
     const dark = lightnessToLuminance((own + black) / 2);
-    const front = grown(Uint8Array.from(p.y, (y) => (y < dark ? 1 : 0)), columns, rows, 2);
+    const front = grown(
+      Uint8Array.from(p.y, (y) => (y < dark ? 1 : 0)),
+      columns,
+      rows,
+      2,
+    );
     return places.filter((k) => front[k] === 0);
   };
   const read = (mask: Uint8Array, isBand: boolean): CellReading | null => {
@@ -149,8 +168,14 @@ export function readBands(photo: Photo, calibration: Calibration, { frame, terms
     return places.length * stepMm * stepMm < 100 * LEAST_CM2 ? null : readPlaces(p, soft, places, ground);
   };
   const bandOf = drawn && bandOfPlaces(p, frame, drawn.rays, drawn.plateaus);
-  const masks = bandOf ? targets.map((_, k) => bandOf.map((b, i) => (b === k + 1 && before?.[i] !== 1 ? 1 : 0))) : (picture?.bands ?? []).map((band) => maskOf(p, frame, band.shape));
-  return { bands: masks.map((mask) => read(mask, true)), silhouette: silhouette && read(silhouette, false), told: drawn?.plateaus.told ?? targets.length };
+  const masks = bandOf
+    ? targets.map((_, k) => bandOf.map((b, i) => (b === k + 1 && before?.[i] !== 1 ? 1 : 0)))
+    : (picture?.bands ?? []).map((band) => maskOf(p, frame, band.shape));
+  return {
+    bands: masks.map((mask) => read(mask, true)),
+    silhouette: silhouette && read(silhouette, false),
+    told: drawn?.plateaus.told ?? targets.length,
+  };
 }
 
 /** Hand-drawn bands are this much narrower than the brush at the most. */
@@ -162,7 +187,11 @@ export interface DrawnByHand {
 }
 
 /** Bands that somebody drew, over a patchwork of their frame; `hidden` is 1 where the sheet's silhouette stands before them, null without one. */
-export function findDrawn(p: Patchwork, { frame, terms, targets }: Pick<BandsToRead, 'frame' | 'terms' | 'targets'>, hidden: Uint8Array | null): DrawnByHand {
+export function findDrawn(
+  p: Patchwork,
+  { frame, terms, targets }: Pick<BandsToRead, 'frame' | 'terms' | 'targets'>,
+  hidden: Uint8Array | null,
+): DrawnByHand {
   const lightness = softLightness(p);
   const set: Corner = [terms.lamp.x * frame.widthMm, terms.lamp.y * frame.heightMm];
   const rays = raysOf(terms.motif, frame, terms.motif === 'ranges' ? set : lightestNear(p, lightness, frame, set));
@@ -178,7 +207,11 @@ export function findDrawn(p: Patchwork, { frame, terms, targets }: Pick<BandsToR
 }
 
 /** Where hand-drawn bands lie in a photograph. */
-export function findDrawnIn(photo: Photo, calibration: Calibration, { frame, terms, targets, onSheet }: Omit<BandsToRead, 'ground'>): DrawnByHand {
+export function findDrawnIn(
+  photo: Photo,
+  calibration: Calibration,
+  { frame, terms, targets, onSheet }: Omit<BandsToRead, 'ground'>,
+): DrawnByHand {
   const p = bandPatchwork(photo, calibration, frame);
   const front = onSheet ? bandPicture(terms).silhouette : null;
   return findDrawn(p, { frame, terms, targets }, front && widened(maskOf(p, frame, front.shape), p, INSET_MM));
@@ -186,5 +219,9 @@ export function findDrawnIn(photo: Photo, calibration: Calibration, { frame, ter
 
 /** Their outlines, lightest first, mm on the plane, to be filled by the even-odd rule. */
 export function drawnOutlines({ rays, plateaus }: DrawnByHand, frame: BoxMm): (readonly [number, number][])[][] {
-  return (plateaus.endsMm[0] ?? []).map((_, k) => shapeOf(rays, plateaus, k + 1, frame).flat().map((ring) => ring.map(([x, y]): [number, number] => [x + frame.xMm, y + frame.yMm])));
+  return (plateaus.endsMm[0] ?? []).map((_, k) =>
+    shapeOf(rays, plateaus, k + 1, frame)
+      .flat()
+      .map((ring) => ring.map(([x, y]): [number, number] => [x + frame.xMm, y + frame.yMm])),
+  );
 }

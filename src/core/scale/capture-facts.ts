@@ -5,7 +5,15 @@ import { boxCorners, boxMm } from '../sheet/paper';
 import type { ReadStep } from './compare';
 
 /** Of a sheet on a card that nothing is known of; the rest is put in where it is known. */
-export const CALIBRATED = { mode: 'calibrated', whiteBasis: 'nominal', colour: 'assumed', sizeMm: null, paper: null, tag: null, corners: null } as const;
+export const CALIBRATED = {
+  mode: 'calibrated',
+  whiteBasis: 'nominal',
+  colour: 'assumed',
+  sizeMm: null,
+  paper: null,
+  tag: null,
+  corners: null,
+} as const;
 
 /** Corners of a sheet or board as fractions of the photograph. */
 export function cornersOf(plane: Plane, widthMm: number, heightMm: number): { x: number; y: number }[] {
@@ -18,5 +26,13 @@ export function cornersOf(plane: Plane, widthMm: number, heightMm: number): { x:
 /** Readings outside the card are told, and never refused. */
 export function outsideIssues(read: readonly ReadStep[]): CaptureIssue[] {
   const outside = read.flatMap((r, i) => (r.sureness.extrapolated ? [i + 1] : []));
-  return outside.length === 0 ? [] : [issue('outside_card', outside.length, `Darker or lighter than the printed greys, so less sure: step ${outside.join(', ')}.`)];
+  return outside.length === 0
+    ? []
+    : [
+        issue(
+          'outside_card',
+          outside.length,
+          `Darker or lighter than the printed greys, so less sure: step ${outside.join(', ')}.`,
+        ),
+      ];
 }

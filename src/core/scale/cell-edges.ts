@@ -40,7 +40,8 @@ export function cellEdges(p: Patchwork, cell: BoxMm, bareAt: Uint8Array): CellEd
       const i = at(cell.xMm + x, cell.yMm + y);
       if (i < 0 || bareAt[i] === 1) continue;
       if (inside >= MIDDLE_FROM) middle.push(p.y[i] as number);
-      else if (inside >= RIM.from && inside < RIM.to && sides.filter((s) => s < RIM.to).length === 1) (rims[sides.indexOf(inside)] as number[]).push(p.y[i] as number);
+      else if (inside >= RIM.from && inside < RIM.to && sides.filter((s) => s < RIM.to).length === 1)
+        (rims[sides.indexOf(inside)] as number[]).push(p.y[i] as number);
     }
   const own = luminanceToLightness(median(middle));
   // A pool runs round the cell or along more than one side; light falling off would show on one only.

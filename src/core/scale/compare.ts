@@ -54,7 +54,10 @@ function warmthAgainstNeighbours(labs: readonly Triple[]): number[] {
 const chroma = (lab: Triple): number => Math.hypot(lab[1], lab[2]);
 
 /** Colours that the steps should have: of the paints where they are known, else all grey, or all of the strongest one's hue. */
-function expectedLabs(labs: readonly Triple[], paints: readonly Triple[] | null): { readonly greys: readonly Triple[]; readonly hues: readonly Triple[] } {
+function expectedLabs(
+  labs: readonly Triple[],
+  paints: readonly Triple[] | null,
+): { readonly greys: readonly Triple[]; readonly hues: readonly Triple[] } {
   const strongest = labs.reduce((a, b) => (chroma(b) > chroma(a) ? b : a));
   return { greys: paints ?? labs.map((l): Triple => [l[0], 0, 0]), hues: paints ?? labs.map(() => strongest) };
 }
@@ -69,7 +72,13 @@ function colourFlags(labs: readonly Triple[], paints: readonly Triple[] | null, 
     if (!hue && off > LIMITS.drift) flags.push('drift_warm');
     if (!hue && off < -LIMITS.drift) flags.push('drift_cool');
     const wanted = expected.hues[i] as Triple;
-    if (hue && chroma(lab) >= LIMITS.hueTold && chroma(wanted) >= LIMITS.hueTold && Math.abs(hueTurn(labToLinearRgb(wanted), labToLinearRgb(lab)) ?? 0) > LIMITS.hueTurn) flags.push('hue_turn');
+    if (
+      hue &&
+      chroma(lab) >= LIMITS.hueTold &&
+      chroma(wanted) >= LIMITS.hueTold &&
+      Math.abs(hueTurn(labToLinearRgb(wanted), labToLinearRgb(lab)) ?? 0) > LIMITS.hueTurn
+    )
+      flags.push('hue_turn');
     return flags;
   });
 }
@@ -82,7 +91,12 @@ export interface Expectation {
   readonly hue: boolean;
 }
 
-export function compareScale(terms: ScaleTerms, read: readonly ReadStep[], capture: Omit<Capture, 'uncertainty'>, expected: Expectation = { paints: null, hue: false }): ScaleResult {
+export function compareScale(
+  terms: ScaleTerms,
+  read: readonly ReadStep[],
+  capture: Omit<Capture, 'uncertainty'>,
+  expected: Expectation = { paints: null, hue: false },
+): ScaleResult {
   const lightness = read.map((r) => r.reading.lab[0]);
   const relative = capture.mode === 'relative';
   const known = knownOf(capture);
@@ -90,7 +104,13 @@ export function compareScale(terms: ScaleTerms, read: readonly ReadStep[], captu
   const size = stepSize(targets);
   const values = valueFlags(terms, lightness);
   const whiteStep = terms.order === 'light-first' ? 1 : terms.steps;
-  const colours = relative ? [] : colourFlags(read.map((r) => r.reading.lab), expected.paints, expected.hue);
+  const colours = relative
+    ? []
+    : colourFlags(
+        read.map((r) => r.reading.lab),
+        expected.paints,
+        expected.hue,
+      );
   const steps = read.map(({ reading, sureness, grain }, i): MeasuredStep => {
     const target = targets[i] ?? 0;
     const spread = Math.sqrt(Math.max(0, reading.spread ** 2 - grain ** 2));
@@ -121,7 +141,11 @@ export function compareScale(terms: ScaleTerms, read: readonly ReadStep[], captu
       flags,
     };
   });
-  const gaps = measureGaps(terms, lightness, read.map((r) => r.sureness.own));
+  const gaps = measureGaps(
+    terms,
+    lightness,
+    read.map((r) => r.sureness.own),
+  );
   const halves = steps.map((s) => s.uncertainty).sort((a, b) => a - b);
   return {
     version: SCALE_RESULT_VERSION,
@@ -133,7 +157,10 @@ export function compareScale(terms: ScaleTerms, read: readonly ReadStep[], captu
       evenness: evenness(gaps),
       order: orderOf(gaps),
       ends: { lightest: Math.max(...lightness), darkest: Math.min(...lightness) },
-      drift: { warm: colours.flatMap((f, i) => (f.includes('drift_warm') ? [i + 1] : [])), cool: colours.flatMap((f, i) => (f.includes('drift_cool') ? [i + 1] : [])) },
+      drift: {
+        warm: colours.flatMap((f, i) => (f.includes('drift_warm') ? [i + 1] : [])),
+        cool: colours.flatMap((f, i) => (f.includes('drift_cool') ? [i + 1] : [])),
+      },
     },
     leastWork: known === 'order-and-gaps' ? null : leastWork(terms, lightness),
     silhouette: null,
@@ -144,5 +171,16 @@ export function compareScale(terms: ScaleTerms, read: readonly ReadStep[], captu
 
 /** The result of a photograph that gave no readings. */
 export function nothingRead(capture: Omit<Capture, 'uncertainty' | 'accepted'>): ScaleResult {
-  return { version: SCALE_RESULT_VERSION, kind: 'scale', capture: { ...capture, accepted: false, uncertainty: null }, steps: [], gaps: [], summary: null, leastWork: null, silhouette: null, chips: [], findings: [] };
+  return {
+    version: SCALE_RESULT_VERSION,
+    kind: 'scale',
+    capture: { ...capture, accepted: false, uncertainty: null },
+    steps: [],
+    gaps: [],
+    summary: null,
+    leastWork: null,
+    silhouette: null,
+    chips: [],
+    findings: [],
+  };
 }

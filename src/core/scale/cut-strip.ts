@@ -22,7 +22,9 @@ const WIDEST = 2.6;
 function profileAlong(photo: Photo, calibration: Calibration, box: BoxMm, wide: boolean, places: number): Float64Array {
   const [long, short] = wide ? [box.widthMm, box.heightMm] : [box.heightMm, box.widthMm];
   const inset = ((1 - MIDDLE) / 2) * short;
-  const middle = wide ? boxMm(box.xMm, box.yMm + inset, long, MIDDLE * short) : boxMm(box.xMm + inset, box.yMm, MIDDLE * short, long);
+  const middle = wide
+    ? boxMm(box.xMm, box.yMm + inset, long, MIDDLE * short)
+    : boxMm(box.xMm + inset, box.yMm, MIDDLE * short, long);
   const p = patchwork(photo, calibration, middle, Math.max(long / places / 2, short / 60));
   const { columns, rows } = p.samples;
   const alongCount = wide ? columns : rows;
@@ -31,7 +33,8 @@ function profileAlong(photo: Photo, calibration: Calibration, box: BoxMm, wide: 
     const from = Math.floor((k * alongCount) / places);
     const to = Math.max(from + 1, Math.floor(((k + 1) * alongCount) / places));
     const values: number[] = [];
-    for (let a = from; a < to; a++) for (let b = 0; b < acrossCount; b++) values.push(p.y[wide ? b * columns + a : a * columns + b] as number);
+    for (let a = from; a < to; a++)
+      for (let b = 0; b < acrossCount; b++) values.push(p.y[wide ? b * columns + a : a * columns + b] as number);
     values.sort((x, y) => x - y);
     return luminanceToLightness(values[values.length >> 1] as number);
   });
@@ -41,7 +44,9 @@ function profileAlong(photo: Photo, calibration: Calibration, box: BoxMm, wide: 
 function withoutGaps(profile: Float64Array, window: number): Float64Array {
   const half = Math.max(1, Math.floor(window / 2));
   return profile.map((_, i) => {
-    const near = Array.from(profile.subarray(Math.max(0, i - half), Math.min(profile.length, i + half + 1))).sort((a, b) => a - b);
+    const near = Array.from(profile.subarray(Math.max(0, i - half), Math.min(profile.length, i + half + 1))).sort(
+      (a, b) => a - b,
+    );
     return near[near.length >> 1] as number;
   });
 }
@@ -66,7 +71,10 @@ const EVEN_ENOUGH = 0.7;
 /** Cuts the strip in a box of the plane into `steps` cells, in the order they lie, left to right or top to bottom. */
 export function cutStrip(photo: Photo, calibration: Calibration, box: BoxMm, steps: number): CutStrip {
   const n = steps * PER_STEP;
-  const [across, down] = [true, false].map((wide) => profileAlong(photo, calibration, box, wide, n)) as [Float64Array, Float64Array];
+  const [across, down] = [true, false].map((wide) => profileAlong(photo, calibration, box, wide, n)) as [
+    Float64Array,
+    Float64Array,
+  ];
   // A strip runs the way in which its lightness changes, whichever side of it is longer.
   const wide = scatterOf(across)(0, n) >= scatterOf(down)(0, n);
   const raw = wide ? across : down;
@@ -89,7 +97,12 @@ export function cutStrip(photo: Photo, calibration: Calibration, box: BoxMm, ste
   const long = wide ? box.widthMm : box.heightMm;
   const cells = cuts.slice(0, -1).map((a, i): IndexedBoxMm => {
     const [from, length] = [(a / n) * long, (((cuts[i + 1] as number) - a) / n) * long];
-    return { index: i + 1, ...(wide ? boxMm(box.xMm + from, box.yMm, length, box.heightMm) : boxMm(box.xMm, box.yMm + from, box.widthMm, length)) };
+    return {
+      index: i + 1,
+      ...(wide
+        ? boxMm(box.xMm + from, box.yMm, length, box.heightMm)
+        : boxMm(box.xMm, box.yMm + from, box.widthMm, length)),
+    };
   });
   return { cells, leftOver: cost(cuts) };
 }

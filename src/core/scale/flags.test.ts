@@ -54,11 +54,15 @@ test('the ends have limits of their own', () => {
 
 test('evenness is 0 for an even scale, and does not depend on its contrast', () => {
   fc.assert(
-    fc.property(fc.double({ min: 0.2, max: 1, noNaN: true }), fc.double({ min: -4, max: 4, noNaN: true }), (contrast, shift) => {
-      const uneven = [96, 80 + shift, 60, 42, 24];
-      const flat = uneven.map((l) => 50 + contrast * (l - 50));
-      expect(evenness(measureGaps(terms, flat, sure))).toBeCloseTo(evenness(measureGaps(terms, uneven, sure)), 9);
-    }),
+    fc.property(
+      fc.double({ min: 0.2, max: 1, noNaN: true }),
+      fc.double({ min: -4, max: 4, noNaN: true }),
+      (contrast, shift) => {
+        const uneven = [96, 80 + shift, 60, 42, 24];
+        const flat = uneven.map((l) => 50 + contrast * (l - 50));
+        expect(evenness(measureGaps(terms, flat, sure))).toBeCloseTo(evenness(measureGaps(terms, uneven, sure)), 9);
+      },
+    ),
   );
   expect(evenness(measureGaps(terms, targets, sure))).toBe(0);
 });

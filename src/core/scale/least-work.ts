@@ -74,7 +74,8 @@ export function leastWork(terms: ScaleTerms, lightness: readonly number[]): Repa
   const rule = ruleOf(terms, lightness);
   const n = lightness.length;
   const value = (i: number, again: number): number => (again === 1 ? rule.targets[i] : lightness[i]) as number;
-  const cost = (i: number, again: number): number => (again === 1 ? 1 + 1e-6 * Math.abs((rule.targets[i] as number) - (lightness[i] as number)) : 0);
+  const cost = (i: number, again: number): number =>
+    again === 1 ? 1 + 1e-6 * Math.abs((rule.targets[i] as number) - (lightness[i] as number)) : 0;
   const allowed = (i: number, again: number): boolean => again === 1 || mayStay(rule, i, lightness[i] as number);
   const best = [0, 1].map((again) => [allowed(0, again) ? cost(0, again) : Infinity]);
   const from = [0, 1].map(() => [0]);

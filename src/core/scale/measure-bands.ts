@@ -38,23 +38,55 @@ export function lightestFirst(terms: TermsOf<'bands'>): readonly number[] {
   return terms.order === 'light-first' ? inOrder : [...inOrder].reverse();
 }
 
-const inReadingOrder = <T>(terms: TermsOf<'bands'>, bands: readonly T[]): readonly T[] => (terms.order === 'light-first' ? bands : [...bands].reverse());
+const inReadingOrder = <T>(terms: TermsOf<'bands'>, bands: readonly T[]): readonly T[] =>
+  terms.order === 'light-first' ? bands : [...bands].reverse();
 
 /** Why the bands can't be read, if they can't: fewer than half of those wanted can be told apart, or one hardly shows. */
-function unreadable({ bands, told }: BandReadings, code: 'wrong_sheet' | 'no_target', box: CaptureIssue['box']): CaptureIssue[] {
+function unreadable(
+  { bands, told }: BandReadings,
+  code: 'wrong_sheet' | 'no_target',
+  box: CaptureIssue['box'],
+): CaptureIssue[] {
   if (told < bands.length / 2)
-    return [issue(code, told, `Only ${told} of the ${bands.length} bands can be told apart: photograph the picture when its bands are painted, each a little darker than the one before.`, box)];
+    return [
+      issue(
+        code,
+        told,
+        `Only ${told} of the ${bands.length} bands can be told apart: photograph the picture when its bands are painted, each a little darker than the one before.`,
+        box,
+      ),
+    ];
   const hidden = bands.flatMap((b, i) => (b ? [] : [i + 1]));
-  return hidden.length === 0 ? [] : [issue(code, hidden.length, `So little shows of band ${hidden.join(', ')} that it can’t be read: leave more of it free of what stands in front.`, box)];
+  return hidden.length === 0
+    ? []
+    : [
+        issue(
+          code,
+          hidden.length,
+          `So little shows of band ${hidden.join(', ')} that it can’t be read: leave more of it free of what stands in front.`,
+          box,
+        ),
+      ];
 }
 
-async function measureSheet(photo: Photo, { terms, expected, card }: BandsRequest, tools: MeasureTools): Promise<ScaleResult> {
+async function measureSheet(
+  photo: Photo,
+  { terms, expected, card }: BandsRequest,
+  tools: MeasureTools,
+): Promise<ScaleResult> {
   const opened = await openSheet(
     photo,
     {
       layoutOn: (paper) => pictureLayout(paper, 1, terms.steps),
       expected,
-      check: (tag) => (tag.kind === 'bands' && tag.steps === terms.steps ? null : issue('wrong_sheet', 1, `This is not the sheet with ${terms.steps} bands: photograph the sheet of this exercise.`)),
+      check: (tag) =>
+        tag.kind === 'bands' && tag.steps === terms.steps
+          ? null
+          : issue(
+              'wrong_sheet',
+              1,
+              `This is not the sheet with ${terms.steps} bands: photograph the sheet of this exercise.`,
+            ),
       onFound: () => tools.onStage?.('reading its greys'),
       ...(card && { card }),
     },
@@ -62,30 +94,56 @@ async function measureSheet(photo: Photo, { terms, expected, card }: BandsReques
   );
   const { located, tag } = opened;
   const corners = located && cornersOf(located.plane, located.frame.widthMm, located.frame.heightMm);
-  const base = { ...CALIBRATED, whiteBasis: card?.basis ?? 'nominal', target: located ? ('sheet' as const) : null, tag, corners } satisfies Partial<Capture>;
+  const base = {
+    ...CALIBRATED,
+    whiteBasis: card?.basis ?? 'nominal',
+    target: located ? ('sheet' as const) : null,
+    tag,
+    corners,
+  } satisfies Partial<Capture>;
   if (opened.kind === 'refused') return nothingRead({ ...base, issues: opened.issues });
   const { layout, calibration, issues } = opened;
   tools.onStage?.('reading the steps');
   const frame = layout.cells[0];
   if (!frame) throw new Error('The sheet of bands has no frame.');
   const targets = lightestFirst(terms);
-  const found = readBands(photo, calibration, { frame, terms, targets, onSheet: true, ground: calibration.profile.paper });
+  const found = readBands(photo, calibration, {
+    frame,
+    terms,
+    targets,
+    onSheet: true,
+    ground: calibration.profile.paper,
+  });
   const missing = unreadable(found, 'wrong_sheet', photoBox(opened.located.plane, frame));
   if (missing.length > 0) return nothingRead({ ...base, issues: [...issues, ...missing] });
   const readings = inReadingOrder(terms, found.bands) as CellReading[];
   const shine = Math.max(...readings.map(shineStrength));
   if (shine > GATE.glare.limit && !issues.some((i) => i.code === 'clipped'))
-    issues.push(issue('glare', shine, 'Shine lies on the picture: turn the sheet away from the lamp until it leaves the paint.', photoBox(opened.located.plane, frame)));
+    issues.push(
+      issue(
+        'glare',
+        shine,
+        'Shine lies on the picture: turn the sheet away from the lamp until it leaves the paint.',
+        photoBox(opened.located.plane, frame),
+      ),
+    );
   tools.onStage?.('comparing');
   const grain = backgroundSpread(photo, calibration);
-  const read = readings.map((reading): ReadStep => ({ reading, sureness: surenessOf(calibration, reading.lab[0]), grain: grain(reading.lab[0]) }));
+  const read = readings.map((reading): ReadStep => ({
+    reading,
+    sureness: surenessOf(calibration, reading.lab[0]),
+    grain: grain(reading.lab[0]),
+  }));
   issues.push(...outsideIssues(read));
   const result = compareScale(terms, read, { ...base, colour: 'assumed', accepted: !refuses(issues), issues });
   const { silhouette } = found;
   if (!silhouette) return result;
   const spread = Math.sqrt(Math.max(0, silhouette.spread ** 2 - grain(silhouette.lab[0]) ** 2));
   const bare = silhouette.bareGround ?? 0;
-  const solid = spread <= LIMITS.streaky && bare <= LIMITS.bareGround && silhouette.lab[0] <= Math.min(...targets) + LIMITS.weakBlack;
+  const solid =
+    spread <= LIMITS.streaky &&
+    bare <= LIMITS.bareGround &&
+    silhouette.lab[0] <= Math.min(...targets) + LIMITS.weakBlack;
   return { ...result, silhouette: { lightness: silhouette.lab[0], spread, bareGround: silhouette.bareGround, solid } };
 }
 
@@ -94,13 +152,24 @@ const OUTER = 0.03;
 
 /** A frame of which only order and gaps are known, its lightest and darkest parts placed at the ends. */
 export function roughlyAnchored(photo: Photo, calibration: Calibration, box: BoxMm, ends: Ends): Calibration {
-  const y = patchwork(photo, calibration, box, Math.max(box.widthMm, box.heightMm) / 120).y.filter((v) => !Number.isNaN(v)).sort();
+  const y = patchwork(photo, calibration, box, Math.max(box.widthMm, box.heightMm) / 120)
+    .y.filter((v) => !Number.isNaN(v))
+    .sort();
   const at = (share: number) => y[Math.floor(share * (y.length - 1))] ?? 0;
-  return anchored(calibration, { light: at(1 - OUTER), dark: at(OUTER) }, { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) });
+  return anchored(
+    calibration,
+    { light: at(1 - OUTER), dark: at(OUTER) },
+    { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) },
+  );
 }
 
 /** The bands placed between the ends, from a frame of which only order and gaps are known. */
-function readRelative(photo: Photo, { calibration, box }: Extract<OpenedFree, { kind: 'open' }>, terms: TermsOf<'bands'>, targets: readonly number[]): BandReadings {
+function readRelative(
+  photo: Photo,
+  { calibration, box }: Extract<OpenedFree, { kind: 'open' }>,
+  terms: TermsOf<'bands'>,
+  targets: readonly number[],
+): BandReadings {
   const wanted = { light: lightnessToLuminance(terms.ends.light), dark: lightnessToLuminance(terms.ends.dark) };
   const bands = { frame: box, terms, targets, onSheet: false, ground: null };
   const rough = roughlyAnchored(photo, calibration, box, terms.ends);
@@ -109,7 +178,12 @@ function readRelative(photo: Photo, { calibration, box }: Extract<OpenedFree, { 
   const read = first.bands.flatMap((b) => (b ? [lightnessToLuminance(b.lab[0])] : []));
   if (read.length < 2 || !rough.anchor) return first;
   const back = (v: number) => v / (rough.anchor?.gain ?? 1) + (rough.anchor?.offset ?? 0);
-  return readBands(photo, anchored(calibration, { light: back(Math.max(...read)), dark: back(Math.min(...read)) }, wanted), bands, drawn);
+  return readBands(
+    photo,
+    anchored(calibration, { light: back(Math.max(...read)), dark: back(Math.min(...read)) }, wanted),
+    bands,
+    drawn,
+  );
 }
 
 /** Bands that somebody drew without a sheet. */
@@ -126,7 +200,11 @@ function measureFree(photo: Photo, request: BandsRequest, target: FreeTarget, to
   const missing = unreadable(found, 'no_target', { x: 0, y: 0, width: 1, height: 1 });
   if (missing.length > 0) return nothingRead({ ...base, issues: [...opened.issues, ...missing] });
   const readings = inReadingOrder(terms, found.bands) as CellReading[];
-  const read = readings.map((reading): ReadStep => ({ reading, sureness: sureness(reading.lab[0]), grain: grain(reading.lab[0]) }));
+  const read = readings.map((reading): ReadStep => ({
+    reading,
+    sureness: sureness(reading.lab[0]),
+    grain: grain(reading.lab[0]),
+  }));
   const issues = [...opened.issues, ...(relative ? clippedSteps(readings) : outsideIssues(read))];
   tools.onStage?.('comparing');
   return compareScale(terms, read, { ...base, accepted: !refuses(issues), issues });

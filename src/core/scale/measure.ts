@@ -55,17 +55,24 @@ export type MeasureStage = (typeof MEASURE_STAGES)[number];
 const STEPPED = ['scale', 'monochrome-scale', 'colours-on-scale'];
 
 /** The sheet of another kind, or of another number of steps. */
-const otherSheet = (steps: number) => (tag: SheetTag): CaptureIssue | null =>
-  STEPPED.includes(tag.kind) && tag.steps === steps
-    ? null
-    : issue('wrong_sheet', 1, `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`);
+const otherSheet =
+  (steps: number) =>
+  (tag: SheetTag): CaptureIssue | null =>
+    STEPPED.includes(tag.kind) && tag.steps === steps
+      ? null
+      : issue(
+          'wrong_sheet',
+          1,
+          `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`,
+        );
 
 async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureTools): Promise<ScaleResult> {
   const { terms } = request;
   const opened = await openSheet(
     photo,
     {
-      layoutOn: (paper) => scaleLayout(terms.steps, paper, { hue: request.hue ?? false, chipRows: request.chipRows ?? 0 }),
+      layoutOn: (paper) =>
+        scaleLayout(terms.steps, paper, { hue: request.hue ?? false, chipRows: request.chipRows ?? 0 }),
       expected: request.expected,
       check: otherSheet(terms.steps),
       onFound: () => tools.onStage?.('reading its greys'),
@@ -76,7 +83,13 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
   );
   const { located, tag } = opened;
   const corners = located && cornersOf(located.plane, located.frame.widthMm, located.frame.heightMm);
-  const base = { ...CALIBRATED, whiteBasis: request.card?.basis ?? 'nominal', target: located ? ('sheet' as const) : null, tag, corners } satisfies Partial<Capture>;
+  const base = {
+    ...CALIBRATED,
+    whiteBasis: request.card?.basis ?? 'nominal',
+    target: located ? ('sheet' as const) : null,
+    tag,
+    corners,
+  } satisfies Partial<Capture>;
   if (opened.kind === 'refused') return nothingRead({ ...base, issues: opened.issues });
   const { layout, calibration, issues } = opened;
 
@@ -85,29 +98,73 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
   if (tag === null) {
     const missing = gapsMissing(photo, calibration, layout, readings);
     if (missing > GATE.wrong_sheet.limit)
-      return nothingRead({ ...base, issues: [issue('wrong_sheet', missing, `The cells are not where a sheet of ${terms.steps} steps has them: photograph the sheet of this exercise.`)] });
+      return nothingRead({
+        ...base,
+        issues: [
+          issue(
+            'wrong_sheet',
+            missing,
+            `The cells are not where a sheet of ${terms.steps} steps has them: photograph the sheet of this exercise.`,
+          ),
+        ],
+      });
   }
   if (!issues.some((i) => i.code === 'clipped')) issues.push(...glareIssues(readings, layout, calibration));
 
   tools.onStage?.('comparing');
   const grain = backgroundSpread(photo, calibration);
-  const read = readings.map((reading): ReadStep => ({ reading, sureness: surenessOf(calibration, reading.lab[0]), grain: grain(reading.lab[0]) }));
+  const read = readings.map((reading): ReadStep => ({
+    reading,
+    sureness: surenessOf(calibration, reading.lab[0]),
+    grain: grain(reading.lab[0]),
+  }));
   issues.push(...outsideIssues(read));
   const ofOneColour = request.hue === true && layout.chips.length === 0;
-  const result = compareScale(terms, read, { ...base, colour: calibration.coloursMeasured ? 'measured' : 'assumed', accepted: !refuses(issues), issues }, { paints: request.paints ?? null, hue: ofOneColour });
-  return layout.chips.length === 0 ? result : { ...result, chips: readChips(photo, calibration, layout, readings.map((r) => r.lab[0])) };
+  const result = compareScale(
+    terms,
+    read,
+    { ...base, colour: calibration.coloursMeasured ? 'measured' : 'assumed', accepted: !refuses(issues), issues },
+    { paints: request.paints ?? null, hue: ofOneColour },
+  );
+  return layout.chips.length === 0
+    ? result
+    : {
+        ...result,
+        chips: readChips(
+          photo,
+          calibration,
+          layout,
+          readings.map((r) => r.lab[0]),
+        ),
+      };
 }
 
 /** A strip that somebody painted without a sheet. */
-function measureStrip(photo: Photo, { terms, card, lineMm }: ScaleRequest, target: FreeTarget, tools: MeasureTools): ScaleResult {
+function measureStrip(
+  photo: Photo,
+  { terms, card, lineMm }: ScaleRequest,
+  target: FreeTarget,
+  tools: MeasureTools,
+): ScaleResult {
   const opened = openFree(photo, target, { ...(card && { card }), ...(lineMm !== undefined && { lineMm }) }, tools.cv);
   if (opened.kind === 'refused') return nothingRead({ ...opened.base, issues: opened.issues });
   tools.onStage?.('reading the steps');
   const { base, relative, sureness, grain } = opened;
-  const strip = relative ? readRelativeStrip(photo, opened, terms.steps, terms.order, terms.ends) : readStrip(photo, opened.calibration, opened.box, terms.steps, terms.order);
-  if (relative && strip.issues.length > 0) return nothingRead({ ...base, target: target.kind === 'scan' ? null : base.target, issues: strip.issues });
-  const read = strip.readings.map((reading): ReadStep => ({ reading, sureness: sureness(reading.lab[0]), grain: grain(reading.lab[0]) }));
-  const issues = [...opened.issues, ...strip.issues, ...(relative ? clippedSteps(strip.readings) : outsideIssues(read))];
+  const strip = relative
+    ? readRelativeStrip(photo, opened, terms.steps, terms.order, terms.ends)
+    : readStrip(photo, opened.calibration, opened.box, terms.steps, terms.order);
+  if (relative && strip.issues.length > 0)
+    return nothingRead({ ...base, target: target.kind === 'scan' ? null : base.target, issues: strip.issues });
+  const read = strip.readings.map((reading): ReadStep => ({
+    reading,
+    sureness: sureness(reading.lab[0]),
+    grain: grain(reading.lab[0]),
+  }));
+  const issues = [
+    ...opened.issues,
+    ...strip.issues,
+    ...(relative ? clippedSteps(strip.readings) : outsideIssues(read)),
+  ];
   return compareScale(terms, read, { ...base, accepted: !refuses(issues), issues });
 }
 
@@ -138,4 +195,3 @@ export async function measureScale(photo: Photo, request: ScaleRequest, tools: M
       return measureStrip(photo, request, target, tools);
   }
 }
-

@@ -84,12 +84,22 @@ function openedMarked(photo: Photo, corners: readonly Point[], scan: boolean): O
     colour: null,
     corners: corners.map((c) => ({ x: c.x / photo.width, y: c.y / photo.height })),
   } satisfies Base;
-  const refused = (issues: CaptureIssue[]): OpenedFree => ({ kind: 'refused', base: { ...facts, target: scan ? null : 'corners' }, issues });
+  const refused = (issues: CaptureIssue[]): OpenedFree => ({
+    kind: 'refused',
+    base: { ...facts, target: scan ? null : 'corners' },
+    issues,
+  });
   const soft = explainSoftness(photo);
   if (soft.length > 0) return refused(soft);
   // Nobody marked a scan: one too small to be a strip is a picture without one, not somebody's mistake.
   if (scan && Math.min(photo.width, photo.height) < LEAST_SIDE)
-    return refused([issue('no_target', 0, 'No worksheet was found, and the picture is too small for a scanned strip: photograph the sheet with all four black corner squares.')]);
+    return refused([
+      issue(
+        'no_target',
+        0,
+        'No worksheet was found, and the picture is too small for a scanned strip: photograph the sheet with all four black corner squares.',
+      ),
+    ]);
   const { calibration, box, paper } = openMarked(photo, corners, scan);
   const half = RELATIVE_HALF_WIDTH[paper];
   return {
@@ -110,10 +120,23 @@ const LOST = 0.2;
 /** Steps between marked corners that are too bright to be read: nothing else in the picture tells of it. */
 export function clippedSteps(readings: readonly CellReading[]): CaptureIssue[] {
   const lost = readings.flatMap((r, i) => (r.clipped > LOST ? [i + 1] : []));
-  return lost.length === 0 ? [] : [issue('clipped', lost.length / readings.length, `Step ${lost.join(', ')} is so bright that it is lost: tap on it to darken the picture, and take it once more.`)];
+  return lost.length === 0
+    ? []
+    : [
+        issue(
+          'clipped',
+          lost.length / readings.length,
+          `Step ${lost.join(', ')} is so bright that it is lost: tap on it to darken the picture, and take it once more.`,
+        ),
+      ];
 }
 
-const whole = ({ width, height }: Photo): Point[] => [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }];
+const whole = ({ width, height }: Photo): Point[] => [
+  { x: 0, y: 0 },
+  { x: width, y: 0 },
+  { x: width, y: height },
+  { x: 0, y: height },
+];
 
 /** Throws BadCorners and WrongCard on what was given beside the photograph. */
 export function openFree(photo: Photo, target: FreeTarget, print: Print, cv: OpenCv): OpenedFree {

@@ -18,7 +18,8 @@ function retold(rays: readonly Ray[], ways: Ways): number[] {
   for (const ray of rays) {
     let t = 0;
     pathAlong(ray, ways).ends.forEach((end, k) => {
-      for (; t < Math.min(end, ray.lightness.length); t++) if (ray.blind[t] === 0) on[k]?.push(ray.lightness[t] as number);
+      for (; t < Math.min(end, ray.lightness.length); t++)
+        if (ray.blind[t] === 0) on[k]?.push(ray.lightness[t] as number);
     });
   }
   return ways.levels.map((l, k) => ((on[k] as number[]).length > 0 ? median(on[k] as number[]) : l));
@@ -36,7 +37,11 @@ export function levelsOf(rays: readonly Ray[], wanted: number, least: number, fr
   const some = rays.filter((_, i) => i % TRIED_ON === 0);
   const told = (m: number): { levels: number[]; cost: number } => {
     const most = fitted
-      .map(({ profile, fits }) => ({ profile, fits, gain: fits.cost(m) < Infinity ? (m === 1 ? 0 : fits.cost(m - 1)) - fits.cost(m) : -Infinity }))
+      .map(({ profile, fits }) => ({
+        profile,
+        fits,
+        gain: fits.cost(m) < Infinity ? (m === 1 ? 0 : fits.cost(m - 1)) - fits.cost(m) : -Infinity,
+      }))
       .filter((f) => f.gain > -Infinity && (m === 1 || f.gain > WORTH_A_PLATEAU))
       .sort((a, b) => b.gain - a.gain);
     const asked = most.filter((_, i) => i % Math.max(1, Math.ceil(most.length / ASKED)) === 0);

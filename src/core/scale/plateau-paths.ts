@@ -62,7 +62,8 @@ export function pathAlong(ray: Ray, { levels, least, frontBelow }: Ways): Path {
     for (let k = 1; k < m; k++)
       for (let j = 0; j < k; j++) {
         const cost = (left[j]?.[t] as number) + LEFT_OUT * (k - j - 1);
-        if (cost < (entered[k]?.[t] as number)) [(entered[k] as Float64Array)[t], (cameFrom[k] as Float64Array)[t]] = [cost, j];
+        if (cost < (entered[k]?.[t] as number))
+          [(entered[k] as Float64Array)[t], (cameFrom[k] as Float64Array)[t]] = [cost, j];
       }
   }
   let best = { cost: Infinity, k: 0, start: 0 };
@@ -72,7 +73,7 @@ export function pathAlong(ray: Ray, { levels, least, frontBelow }: Ways): Path {
       if (cost < best.cost) best = { cost, k, start };
     }
   const ends = new Array<number>(m).fill(Infinity);
-  for (let { k, start } = best; k > 0; ) {
+  for (let { k, start } = best; k > 0;) {
     const before = cameFrom[k]?.[start] as number;
     ends.fill(start, before, k);
     [k, start] = [before, cameAt[before]?.[start] as number];

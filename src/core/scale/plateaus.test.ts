@@ -12,10 +12,25 @@ const [COLUMNS, ROWS] = [FRAME.widthMm / STEP, FRAME.heightMm / STEP];
 
 /** A frame in which every place has the lightness that `at` gives it, mm from the frame's corner. */
 function painted(at: (x: number, y: number) => number): Patchwork {
-  const y = Float32Array.from({ length: COLUMNS * ROWS }, (_, i) => lightnessToLuminance(at(((i % COLUMNS) + 0.5) * STEP, (Math.floor(i / COLUMNS) + 0.5) * STEP)));
+  const y = Float32Array.from({ length: COLUMNS * ROWS }, (_, i) =>
+    lightnessToLuminance(at(((i % COLUMNS) + 0.5) * STEP, (Math.floor(i / COLUMNS) + 0.5) * STEP)),
+  );
   const rgb = new Float32Array(3 * y.length);
   y.forEach((v, i) => rgb.fill(v, 3 * i, 3 * i + 3));
-  return { samples: { columns: COLUMNS, rows: ROWS, stepXMm: STEP, stepYMm: STEP, xMm: FRAME.xMm, yMm: FRAME.yMm, codes: new Float32Array(0), clipped: new Uint8Array(y.length) }, rgb, y };
+  return {
+    samples: {
+      columns: COLUMNS,
+      rows: ROWS,
+      stepXMm: STEP,
+      stepYMm: STEP,
+      xMm: FRAME.xMm,
+      yMm: FRAME.yMm,
+      codes: new Float32Array(0),
+      clipped: new Uint8Array(y.length),
+    },
+    rgb,
+    y,
+  };
 }
 
 const LAMP = [50, 45] as const;
@@ -27,7 +42,13 @@ const rings = (ends: readonly number[], levels: readonly number[]) => (x: number
   return levels[k < 0 ? ends.length : k] ?? 0;
 };
 
-const wanted = (targets: readonly number[], more: Partial<HandDrawn> = {}): HandDrawn => ({ targets, leastMm: 4, hidden: new Uint8Array(COLUMNS * ROWS), frontBelow: -Infinity, ...more });
+const wanted = (targets: readonly number[], more: Partial<HandDrawn> = {}): HandDrawn => ({
+  targets,
+  leastMm: 4,
+  hidden: new Uint8Array(COLUMNS * ROWS),
+  frontBelow: -Infinity,
+  ...more,
+});
 
 function found(p: Patchwork, targets: readonly number[], more?: Partial<HandDrawn>) {
   const lightness = softLightness(p);
@@ -72,13 +93,24 @@ test('a dark post in front of light bands is no band', () => {
   const levels = [92, 76, 57, 38, 22];
   const bands = rings([12, 28, 42, 56], levels);
   const post = (x: number, y: number) => x > 70 && x < 80 && y > 30 && y < 60;
-  const { band } = found(painted((x, y) => (post(x, y) ? 20 : bands(x, y))), TARGETS, { frontBelow: 28 });
-  const beside = Uint8Array.from(band, (b, i) => (post(((i % COLUMNS) + 0.5) * STEP, (Math.floor(i / COLUMNS) + 0.5) * STEP) ? 0 : b));
+  const { band } = found(
+    painted((x, y) => (post(x, y) ? 20 : bands(x, y))),
+    TARGETS,
+    { frontBelow: 28 },
+  );
+  const beside = Uint8Array.from(band, (b, i) =>
+    post(((i % COLUMNS) + 0.5) * STEP, (Math.floor(i / COLUMNS) + 0.5) * STEP) ? 0 : b,
+  );
   expect(agreement(beside, levels, bands)).toBeGreaterThan(0.9);
 });
 
 test('one flat tone is told as one plateau', () => {
-  expect(found(painted(() => 60), TARGETS).plateaus.told).toBe(1);
+  expect(
+    found(
+      painted(() => 60),
+      TARGETS,
+    ).plateaus.told,
+  ).toBe(1);
 });
 
 test('shapes hold as much as was painted, and together the whole frame, corners too', () => {

@@ -62,7 +62,8 @@ export function lightestNear(p: Patchwork, lightness: Float32Array, frame: BoxMm
     for (let r = 0; r < rows; r += 2)
       for (let c = 0; c < columns; c += 2) {
         const [x, y] = [xMm + (c + 0.5) * stepXMm - frame.xMm, yMm + (r + 0.5) * stepYMm - frame.yMm];
-        if (Math.hypot(x - centre[0], y - centre[1]) < reach) near.push({ x, y, l: lightness[r * columns + c] as number });
+        if (Math.hypot(x - centre[0], y - centre[1]) < reach)
+          near.push({ x, y, l: lightness[r * columns + c] as number });
       }
     if (near.length === 0) return start;
     const sorted = near.map((n) => n.l).sort((a, b) => a - b);
@@ -77,7 +78,13 @@ export function lightestNear(p: Patchwork, lightness: Float32Array, frame: BoxMm
 const RIM_MM = 1.8;
 
 /** What is dark with something lighter behind it stands in front; at the end of a ray it may be the last band. */
-function raysOver(p: Patchwork, lightness: Float32Array, frame: BoxMm, rays: Rays, { hidden, frontBelow }: HandDrawn): Ray[] {
+function raysOver(
+  p: Patchwork,
+  lightness: Float32Array,
+  frame: BoxMm,
+  rays: Rays,
+  { hidden, frontBelow }: HandDrawn,
+): Ray[] {
   return Array.from({ length: rays.count }, (_, k) => {
     const n = Math.max(1, Math.floor((rays.lengthMm(k) - RIM_MM) / ALONG_MM));
     const places = Array.from({ length: n }, (_, t) => placeIn(p, frame, rays.at(k, (t + 0.5) * ALONG_MM)));
@@ -115,11 +122,16 @@ const ODD_WIDTH = 200;
 /** Median thickness of each plateau on the rays that cross the whole of it, in places. */
 function thicknesses(ends: readonly (readonly number[])[], rays: readonly Ray[], m: number): number[] {
   return Array.from({ length: m }, (_, j) =>
-    Math.max(1, median(ends.flatMap((own, ray) => {
-      const [from, to] = [j === 0 ? 0 : (own[j - 1] as number), own[j] as number];
-      const until = j === m - 1 ? (rays[ray] as Ray).lightness.length : to;
-      return Number.isFinite(until) && until > from ? [until - from] : [];
-    }))),
+    Math.max(
+      1,
+      median(
+        ends.flatMap((own, ray) => {
+          const [from, to] = [j === 0 ? 0 : (own[j - 1] as number), own[j] as number];
+          const until = j === m - 1 ? (rays[ray] as Ray).lightness.length : to;
+          return Number.isFinite(until) && until > from ? [until - from] : [];
+        }),
+      ),
+    ),
   );
 }
 
@@ -128,7 +140,8 @@ function plateauOfBand(levels: readonly number[], thick: readonly number[], targ
   const [n, m] = [targets.length, levels.length];
   const even = thick.reduce((a, b) => a + b, 0) / n;
   const cost = (j: number, from: number, to: number) =>
-    targets.slice(from, to).reduce((sum, target) => sum + ((levels[j] as number) - target) ** 2, 0) + ODD_WIDTH * Math.log((thick[j] as number) / ((to - from) * even)) ** 2;
+    targets.slice(from, to).reduce((sum, target) => sum + ((levels[j] as number) - target) ** 2, 0) +
+    ODD_WIDTH * Math.log((thick[j] as number) / ((to - from) * even)) ** 2;
   // Of the first plateaus over the first bands: what it costs, and where the last of them begins.
   const best = Array.from({ length: m + 1 }, () => new Float64Array(n + 1).fill(Infinity));
   const began = Array.from({ length: m + 1 }, () => new Int32Array(n + 1));
@@ -137,7 +150,8 @@ function plateauOfBand(levels: readonly number[], thick: readonly number[], targ
     for (let to = j; to <= n; to++)
       for (let from = j - 1; from < to; from++) {
         const all = (best[j - 1]?.[from] as number) + cost(j - 1, from, to);
-        if (all < (best[j]?.[to] as number)) [(best[j] as Float64Array)[to], (began[j] as Int32Array)[to]] = [all, from];
+        if (all < (best[j]?.[to] as number))
+          [(best[j] as Float64Array)[to], (began[j] as Int32Array)[to]] = [all, from];
       }
   const out = new Array<number>(n);
   for (let j = m, to = n; j > 0; j--) {
@@ -163,13 +177,27 @@ function bandEnds(ends: readonly number[], onPlateau: readonly number[], places:
  * Finds the bands over a patchwork of the frame; `lightness` is its soft L*. Bands that can't be told apart share their
  * plateau: each has a part of its width.
  */
-export function findPlateaus(p: Patchwork, lightness: Float32Array, frame: BoxMm, rays: Rays, wanted: HandDrawn): Plateaus {
+export function findPlateaus(
+  p: Patchwork,
+  lightness: Float32Array,
+  frame: BoxMm,
+  rays: Rays,
+  wanted: HandDrawn,
+): Plateaus {
   const over = raysOver(p, lightness, frame, rays, wanted);
   const least = Math.max(2, Math.round(wanted.leastMm / ALONG_MM));
   const levels = levelsOf(over, wanted.targets.length, least, wanted.frontBelow);
-  const ends = smoothed(over.map((ray) => pathAlong(ray, { levels, least, frontBelow: wanted.frontBelow }).ends), rays.round);
+  const ends = smoothed(
+    over.map((ray) => pathAlong(ray, { levels, least, frontBelow: wanted.frontBelow }).ends),
+    rays.round,
+  );
   const onPlateau = plateauOfBand(levels, thicknesses(ends, over, levels.length), wanted.targets);
-  return { endsMm: ends.map((own, ray) => bandEnds(own, onPlateau, (over[ray] as Ray).lightness.length).map((end) => end * ALONG_MM)), told: levels.length };
+  return {
+    endsMm: ends.map((own, ray) =>
+      bandEnds(own, onPlateau, (over[ray] as Ray).lightness.length).map((end) => end * ALONG_MM),
+    ),
+    told: levels.length,
+  };
 }
 
 /** Of each place of the patchwork, its band: 1 is the lightest. */
@@ -190,10 +218,19 @@ export function bandOfPlaces(p: Patchwork, frame: BoxMm, rays: Rays, { endsMm }:
 const PAST_EDGE = 2;
 
 /** A band (1 is the lightest) as a shape, mm in the frame. */
-export function shapeOf(rays: Rays, { endsMm }: Plateaus, band: number, { widthMm, heightMm }: Pick<BoxMm, 'widthMm' | 'heightMm'>): Shape {
+export function shapeOf(
+  rays: Rays,
+  { endsMm }: Plateaus,
+  band: number,
+  { widthMm, heightMm }: Pick<BoxMm, 'widthMm' | 'heightMm'>,
+): Shape {
   const end = (ray: number, mm: number) => (Number.isFinite(mm) ? mm : PAST_EDGE * rays.lengthMm(ray));
   const line = (k: number) => endsMm.map((own, ray): Corner => rays.at(ray, k < 0 ? 0 : end(ray, own[k] as number)));
   const [from, to] = [line(band - 2), line(band - 1)];
-  const whole = rays.round ? (band === 1 ? polygon(to) : without(polygon(to), polygon(from))) : polygon([...from, ...to.reverse()]);
+  const whole = rays.round
+    ? band === 1
+      ? polygon(to)
+      : without(polygon(to), polygon(from))
+    : polygon([...from, ...to.reverse()]);
   return inside(whole, rectangle(0, 0, widthMm, heightMm));
 }

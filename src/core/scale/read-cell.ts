@@ -199,7 +199,11 @@ function withoutSlope(points: readonly { readonly x: number; readonly y: number;
   const n = points.length;
   const mean = (of: (p: (typeof points)[number]) => number) => points.reduce((s, p) => s + of(p), 0) / n;
   const [mx, my, mv] = [mean((p) => p.x), mean((p) => p.y), mean((p) => p.value)];
-  const [sxx, sxy, syy] = [mean((p) => (p.x - mx) ** 2), mean((p) => (p.x - mx) * (p.y - my)), mean((p) => (p.y - my) ** 2)];
+  const [sxx, sxy, syy] = [
+    mean((p) => (p.x - mx) ** 2),
+    mean((p) => (p.x - mx) * (p.y - my)),
+    mean((p) => (p.y - my) ** 2),
+  ];
   const [sxv, syv] = [mean((p) => (p.x - mx) * (p.value - mv)), mean((p) => (p.y - my) * (p.value - mv))];
   const det = sxx * syy - sxy * sxy;
   const [a, b] = det > 1e-9 ? [(sxv * syy - syv * sxy) / det, (syv * sxx - sxv * sxy) / det] : [0, 0];
@@ -209,14 +213,27 @@ function withoutSlope(points: readonly { readonly x: number; readonly y: number;
 /** Reads a cell that has nothing printed round it: what stayed bare and what went past its line can't be told. */
 export function readPlainCell(photo: Photo, calibration: Calibration, cell: BoxMm): CellReading {
   const [dx, dy] = [((1 - INNER) / 2) * cell.widthMm, ((1 - INNER) / 2) * cell.heightMm];
-  const box: BoxMm = { xMm: cell.xMm + dx, yMm: cell.yMm + dy, widthMm: INNER * cell.widthMm, heightMm: INNER * cell.heightMm };
+  const box: BoxMm = {
+    xMm: cell.xMm + dx,
+    yMm: cell.yMm + dy,
+    widthMm: INNER * cell.widthMm,
+    heightMm: INNER * cell.heightMm,
+  };
   const step = Math.max(SAMPLE_MM, Math.max(box.widthMm, box.heightMm) / MOST_SAMPLES);
   const p = patchwork(photo, calibration, box, step);
   const places = Array.from(p.y.keys()).filter((i) => !Number.isNaN(p.y[i] as number));
   const soft = gaussianBlur(p.y, p.samples.columns, p.samples.rows, Math.max(0.5, STREAK_BLUR_MM / step));
   return {
     lab: trimmedMean(p, places),
-    spread: deviation(withoutSlope(places.map((i) => ({ x: i % p.samples.columns, y: Math.floor(i / p.samples.columns), value: luminanceToLightness(soft[i] as number) })))),
+    spread: deviation(
+      withoutSlope(
+        places.map((i) => ({
+          x: i % p.samples.columns,
+          y: Math.floor(i / p.samples.columns),
+          value: luminanceToLightness(soft[i] as number),
+        })),
+      ),
+    ),
     bareGround: null,
     overflow: null,
     clipped: places.filter((i) => p.samples.clipped[i] === 1).length / places.length,
@@ -229,7 +246,13 @@ export function readPlainCell(photo: Photo, calibration: Calibration, cell: BoxM
 const BLEED_MM = 1;
 
 /** Painted places with nothing nearer to the ground than to the paint about them: spread is told of paint alone. */
-function awayFromGround(p: Patchwork, painted: readonly number[], own: Triple, ground: Triple, apart: boolean): readonly number[] {
+function awayFromGround(
+  p: Patchwork,
+  painted: readonly number[],
+  own: Triple,
+  ground: Triple,
+  apart: boolean,
+): readonly number[] {
   if (!apart) return painted;
   const { columns, rows } = p.samples;
   const middle = lightnessToLuminance((own[0] + ground[0]) / 2);

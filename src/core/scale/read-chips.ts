@@ -34,12 +34,28 @@ export function whatChip([lightness, a, b]: readonly [number, number, number]): 
 }
 
 /** Chips that are there, place by place. `steps` are the measured lightnesses in reading order. */
-export function readChips(photo: Photo, calibration: Calibration, layout: ScaleLayout, steps: readonly number[]): MeasuredChip[] {
+export function readChips(
+  photo: Photo,
+  calibration: Calibration,
+  layout: ScaleLayout,
+  steps: readonly number[],
+): MeasuredChip[] {
   const ground = calibration.profile.paper;
   return layout.chips.flatMap((place): MeasuredChip[] => {
     const { lab, bareGround } = readCell(photo, calibration, place, ground, []);
     if (bareGround === null || bareGround > MOST_BARE) return [];
     const belongs = placeAmong(steps, lab[0]);
-    return [{ place: place.index, step: ((place.index - 1) % layout.steps) + 1, lightness: lab[0], a: lab[1], b: lab[2], belongs, nearest: Math.round(belongs), what: whatChip(lab) }];
+    return [
+      {
+        place: place.index,
+        step: ((place.index - 1) % layout.steps) + 1,
+        lightness: lab[0],
+        a: lab[1],
+        b: lab[2],
+        belongs,
+        nearest: Math.round(belongs),
+        what: whatChip(lab),
+      },
+    ];
   });
 }

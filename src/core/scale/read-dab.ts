@@ -37,15 +37,31 @@ const MOST_BARE = 0.5;
 const AS_PAPER = 3;
 
 /** Throws RangeError where the sheet has no such dab. */
-export async function readDab(photo: Photo, { terms, dab, expected }: DabRequest, tools: SheetTools): Promise<DabResult> {
-  const opened = await openSheet(photo, { layoutOn: (paper) => exerciseLayout({ ...terms, paper }), expected, check: () => null }, tools);
+export async function readDab(
+  photo: Photo,
+  { terms, dab, expected }: DabRequest,
+  tools: SheetTools,
+): Promise<DabResult> {
+  const opened = await openSheet(
+    photo,
+    { layoutOn: (paper) => exerciseLayout({ ...terms, paper }), expected, check: () => null },
+    tools,
+  );
   if (opened.kind === 'refused') return { issues: opened.issues, reading: null, bare: false };
   const { layout, calibration, located, issues } = opened;
   const box = layout.dabs.find((d) => d.index === dab);
   if (!box) throw new RangeError(`The sheet has no dab ${dab}.`);
   const paper = paperLightness(calibration);
   const cell = readCell(photo, calibration, box, [paper, 0, 0], []);
-  if (shineStrength(cell) > 1) issues.push(issue('glare', shineStrength(cell), 'Shine lies on the dab: turn the sheet away from the lamp until it leaves the paint.', photoBox(located.plane, box)));
+  if (shineStrength(cell) > 1)
+    issues.push(
+      issue(
+        'glare',
+        shineStrength(cell),
+        'Shine lies on the dab: turn the sheet away from the lamp until it leaves the paint.',
+        photoBox(located.plane, box),
+      ),
+    );
   const reading = { lab: cell.lab, uncertainty: surenessOf(calibration, cell.lab[0]).whole, spread: cell.spread };
   const bare = cell.bareGround === null ? cell.lab[0] > paper - AS_PAPER : cell.bareGround > MOST_BARE;
   return { issues, reading: refuses(issues) ? null : reading, bare };

@@ -25,7 +25,10 @@ const LEAST_RANGE = 12;
 const mean = (v: readonly number[]): number => v.reduce((a, b) => a + b, 0) / v.length;
 
 /** Cells in reading order: a strip may lie either way round, and is read from the end that the exercise begins with. */
-function inOrder<T extends { readonly lab: readonly [number, number, number] }>(readings: readonly T[], order: ReadingOrder): boolean {
+function inOrder<T extends { readonly lab: readonly [number, number, number] }>(
+  readings: readonly T[],
+  order: ReadingOrder,
+): boolean {
   const half = readings.length / 2;
   const first = mean(readings.slice(0, Math.floor(half)).map((r) => r.lab[0]));
   const last = mean(readings.slice(Math.ceil(half)).map((r) => r.lab[0]));
@@ -45,22 +48,48 @@ function turnIfNeeded(cells: readonly IndexedBoxMm[], readings: readonly CellRea
 function looksLikeNoStrip(leftOver: number, readings: readonly CellReading[], steps: number): CaptureIssue[] {
   const lightness = readings.map((r) => r.lab[0]);
   if (leftOver <= NO_STRIP && Math.max(...lightness) - Math.min(...lightness) >= LEAST_RANGE) return [];
-  return [issue('no_target', 0, `No painted strip of ${steps} steps can be made out there: photograph the worksheet with its four corner squares, or drag the corners onto the strip.`)];
+  return [
+    issue(
+      'no_target',
+      0,
+      `No painted strip of ${steps} steps can be made out there: photograph the worksheet with its four corner squares, or drag the corners onto the strip.`,
+    ),
+  ];
 }
 
 /** A strip on a calibrated board. */
-export function readStrip(photo: Photo, calibration: Calibration, box: BoxMm, steps: number, order: ReadingOrder): StripReading {
+export function readStrip(
+  photo: Photo,
+  calibration: Calibration,
+  box: BoxMm,
+  steps: number,
+  order: ReadingOrder,
+): StripReading {
   const cut = cutStrip(photo, calibration, box, steps);
   const plain = read(photo, calibration, cut.cells);
-  return { calibration, ...turnIfNeeded(cut.cells, plain, order), issues: looksLikeNoStrip(cut.leftOver, plain, steps) };
+  return {
+    calibration,
+    ...turnIfNeeded(cut.cells, plain, order),
+    issues: looksLikeNoStrip(cut.leftOver, plain, steps),
+  };
 }
 
 /** A strip of which only order and gaps are known: its lightest and darkest step are placed at the ends. */
-export function readRelativeStrip(photo: Photo, opened: { readonly calibration: Calibration; readonly box: BoxMm }, steps: number, order: ReadingOrder, ends: Ends): StripReading {
+export function readRelativeStrip(
+  photo: Photo,
+  opened: { readonly calibration: Calibration; readonly box: BoxMm },
+  steps: number,
+  order: ReadingOrder,
+  ends: Ends,
+): StripReading {
   const cut = cutStrip(photo, opened.calibration, opened.box, steps);
   const plain = read(photo, opened.calibration, cut.cells);
   const issues = looksLikeNoStrip(cut.leftOver, plain, steps);
   const y = plain.map((r) => lightnessToLuminance(r.lab[0]));
-  const calibration = anchored(opened.calibration, { light: Math.max(...y), dark: Math.min(...y) }, { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) });
+  const calibration = anchored(
+    opened.calibration,
+    { light: Math.max(...y), dark: Math.min(...y) },
+    { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) },
+  );
   return { calibration, ...turnIfNeeded(cut.cells, read(photo, calibration, cut.cells), order), issues };
 }

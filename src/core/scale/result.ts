@@ -108,7 +108,10 @@ export const scaleResultSchema = z.object({
   /** The fewest steps to paint again that bring all within tolerance; null in results from before it was worked out. */
   leastWork: z.array(repaintSchema).nullable().default(null),
   /** The dark shape in front of a banded picture; null where there is none. */
-  silhouette: z.object({ lightness: z.number(), spread: z.number(), bareGround: z.number().nullable(), solid: z.boolean() }).nullable().default(null),
+  silhouette: z
+    .object({ lightness: z.number(), spread: z.number(), bareGround: z.number().nullable(), solid: z.boolean() })
+    .nullable()
+    .default(null),
   /** Chips of colour laid under the greys; empty for exercises without. */
   chips: z.array(chipSchema).default([]),
   findings: z.array(findingSchema),

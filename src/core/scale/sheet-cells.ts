@@ -35,7 +35,12 @@ export function readCells(photo: Photo, calibration: Calibration, layout: ScaleL
  * With the code unread the cells decide: between neighbours there must be a strip of bare paper. Only
  * gaps beside clearly darker paint can tell.
  */
-export function gapsMissing(photo: Photo, calibration: Calibration, layout: ScaleLayout, readings: readonly CellReading[]): number {
+export function gapsMissing(
+  photo: Photo,
+  calibration: Calibration,
+  layout: ScaleLayout,
+  readings: readonly CellReading[],
+): number {
   const paper = paperLightness(calibration);
   let [told, missing] = [0, 0];
   layout.cells.forEach((cell, i) => {
@@ -53,7 +58,11 @@ export function gapsMissing(photo: Photo, calibration: Calibration, layout: Scal
 }
 
 /** Shine on the paint, told once for all steps that it lies on. */
-export function glareIssues(readings: readonly CellReading[], layout: ScaleLayout, calibration: Calibration): CaptureIssue[] {
+export function glareIssues(
+  readings: readonly CellReading[],
+  layout: ScaleLayout,
+  calibration: Calibration,
+): CaptureIssue[] {
   const shiny = layout.cells.flatMap((cell, i) => {
     const reading = readings[i];
     const strength = reading ? shineStrength(reading) : 0;
@@ -63,6 +72,11 @@ export function glareIssues(readings: readonly CellReading[], layout: ScaleLayou
   const named = `step${shiny.length > 1 ? 's' : ''} ${shiny.map((s) => s.cell.index).join(', ')}`;
   const boxes = shiny.map((s) => photoBox(calibration.plane, s.cell));
   return [
-    issue('glare', Math.max(...shiny.map((s) => s.strength)), `Shine lies on ${named}: turn the sheet away from the lamp until it leaves the paint.`, enclosing(boxes)),
+    issue(
+      'glare',
+      Math.max(...shiny.map((s) => s.strength)),
+      `Shine lies on ${named}: turn the sheet away from the lamp until it leaves the paint.`,
+      enclosing(boxes),
+    ),
   ];
 }

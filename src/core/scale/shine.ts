@@ -45,7 +45,8 @@ export function shineOf(
   const edge = Math.ceil((ringMm + 2) / (SHINE_BLOCK * SAMPLE_MM));
   const lightness: number[] = [];
   for (let r = edge; r < coarse.height - edge; r++)
-    for (let c = edge; c < coarse.width - edge; c++) lightness.push(luminanceToLightness(broad[r * coarse.width + c] as number));
+    for (let c = edge; c < coarse.width - edge; c++)
+      lightness.push(luminanceToLightness(broad[r * coarse.width + c] as number));
   lightness.sort((a, b) => a - b);
   const limit = lightnessToLuminance(ground[0] + OVER_PAPER);
   const places = [...whole, ...ring];
@@ -60,5 +61,9 @@ const HARMLESS = { riseLightness: 8, overPaper: 0.012, clipped: 0.01 } as const;
 
 /** Over 1 the shine misleads. */
 export function shineStrength(r: { readonly shine: Shine; readonly clipped: number }): number {
-  return Math.max(r.shine.rise / HARMLESS.riseLightness, r.shine.overPaper / HARMLESS.overPaper, r.clipped / HARMLESS.clipped);
+  return Math.max(
+    r.shine.rise / HARMLESS.riseLightness,
+    r.shine.overPaper / HARMLESS.overPaper,
+    r.clipped / HARMLESS.clipped,
+  );
 }

@@ -9,12 +9,7 @@ export type PureAt = 'middle-step' | 'own-value';
  * Targets (L*) in reading order, evenly spaced between the ends in lightness or in Munsell value.
  * Throws RangeError below two steps.
  */
-export function targetLightnesses(
-  steps: number,
-  ends: Ends,
-  order: ReadingOrder,
-  spacing: Spacing,
-): number[] {
+export function targetLightnesses(steps: number, ends: Ends, order: ReadingOrder, spacing: Spacing): number[] {
   if (steps < 2) throw new RangeError(`A scale needs at least 2 steps, got ${steps}.`);
   const [first, last] = order === 'light-first' ? [ends.light, ends.dark] : [ends.dark, ends.light];
   const munsell = spacing === 'munsell';
@@ -41,11 +36,20 @@ export function pureStep(lightFirst: readonly number[], pureLightness: number, a
 export function targetsThrough(lightFirst: readonly number[], pureLightness: number, step: number): number[] {
   const [light, dark] = [lightFirst[0] as number, lightFirst.at(-1) as number];
   const steps = lightFirst.length;
-  return lightFirst.map((_, i) => (i < step ? light + ((pureLightness - light) * i) / (step - 1) : pureLightness + ((dark - pureLightness) * (i + 1 - step)) / (steps - step)));
+  return lightFirst.map((_, i) =>
+    i < step
+      ? light + ((pureLightness - light) * i) / (step - 1)
+      : pureLightness + ((dark - pureLightness) * (i + 1 - step)) / (steps - step),
+  );
 }
 
 /** Targets in reading order that run straight to the pure colour, and the step (from the lightest) it stands at. */
-export function throughPure(targets: readonly number[], order: ReadingOrder, pureLightness: number, at: PureAt): { targets: number[]; step: number } {
+export function throughPure(
+  targets: readonly number[],
+  order: ReadingOrder,
+  pureLightness: number,
+  at: PureAt,
+): { targets: number[]; step: number } {
   const turned = (list: readonly number[]) => (order === 'light-first' ? [...list] : [...list].reverse());
   const lightFirst = turned(targets);
   const step = pureStep(lightFirst, pureLightness, at);

@@ -53,7 +53,10 @@ function findPlaces(layout: SheetLayout): BoxMm[] {
       for (const [dx, dy] of spots) {
         const box = boxMm(x + dx - PLACE_MM / 2, y + dy - PLACE_MM / 2, PLACE_MM, PLACE_MM);
         const onPage =
-          box.xMm >= 3 && box.yMm >= 3 && box.xMm + PLACE_MM <= layout.widthMm - 3 && box.yMm + PLACE_MM <= layout.heightMm - 3;
+          box.xMm >= 3 &&
+          box.yMm >= 3 &&
+          box.xMm + PLACE_MM <= layout.widthMm - 3 &&
+          box.yMm + PLACE_MM <= layout.heightMm - 3;
         if (onPage && !taken.some((t) => boxesOverlap(box, t)) && !places.some((p) => boxesOverlap(box, p))) {
           places.push(box);
           break;

@@ -31,6 +31,8 @@ test('each piece carries dark, middle and light greys, and both papers print the
     const codes = patches.map((p) => p.code);
     expect(Math.max(...codes) - Math.min(...codes)).toBeGreaterThan(150);
   }
-  const [a4, letter] = PAPER_IDS.map((paper) => bracketPage(paper).brackets.map((b) => [b.corner, b.widthMm, b.heightMm]));
+  const [a4, letter] = PAPER_IDS.map((paper) =>
+    bracketPage(paper).brackets.map((b) => [b.corner, b.widthMm, b.heightMm]),
+  );
   expect(a4).toEqual(letter);
 });

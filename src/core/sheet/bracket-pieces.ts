@@ -24,7 +24,11 @@ export const PIECES: readonly Piece[] = (() => {
   return page.brackets.map((piece, i): Piece => {
     const { x, y } = piece.innerCornerMm;
     const from = (b: BoxMm): BoxMm => boxMm(b.xMm - x, b.yMm - y, b.widthMm, b.heightMm);
-    const inside = (b: BoxMm) => b.xMm >= piece.xMm && b.xMm < piece.xMm + piece.widthMm && b.yMm >= piece.yMm && b.yMm < piece.yMm + piece.heightMm;
+    const inside = (b: BoxMm) =>
+      b.xMm >= piece.xMm &&
+      b.xMm < piece.xMm + piece.widthMm &&
+      b.yMm >= piece.yMm &&
+      b.yMm < piece.yMm + piece.heightMm;
     const marker = page.markers[i] as (typeof page.markers)[number];
     const right = piece.corner.endsWith('right');
     const low = piece.corner.startsWith('bottom');

@@ -3,8 +3,15 @@ import { MARKER_QUIET_MM } from './frame';
 import { type BoxMm, PAPER_IDS } from './paper';
 
 const within = (inner: BoxMm, outer: BoxMm, margin = 0) =>
-  inner.xMm >= outer.xMm + margin && inner.yMm >= outer.yMm + margin && inner.xMm + inner.widthMm <= outer.xMm + outer.widthMm - margin && inner.yMm + inner.heightMm <= outer.yMm + outer.heightMm - margin;
-const apart = (a: BoxMm, b: BoxMm) => a.xMm + a.widthMm <= b.xMm || b.xMm + b.widthMm <= a.xMm || a.yMm + a.heightMm <= b.yMm || b.yMm + b.heightMm <= a.yMm;
+  inner.xMm >= outer.xMm + margin &&
+  inner.yMm >= outer.yMm + margin &&
+  inner.xMm + inner.widthMm <= outer.xMm + outer.widthMm - margin &&
+  inner.yMm + inner.heightMm <= outer.yMm + outer.heightMm - margin;
+const apart = (a: BoxMm, b: BoxMm) =>
+  a.xMm + a.widthMm <= b.xMm ||
+  b.xMm + b.widthMm <= a.xMm ||
+  a.yMm + a.heightMm <= b.yMm ||
+  b.yMm + b.heightMm <= a.yMm;
 
 test.each(PAPER_IDS)('four pieces fit on %s, each with its marker at the corner that touches the painting', (paper) => {
   const page = bracketPage(paper);
@@ -13,7 +20,12 @@ test.each(PAPER_IDS)('four pieces fit on %s, each with its marker at the corner 
     expect(within(b, { xMm: 0, yMm: 0, widthMm: page.widthMm, heightMm: page.heightMm }, 4)).toBe(true);
     for (const other of page.brackets.slice(i + 1)) expect(apart(b, other)).toBe(true);
     const marker = page.markers[i];
-    const box = { xMm: marker?.xMm ?? 0, yMm: marker?.yMm ?? 0, widthMm: marker?.sizeMm ?? 0, heightMm: marker?.sizeMm ?? 0 };
+    const box = {
+      xMm: marker?.xMm ?? 0,
+      yMm: marker?.yMm ?? 0,
+      widthMm: marker?.sizeMm ?? 0,
+      heightMm: marker?.sizeMm ?? 0,
+    };
     expect(within(box, b, MARKER_QUIET_MM)).toBe(true);
     // Nearer to the inner corner than to any other.
     const middle = { x: box.xMm + box.widthMm / 2, y: box.yMm + box.heightMm / 2 };

@@ -36,7 +36,10 @@ const GREYS = 8;
 const LINE = { length: 100, thick: 0.4, side: 10, top: 20 } as const;
 
 /** Eight of a ramp's ten greys, its ends among them. */
-const CODES = Array.from({ length: GREYS }, (_, i) => RAMP_CODES[Math.round((i * (RAMP_CODES.length - 1)) / (GREYS - 1))] ?? 0);
+const CODES = Array.from(
+  { length: GREYS },
+  (_, i) => RAMP_CODES[Math.round((i * (RAMP_CODES.length - 1)) / (GREYS - 1))] ?? 0,
+);
 
 export function bracketPage(paper: PaperId): BracketPage {
   const { widthMm, heightMm } = PAPERS[paper];
@@ -49,12 +52,27 @@ export function bracketPage(paper: PaperId): BracketPage {
     // Everything is laid out for the top-left piece and mirrored for the others, so that what matters stays at the inner corner.
     const place = (x: number, y: number, w: number, h: number): BoxMm =>
       boxMm(piece.xMm + (right ? WIDE - x - w : x), piece.yMm + (low ? TALL - y - h : y), w, h);
-    const marker = place(WIDE - MARKER.inset - MARKER.size, TALL - MARKER.inset - MARKER.size, MARKER.size, MARKER.size);
+    const marker = place(
+      WIDE - MARKER.inset - MARKER.size,
+      TALL - MARKER.inset - MARKER.size,
+      MARKER.size,
+      MARKER.size,
+    );
     return {
-      bracket: { corner, ...piece, innerCornerMm: { x: piece.xMm + (right ? 0 : WIDE), y: piece.yMm + (low ? 0 : TALL) } },
+      bracket: {
+        corner,
+        ...piece,
+        innerCornerMm: { x: piece.xMm + (right ? 0 : WIDE), y: piece.yMm + (low ? 0 : TALL) },
+      },
       marker: { id: BRACKET_MARKER_IDS[i] ?? 8, xMm: marker.xMm, yMm: marker.yMm, sizeMm: MARKER.size },
       // On opposite pieces the greys run in opposite directions, as on a sheet.
-      patches: (low ? [...CODES].reverse() : CODES).map((code, k): PatchMm => ({ ...place(GREY.side + k * GREY.pitch, GREY.top, GREY.size, GREY.size), code, lightness: cardLightness(code), a: 0, b: 0 })),
+      patches: (low ? [...CODES].reverse() : CODES).map((code, k): PatchMm => ({
+        ...place(GREY.side + k * GREY.pitch, GREY.top, GREY.size, GREY.size),
+        code,
+        lightness: cardLightness(code),
+        a: 0,
+        b: 0,
+      })),
       line: place(LINE.side, LINE.top, LINE.thick, LINE.length),
     };
   });
@@ -83,7 +101,9 @@ export function drawBrackets(page: BracketPage): SheetDrawing {
       const line = page.lines[i];
       return [
         text(b.corner.replace('-', ' '), x, y, 5, { weight: 'strong', align }),
-        text('The corner by the marker touches the painting; lay the piece flat.', right ? x - 30 : x, y + 6, 3, { wrapMm: 30 }),
+        text('The corner by the marker touches the painting; lay the piece flat.', right ? x - 30 : x, y + 6, 3, {
+          wrapMm: 30,
+        }),
         ...(line ? [text('100 mm', x, y + 24, 3, { align })] : []),
       ];
     }),

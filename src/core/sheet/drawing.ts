@@ -13,7 +13,12 @@ export type Mark =
   | { readonly kind: 'fill'; readonly box: BoxMm; readonly code: number | Triple }
   | { readonly kind: 'outline'; readonly box: BoxMm; readonly code: number; readonly lineMm: number }
   /** Closed rings, drawn as a line, or filled by the even-odd rule. */
-  | { readonly kind: 'path'; readonly rings: readonly (readonly (readonly [xMm: number, yMm: number])[])[]; readonly code: number; readonly lineMm: number | 'fill' }
+  | {
+      readonly kind: 'path';
+      readonly rings: readonly (readonly (readonly [xMm: number, yMm: number])[])[];
+      readonly code: number;
+      readonly lineMm: number | 'fill';
+    }
   /** A picture, PNG, stretched over its box. */
   | { readonly kind: 'picture'; readonly box: BoxMm; readonly png: Uint8Array }
   | { readonly kind: 'qr'; readonly box: BoxMm; readonly text: string }
@@ -64,16 +69,25 @@ export function text(
   sizeMm: number,
   more: Partial<Extract<Mark, { kind: 'text' }>> = {},
 ): Mark {
-  return { kind: 'text', text: words, xMm, yMm, sizeMm, weight: 'regular', align: 'left', wrapMm: null, code: 0, ...more };
+  return {
+    kind: 'text',
+    text: words,
+    xMm,
+    yMm,
+    sizeMm,
+    weight: 'regular',
+    align: 'left',
+    wrapMm: null,
+    code: 0,
+    ...more,
+  };
 }
 
 /** Markers, module by module. */
 export function markerFills(markers: SheetLayout['markers']): Mark[] {
   return markers.flatMap((marker) => {
     const module = marker.sizeMm / MARKER_MODULES;
-    const marks: Mark[] = [
-      { kind: 'fill', box: boxMm(marker.xMm, marker.yMm, marker.sizeMm, marker.sizeMm), code: 0 },
-    ];
+    const marks: Mark[] = [{ kind: 'fill', box: boxMm(marker.xMm, marker.yMm, marker.sizeMm, marker.sizeMm), code: 0 }];
     for (let r = 0; r < MARKER_MODULES; r++)
       for (let c = 0; c < MARKER_MODULES; c++)
         if (!markerModuleIsBlack(marker.id, r, c))
@@ -107,7 +121,12 @@ export function frameMarks(layout: SheetLayout, heading: Heading): Mark[] {
     text(heading.title, left, 32, 5, { weight: 'strong' }),
     text(heading.subtitle, left, 38, 3.4),
     text(heading.name, left, 46, 4.2, { weight: 'strong' }),
-    ...[...layout.cells, ...layout.dabs, ...layout.chips].map((box): Mark => ({ kind: 'outline', box, code: OUTLINE_CODE, lineMm: OUTLINE_MM })),
+    ...[...layout.cells, ...layout.dabs, ...layout.chips].map((box): Mark => ({
+      kind: 'outline',
+      box,
+      code: OUTLINE_CODE,
+      lineMm: OUTLINE_MM,
+    })),
     ...(firstDab ? [text('Test dabs', left, firstDab.yMm - 2.5, 3)] : []),
     ...(layout.chips[0] ? [text('Chips: each under the grey that is as light', left, layout.chips[0].yMm - 6, 3)] : []),
   ];
@@ -118,15 +137,26 @@ export function drawScaleSheet(layout: ScaleLayout, words: ScaleSheetWords): She
   const left = layout.inside.xMm;
   const column = (layout.inside.widthMm - 8) / 2;
   const { title, subtitle, name } = words;
-  const tag = { kind: words.kind ?? 'scale', steps: layout.steps, paper: layout.paper, exercise: words.exercise, student: words.student };
+  const tag = {
+    kind: words.kind ?? 'scale',
+    steps: layout.steps,
+    paper: layout.paper,
+    exercise: words.exercise,
+    student: words.student,
+  };
   const marks: Mark[] = [
     ...frameMarks(layout, { title, subtitle, name, tag }),
     ...layout.cells.map((cell) =>
-      text(words.labels[cell.index - 1] ?? '', cell.xMm + cell.widthMm / 2, cell.yMm - 3, 4, { align: 'centre', weight: 'strong' }),
+      text(words.labels[cell.index - 1] ?? '', cell.xMm + cell.widthMm / 2, cell.yMm - 3, 4, {
+        align: 'centre',
+        weight: 'strong',
+      }),
     ),
   ];
   for (const chip of layout.chips.slice(0, layout.steps))
-    marks.push(text(words.labels[chip.index - 1] ?? '', chip.xMm + chip.widthMm / 2, chip.yMm - 1.8, 3, { align: 'centre' }));
+    marks.push(
+      text(words.labels[chip.index - 1] ?? '', chip.xMm + chip.widthMm / 2, chip.yMm - 1.8, 3, { align: 'centre' }),
+    );
   const y = layout.wordsTopMm + 4;
   marks.push(
     text('Order of work', left, y, 3.6, { weight: 'strong' }),

@@ -11,6 +11,10 @@ export function chipRows(chips: number, steps: number): number {
 
 export function exerciseLayout(terms: ExerciseTerms): ScaleLayout | PictureLayout {
   if (terms.kind === 'bands') return pictureLayout(terms.paper, 1, terms.steps);
-  if (isStepped(terms)) return scaleLayout(terms.steps, terms.paper, { chipRows: terms.kind === 'colours-on-scale' ? chipRows(terms.chips, terms.steps) : 0, hue: terms.kind !== 'scale' });
+  if (isStepped(terms))
+    return scaleLayout(terms.steps, terms.paper, {
+      chipRows: terms.kind === 'colours-on-scale' ? chipRows(terms.chips, terms.steps) : 0,
+      hue: terms.kind !== 'scale',
+    });
   return pictureLayout(terms.paper, terms.kind === 'quick-studies' ? terms.goals.length : 1);
 }

@@ -45,7 +45,17 @@ export function drawExerciseSheet(terms: ExerciseTerms, words: ExerciseWords): S
   const subtitle = `${words.className} · ${inShort(terms)}`;
   const layout = exerciseLayout(terms);
   if (layout.kind === 'scale')
-    return drawScaleSheet(layout, { title, subtitle, name, labels, work: workLines(terms, labels, mixingNames(terms, words)), care: words.careInShort, exercise, student, kind: terms.kind });
+    return drawScaleSheet(layout, {
+      title,
+      subtitle,
+      name,
+      labels,
+      work: workLines(terms, labels, mixingNames(terms, words)),
+      care: words.careInShort,
+      exercise,
+      student,
+      kind: terms.kind,
+    });
   const steps = isStepped(terms) ? terms.steps : layout.cells.length;
   const heading = { title, subtitle, name, tag: { kind: terms.kind, steps, paper: terms.paper, exercise, student } };
   if (terms.kind === 'bands') {
@@ -58,7 +68,11 @@ export function drawExerciseSheet(terms: ExerciseTerms, words: ExerciseWords): S
     const lightFirst = terms.order === 'light-first' ? labels : [...labels].reverse();
     return drawBandSheet(layout, picture, lightFirst, heading);
   }
-  return drawPictureSheet(layout, { ...heading, captions: terms.kind === 'quick-studies' ? terms.goals : [], blackFrame: isPicture(terms) && terms.judging.blackFrame });
+  return drawPictureSheet(layout, {
+    ...heading,
+    captions: terms.kind === 'quick-studies' ? terms.goals : [],
+    blackFrame: isPicture(terms) && terms.judging.blackFrame,
+  });
 }
 
 const MARGIN_MM = 20;
@@ -68,7 +82,9 @@ const LETTER = 0.5;
 const LEADING_MM = 1.3 * LINE_MM;
 
 function linesOf(words: string, widthMm: number): number {
-  return words.split('\n').reduce((sum, line) => sum + Math.max(1, Math.ceil((line.length * LETTER * LINE_MM) / widthMm)), 0);
+  return words
+    .split('\n')
+    .reduce((sum, line) => sum + Math.max(1, Math.ceil((line.length * LETTER * LINE_MM) / widthMm)), 0);
 }
 
 /** A page of words: what to do, in which order, with which brushes, and what to take care of. */
@@ -89,14 +105,33 @@ export function drawHandout(terms: ExerciseTerms, words: ExerciseWords): SheetDr
   say(words.title, 'strong', 6);
   say([words.className, words.name, words.due && `due ${words.due}`].filter(Boolean).join(' · '));
   part('What to do', KINDS[terms.kind].task);
-  part('Order of work', workLines(terms, words.labels, mixingNames(terms, words)).map((line, i) => `${i + 1}.  ${line}`).join('\n'));
+  part(
+    'Order of work',
+    workLines(terms, words.labels, mixingNames(terms, words))
+      .map((line, i) => `${i + 1}.  ${line}`)
+      .join('\n'),
+  );
   const [least, most] = KINDS[terms.kind].minutes;
   part('Time', `About ${least} to ${most} minutes, drying not counted.`);
-  part('Brushes, large to small', brushesFor(shapeWidths(terms)).map((b) => `flat ${b} mm`).join(', '));
+  part(
+    'Brushes, large to small',
+    brushesFor(shapeWidths(terms))
+      .map((b) => `flat ${b} mm`)
+      .join(', '),
+  );
   const need = Object.entries(paintFor(terms, words.figures)) as [PaintId, number][];
-  part('About how much', `${need.map(([p, ml]) => `${PAINTS[p].name} ${ml < 1 ? ml.toFixed(2) : ml.toFixed(1)} ml`).join(', ')}: what stays on the palette included, an estimate.`);
+  part(
+    'About how much',
+    `${need.map(([p, ml]) => `${PAINTS[p].name} ${ml < 1 ? ml.toFixed(2) : ml.toFixed(1)} ml`).join(', ')}: what stays on the palette included, an estimate.`,
+  );
   part('Care', words.care);
   const { measured } = KINDS[terms.kind];
-  if (measured !== true) part('How it is judged', measured === 'with-reference' ? 'Where it is painted from a picture or a set-up that your teacher prepared, its tones are measured against that; otherwise by your teacher’s eye.' : 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.');
+  if (measured !== true)
+    part(
+      'How it is judged',
+      measured === 'with-reference'
+        ? 'Where it is painted from a picture or a set-up that your teacher prepared, its tones are measured against that; otherwise by your teacher’s eye.'
+        : 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.',
+    );
   return { widthMm, heightMm, title: words.title, marks };
 }

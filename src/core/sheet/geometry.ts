@@ -15,9 +15,7 @@ export const geometrySchema = z.object({
   cells: z.array(indexed),
   dabs: z.array(indexed),
   patches: z.array(z.object({ ...box, lightness: z.number(), a: z.number(), b: z.number() })),
-  markers: z.array(
-    z.object({ id: z.number().int(), xMm: z.number(), yMm: z.number(), sizeMm: z.number() }),
-  ),
+  markers: z.array(z.object({ id: z.number().int(), xMm: z.number(), yMm: z.number(), sizeMm: z.number() })),
 });
 export type Geometry = z.infer<typeof geometrySchema>;
 
@@ -30,18 +28,22 @@ export function geometryOf(layout: ScaleLayout, dpi: number, ends?: CardEnds): G
     layout: `FG1:scale:${layout.steps}:${layout.paper}`,
     cells: layout.cells.map((c) => ({ ...c })),
     dabs: layout.dabs.map((d) => ({ ...d })),
-    patches: layout.patches.map(({ xMm, yMm, widthMm, heightMm, code }) => ({
-      xMm,
-      yMm,
-      widthMm,
-      heightMm,
-      lightness: cardLightness(code, ends),
-      a: 0,
-      b: 0,
-    })).concat(layout.chroma.map(({ xMm, yMm, widthMm, heightMm, rgb }) => {
-      const [lightness, a, b] = cardColour(rgb, ends);
-      return { xMm, yMm, widthMm, heightMm, lightness, a, b };
-    })),
+    patches: layout.patches
+      .map(({ xMm, yMm, widthMm, heightMm, code }) => ({
+        xMm,
+        yMm,
+        widthMm,
+        heightMm,
+        lightness: cardLightness(code, ends),
+        a: 0,
+        b: 0,
+      }))
+      .concat(
+        layout.chroma.map(({ xMm, yMm, widthMm, heightMm, rgb }) => {
+          const [lightness, a, b] = cardColour(rgb, ends);
+          return { xMm, yMm, widthMm, heightMm, lightness, a, b };
+        }),
+      ),
     markers: layout.markers.map((m) => ({ ...m })),
   };
 }

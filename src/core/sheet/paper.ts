@@ -32,7 +32,9 @@ type Corner = readonly [xMm: number, yMm: number];
 
 /** Whether two boxes share any place. */
 export function boxesOverlap(a: BoxMm, b: BoxMm): boolean {
-  return a.xMm < b.xMm + b.widthMm && b.xMm < a.xMm + a.widthMm && a.yMm < b.yMm + b.heightMm && b.yMm < a.yMm + a.heightMm;
+  return (
+    a.xMm < b.xMm + b.widthMm && b.xMm < a.xMm + a.widthMm && a.yMm < b.yMm + b.heightMm && b.yMm < a.yMm + a.heightMm
+  );
 }
 
 /** The box grown by `mm` on every side (shrunk when negative). */

@@ -14,7 +14,14 @@ const DAB_MM = 9;
 export const MAX_FRAMES = 6;
 
 /** Columns and rows for a number of frames that should not get too narrow. */
-const GRIDS: Record<number, readonly [columns: number, rows: number]> = { 1: [1, 1], 2: [2, 1], 3: [2, 2], 4: [2, 2], 5: [3, 2], 6: [3, 2] };
+const GRIDS: Record<number, readonly [columns: number, rows: number]> = {
+  1: [1, 1],
+  2: [2, 1],
+  3: [2, 2],
+  4: [2, 2],
+  5: [3, 2],
+  6: [3, 2],
+};
 
 /** Layout of 1 to 6 frames with as many test dabs as asked for (up to 12). Throws RangeError outside that range. */
 export function pictureLayout(paper: PaperId, frames = 1, dabs = 5): PictureLayout {
@@ -34,7 +41,10 @@ export function pictureLayout(paper: PaperId, frames = 1, dabs = 5): PictureLayo
     ...frame,
     kind: 'picture',
     cells,
-    dabs: Array.from({ length: Math.min(12, dabs) }, (_, i) => ({ index: i + 1, ...boxMm(frame.inside.xMm + i * 14.5, dabsTop, DAB_MM, DAB_MM) })),
+    dabs: Array.from({ length: Math.min(12, dabs) }, (_, i) => ({
+      index: i + 1,
+      ...boxMm(frame.inside.xMm + i * 14.5, dabsTop, DAB_MM, DAB_MM),
+    })),
     chips: [],
     chroma: [],
     wordsTopMm: dabsTop + DAB_MM + 1,

@@ -10,11 +10,17 @@ export interface SheetTag {
   readonly student: string | null;
 }
 
-const id = z.string().regex(/^(-|[A-Za-z0-9]{1,40})$/).transform((s) => (s === '-' ? null : s));
+const id = z
+  .string()
+  .regex(/^(-|[A-Za-z0-9]{1,40})$/)
+  .transform((s) => (s === '-' ? null : s));
 const fields = z.tuple([
   z.literal('FG1'),
   z.string().regex(/^[a-z-]{1,20}$/),
-  z.string().regex(/^\d{1,2}$/).transform(Number),
+  z
+    .string()
+    .regex(/^\d{1,2}$/)
+    .transform(Number),
   z.enum(PAPER_IDS),
   id,
   id,

@@ -18,11 +18,19 @@ export function drawRecipePage(terms: ExerciseTerms, words: ExerciseWords): Shee
   if (!recipe) return null;
   const { widthMm, heightMm } = PAPERS[terms.paper];
   const wrapMm = widthMm - 2 * MARGIN_MM;
-  const tubes = (Object.entries(recipe.tubes) as [PaintId, number][]).map(([p, ml]) => `${PAINTS[p].name} ${sayMillilitres(ml)}`).join(', ');
+  const tubes = (Object.entries(recipe.tubes) as [PaintId, number][])
+    .map(([p, ml]) => `${PAINTS[p].name} ${sayMillilitres(ml)}`)
+    .join(', ');
   const marks: Mark[] = [
     text(`${words.title}: the mixes`, MARGIN_MM, MARGIN_MM + 4, 6, { weight: 'strong' }),
     text([words.className, words.name].filter(Boolean).join(' · '), MARGIN_MM, MARGIN_MM + 12, 4),
-    text('Mix from top to bottom. Parts are by volume: measure them with the same spoon or drops, stir right through, and try a dab.', MARGIN_MM, MARGIN_MM + 20, 4, { wrapMm }),
+    text(
+      'Mix from top to bottom. Parts are by volume: measure them with the same spoon or drops, stir right through, and try a dab.',
+      MARGIN_MM,
+      MARGIN_MM + 20,
+      4,
+      { wrapMm },
+    ),
   ];
   let y = MARGIN_MM + 38;
   const head = (words: string, x: number) => marks.push(text(words, MARGIN_MM + x, y, 3.4, { weight: 'strong' }));
@@ -40,12 +48,20 @@ export function drawRecipePage(terms: ExerciseTerms, words: ExerciseWords): Shee
       text(line.mix, MARGIN_MM + COLUMN.mix, y + 4, 3.6),
       ...(line.orFromLeft ? [text(`or ${line.orFromLeft}`, MARGIN_MM + COLUMN.mix, y + 7.4, 2.6, { code: 70 })] : []),
       text(line.amount, MARGIN_MM + COLUMN.amount, y + 5, 3.6),
-      text([line.washFirst && 'wash the brush first', line.coats > 1 && `${line.coats} coats`].filter(Boolean).join(', '), MARGIN_MM + COLUMN.note, y + 5, 3.2),
+      text(
+        [line.washFirst && 'wash the brush first', line.coats > 1 && `${line.coats} coats`].filter(Boolean).join(', '),
+        MARGIN_MM + COLUMN.note,
+        y + 5,
+        3.2,
+      ),
     );
     y += ROW_MM;
   }
   const beyond = sayBeyond(recipe, words.labels);
-  for (const say of [`From the tubes: ${tubes}, what stays on the palette included. All amounts are estimates.`, beyond].filter(Boolean)) {
+  for (const say of [
+    `From the tubes: ${tubes}, what stays on the palette included. All amounts are estimates.`,
+    beyond,
+  ].filter(Boolean)) {
     y += 7;
     marks.push(text(say, MARGIN_MM, y, 4, { wrapMm }));
     y += 5;

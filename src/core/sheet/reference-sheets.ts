@@ -54,16 +54,32 @@ function numbersIn({ toneOf, width, height }: TonePlane): { x: number; y: number
     const b = best[s];
     if (b && own > b.deep) [b.at, b.deep] = [i, own];
   });
-  return shapes.flatMap((s, k) => (s.places / toneOf.length < LEAST_NUMBERED || s.tone === 0 ? [] : [{ x: ((best[k]?.at ?? 0) % width) / width, y: Math.floor((best[k]?.at ?? 0) / width) / height, tone: s.tone }]));
+  return shapes.flatMap((s, k) =>
+    s.places / toneOf.length < LEAST_NUMBERED || s.tone === 0
+      ? []
+      : [{ x: ((best[k]?.at ?? 0) % width) / width, y: Math.floor((best[k]?.at ?? 0) / width) / height, tone: s.tone }],
+  );
 }
 
-export function drawReferenceSheets(pictures: ReferencePictures, words: ReferenceSheetWords, paper: PaperId): SheetDrawing[] {
+export function drawReferenceSheets(
+  pictures: ReferencePictures,
+  words: ReferenceSheetWords,
+  paper: PaperId,
+): SheetDrawing[] {
   const { plane, lightness, shares } = pictures;
   const size = PAPERS[paper];
   const frame = frameFor(paper, plane.width / plane.height);
   const bottom = frame.yMm + frame.heightMm;
-  const placed = (tone: number) => tracedFrom(plane, tone).map((ring) => ring.map(([x, y]) => [frame.xMm + (x / plane.width) * frame.widthMm, frame.yMm + (y / plane.height) * frame.heightMm] as const));
-  const from = [words.source && `From: ${words.source}.`, words.licence && `May be used: ${words.licence}.`, words.note].filter(Boolean).join(' ');
+  const placed = (tone: number) =>
+    tracedFrom(plane, tone).map((ring) =>
+      ring.map(
+        ([x, y]) =>
+          [frame.xMm + (x / plane.width) * frame.widthMm, frame.yMm + (y / plane.height) * frame.heightMm] as const,
+      ),
+    );
+  const from = [words.source && `From: ${words.source}.`, words.licence && `May be used: ${words.licence}.`, words.note]
+    .filter(Boolean)
+    .join(' ');
   const page = (what: string, how: string, marks: readonly Mark[]): SheetDrawing => ({
     ...size,
     title: `${words.title}: ${what}`,
@@ -86,17 +102,37 @@ export function drawReferenceSheets(pictures: ReferencePictures, words: Referenc
       text(`${Math.round(100 * (shares[k] ?? 0))} %`, x + wide / 2, bottom + 30, 3, { align: 'centre' }),
     ];
   });
-  const numbers = numbersIn(plane).map(({ x, y, tone }) => text(words.labels[tone - 1] ?? String(tone), frame.xMm + x * frame.widthMm, frame.yMm + y * frame.heightMm + 1.2, 3.4, { align: 'centre', code: (lightness[tone - 1] ?? 50) > 55 ? 0 : 255 }));
-  const outlines = lightness.slice(1).map((_, k): Mark => ({ kind: 'path', rings: placed(k + 2), code: TRACE_CODE, lineMm: 0.3 }));
+  const numbers = numbersIn(plane).map(({ x, y, tone }) =>
+    text(
+      words.labels[tone - 1] ?? String(tone),
+      frame.xMm + x * frame.widthMm,
+      frame.yMm + y * frame.heightMm + 1.2,
+      3.4,
+      { align: 'centre', code: (lightness[tone - 1] ?? 50) > 55 ? 0 : 255 },
+    ),
+  );
+  const outlines = lightness
+    .slice(1)
+    .map((_, k): Mark => ({ kind: 'path', rings: placed(k + 2), code: TRACE_CODE, lineMm: 0.3 }));
   return [
-    page('In grey', 'Its values as paint can reach them. Hold a grey against a shape until the seam goes.', [{ kind: 'picture', box: frame, png: pictures.grey }]),
-    page('Squinted', 'What is left when the small shapes fuse. Begin with these.', [{ kind: 'picture', box: frame, png: pictures.squinted }]),
+    page('In grey', 'Its values as paint can reach them. Hold a grey against a shape until the seam goes.', [
+      { kind: 'picture', box: frame, png: pictures.grey },
+    ]),
+    page('Squinted', 'What is left when the small shapes fuse. Begin with these.', [
+      { kind: 'picture', box: frame, png: pictures.squinted },
+    ]),
     page(`In ${lightness.length} tones`, 'The number in a shape is the step to paint it in.', [
       { kind: 'fill', box: frame, code: lightnessToGreyCode(lightness[0] ?? 100) },
-      ...lightness.slice(1).map((l, k): Mark => ({ kind: 'path', rings: placed(k + 2), code: lightnessToGreyCode(l), lineMm: 'fill' })),
+      ...lightness
+        .slice(1)
+        .map((l, k): Mark => ({ kind: 'path', rings: placed(k + 2), code: lightnessToGreyCode(l), lineMm: 'fill' })),
       ...numbers,
       ...key,
     ]),
-    page('Outlines to trace', 'As large as the frame on the sheet: rub graphite on the back, or hold both to a window.', outlines),
+    page(
+      'Outlines to trace',
+      'As large as the frame on the sheet: rub graphite on the back, or hold both to a window.',
+      outlines,
+    ),
   ];
 }

@@ -37,7 +37,11 @@ function row(indexes: readonly number[], across: number, inside: BoxMm, yMm: num
  * where hue is judged, coloured patches at the foot. Throws RangeError
  * outside that range.
  */
-export function scaleLayout(steps: number, paper: PaperId, { chipRows = 0, hue = false }: { readonly chipRows?: number; readonly hue?: boolean } = {}): ScaleLayout {
+export function scaleLayout(
+  steps: number,
+  paper: PaperId,
+  { chipRows = 0, hue = false }: { readonly chipRows?: number; readonly hue?: boolean } = {},
+): ScaleLayout {
   if (!Number.isInteger(steps) || steps < MIN_STEPS || steps > MAX_STEPS)
     throw new RangeError(`A scale needs ${MIN_STEPS} to ${MAX_STEPS} steps, got ${steps}.`);
   const frame = sheetFrame(paper);
@@ -57,9 +61,24 @@ export function scaleLayout(steps: number, paper: PaperId, { chipRows = 0, hue =
   const chipPitch = CHIP_HEIGHT_MM + CHIP_GAP_MM;
   const chips = Array.from({ length: chipRows * steps }, (_, i) => ({
     index: i + 1,
-    ...boxMm(frame.inside.xMm + (i % steps) * columnPitch, dabsTop + DAB_MM + CHIPS_BELOW_DABS_MM + Math.floor(i / steps) * chipPitch, columnPitch - CHIP_GAP_MM, CHIP_HEIGHT_MM),
+    ...boxMm(
+      frame.inside.xMm + (i % steps) * columnPitch,
+      dabsTop + DAB_MM + CHIPS_BELOW_DABS_MM + Math.floor(i / steps) * chipPitch,
+      columnPitch - CHIP_GAP_MM,
+      CHIP_HEIGHT_MM,
+    ),
   }));
   const below = chipRows === 0 ? 0 : CHIPS_BELOW_DABS_MM + chipRows * chipPitch;
   // Two rows of cells and three of chips leave less room for words: the order of work with chips is short.
-  return { ...frame, kind: 'scale', steps, cells, dabs, chips, chroma: hue ? chromaRow(frame.chromaticRow) : [], wordsTopMm: dabsTop + DAB_MM + 6 + below, wordsHeightMm: 62 - (rows === 2 ? below / 2 : 0) };
+  return {
+    ...frame,
+    kind: 'scale',
+    steps,
+    cells,
+    dabs,
+    chips,
+    chroma: hue ? chromaRow(frame.chromaticRow) : [],
+    wordsTopMm: dabsTop + DAB_MM + 6 + below,
+    wordsHeightMm: 62 - (rows === 2 ? below / 2 : 0),
+  };
 }

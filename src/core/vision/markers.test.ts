@@ -8,7 +8,18 @@ import { drawExerciseSheet } from '../sheet/exercise-sheet';
 import { PAPER_IDS, PAPERS } from '../sheet/paper';
 import { findMarkers } from './markers';
 
-const words = { title: 'T', className: 'C', name: '', labels: [], due: '', care: '', careInShort: '', exercise: null, student: null, figures: {} };
+const words = {
+  title: 'T',
+  className: 'C',
+  name: '',
+  labels: [],
+  due: '',
+  care: '',
+  careInShort: '',
+  exercise: null,
+  student: null,
+  figures: {},
+};
 
 async function foundOn(png: Buffer): Promise<number[]> {
   const { cv } = await loadOpenCv();

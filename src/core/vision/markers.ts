@@ -15,12 +15,7 @@ const DICT_4X4_50 = 0;
 const SUBPIXEL = 1;
 
 /** Finds markers in an 8-bit grey picture, row-major, `width * height` long. */
-export function findMarkers(
-  cv: OpenCv,
-  grey: Uint8Array,
-  width: number,
-  height: number,
-): FoundMarker[] {
+export function findMarkers(cv: OpenCv, grey: Uint8Array, width: number, height: number): FoundMarker[] {
   const image = new cv.Mat(height, width, cv.CV_8UC1);
   image.data.set(grey);
   const dictionary = cv.getPredefinedDictionary(DICT_4X4_50);

@@ -31,7 +31,11 @@ export interface OpenCv {
   MatVector: new () => CvMatVector;
   getPredefinedDictionary(id: number): CvHandle;
   aruco_DetectorParameters: new () => CvDetectorParameters;
-  aruco_RefineParameters: new (minRepDistance: number, errorCorrectionRate: number, checkAllOrders: boolean) => CvHandle;
+  aruco_RefineParameters: new (
+    minRepDistance: number,
+    errorCorrectionRate: number,
+    checkAllOrders: boolean,
+  ) => CvHandle;
   aruco_ArucoDetector: new (
     dictionary: CvHandle,
     parameters: CvDetectorParameters,

@@ -9,15 +9,22 @@ const long3 = (a: number, b: number, c: number): number => Math.sqrt(a * a + b *
 
 export type Distance = (x: number, y: number, z: number) => number;
 
-export const ball = (cx: number, cy: number, cz: number, r: number): Distance => (x, y, z) => long3(x - cx, y - cy, z - cz) - r;
+export const ball =
+  (cx: number, cy: number, cz: number, r: number): Distance =>
+  (x, y, z) =>
+    long3(x - cx, y - cy, z - cz) - r;
 
 /** A box about its middle, with rounded edges. */
-export const block = (cx: number, cy: number, cz: number, hx: number, hy: number, hz: number, round = 0): Distance => (x, y, z) => {
-  const qx = Math.abs(x - cx) - hx + round;
-  const qy = Math.abs(y - cy) - hy + round;
-  const qz = Math.abs(z - cz) - hz + round;
-  return long3(Math.max(qx, 0), Math.max(qy, 0), Math.max(qz, 0)) + Math.min(Math.max(qx, Math.max(qy, qz)), 0) - round;
-};
+export const block =
+  (cx: number, cy: number, cz: number, hx: number, hy: number, hz: number, round = 0): Distance =>
+  (x, y, z) => {
+    const qx = Math.abs(x - cx) - hx + round;
+    const qy = Math.abs(y - cy) - hy + round;
+    const qz = Math.abs(z - cz) - hz + round;
+    return (
+      long3(Math.max(qx, 0), Math.max(qy, 0), Math.max(qz, 0)) + Math.min(Math.max(qx, Math.max(qy, qz)), 0) - round
+    );
+  };
 
 /** A cone cut off at both ends, standing on `y0` with radius `r0`, up to `y1` with `r1`. */
 export const cone = (cx: number, cz: number, y0: number, y1: number, r0: number, r1: number): Distance => {
@@ -36,7 +43,16 @@ export const cone = (cx: number, cz: number, y0: number, y1: number, r0: number,
 };
 
 /** A rod with round ends. */
-export const rod = (ax: number, ay: number, az: number, bx: number, by: number, bz: number, r0: number, r1 = r0): Distance => {
+export const rod = (
+  ax: number,
+  ay: number,
+  az: number,
+  bx: number,
+  by: number,
+  bz: number,
+  r0: number,
+  r1 = r0,
+): Distance => {
   const [dx, dy, dz] = [bx - ax, by - ay, bz - az];
   const length2 = dx * dx + dy * dy + dz * dz;
   return (x, y, z) => {
@@ -53,27 +69,43 @@ export const ring = (cx: number, cy: number, cz: number, r: number, thick: numbe
 };
 
 /** All that lies below a height. */
-export const floor = (height: number): Distance => (_x, y) => y - height;
+export const floor =
+  (height: number): Distance =>
+  (_x, y) =>
+    y - height;
 
 /** A landscape; `calm` is under 1 where it is steep, so that no step oversteps. */
-export const land = (height: (x: number, z: number) => number, calm: number): Distance => (x, y, z) => (y - height(x, z)) * calm;
+export const land =
+  (height: (x: number, z: number) => number, calm: number): Distance =>
+  (x, y, z) =>
+    (y - height(x, z)) * calm;
 
-export const joined = (...parts: readonly Distance[]): Distance => (x, y, z) => {
-  let d = Infinity;
-  for (let i = 0; i < parts.length; i++) d = Math.min(d, (parts[i] as Distance)(x, y, z));
-  return d;
-};
+export const joined =
+  (...parts: readonly Distance[]): Distance =>
+  (x, y, z) => {
+    let d = Infinity;
+    for (let i = 0; i < parts.length; i++) d = Math.min(d, (parts[i] as Distance)(x, y, z));
+    return d;
+  };
 
 /** As joined, with seams filled over a width of `k`. */
-export const melted = (k: number, ...parts: readonly Distance[]): Distance => (x, y, z) =>
-  parts.reduce((a, part) => {
-    const b = part(x, y, z);
-    const h = Math.max(k - Math.abs(a - b), 0) / k;
-    return Math.min(a, b) - (h * h * k) / 4;
-  }, 1e9);
+export const melted =
+  (k: number, ...parts: readonly Distance[]): Distance =>
+  (x, y, z) =>
+    parts.reduce((a, part) => {
+      const b = part(x, y, z);
+      const h = Math.max(k - Math.abs(a - b), 0) / k;
+      return Math.min(a, b) - (h * h * k) / 4;
+    }, 1e9);
 
-export const without = (body: Distance, hole: Distance): Distance => (x, y, z) => Math.max(body(x, y, z), -hole(x, y, z));
-export const common = (a: Distance, b: Distance): Distance => (x, y, z) => Math.max(a(x, y, z), b(x, y, z));
+export const without =
+  (body: Distance, hole: Distance): Distance =>
+  (x, y, z) =>
+    Math.max(body(x, y, z), -hole(x, y, z));
+export const common =
+  (a: Distance, b: Distance): Distance =>
+  (x, y, z) =>
+    Math.max(a(x, y, z), b(x, y, z));
 
 /** Turned about an upright axis through a place, radians. */
 export const turned = (body: Distance, angle: number, cx: number, cz: number): Distance => {
@@ -82,7 +114,15 @@ export const turned = (body: Distance, angle: number, cx: number, cz: number): D
 };
 
 /** Stretched along the three axes about a place. */
-export const stretched = (body: Distance, sx: number, sy: number, sz: number, cx: number, cy: number, cz: number): Distance => {
+export const stretched = (
+  body: Distance,
+  sx: number,
+  sy: number,
+  sz: number,
+  cx: number,
+  cy: number,
+  cz: number,
+): Distance => {
   const least = Math.min(sx, sy, sz);
   return (x, y, z) => body(cx + (x - cx) / sx, cy + (y - cy) / sy, cz + (z - cz) / sz) * least;
 };

@@ -32,8 +32,16 @@ const unit = (a: Vector): Vector => {
   const n = Math.sqrt(a[0] * a[0] + a[1] * a[1] + a[2] * a[2]) || 1;
   return [a[0] / n, a[1] / n, a[2] / n];
 };
-const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
-const along = (from: Vector, by: Vector, t: number): Vector => [from[0] + by[0] * t, from[1] + by[1] * t, from[2] + by[2] * t];
+const cross = (a: Vector, b: Vector): Vector => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+const along = (from: Vector, by: Vector, t: number): Vector => [
+  from[0] + by[0] * t,
+  from[1] + by[1] * t,
+  from[2] + by[2] * t,
+];
 
 /** Distance to the nearest thing. Which it is stands in `nearestThing`: two numbers a step, and no object made for them. */
 let nearestThing = -1;
@@ -75,10 +83,15 @@ function march(things: readonly Thing[], from: Vector, by: Vector, reach = FAR):
 
 function normalAt({ distance }: Thing, [x, y, z]: Vector): Vector {
   const e = 0.0015;
-  return unit([distance(x + e, y, z) - distance(x - e, y, z), distance(x, y + e, z) - distance(x, y - e, z), distance(x, y, z + e) - distance(x, y, z - e)]);
+  return unit([
+    distance(x + e, y, z) - distance(x - e, y, z),
+    distance(x, y + e, z) - distance(x, y - e, z),
+    distance(x, y, z + e) - distance(x, y, z - e),
+  ]);
 }
 
-const colourAt = ({ colour }: Thing, [x, y, z]: Vector): Vector => (typeof colour === 'function' ? colour(x, y, z) : colour);
+const colourAt = ({ colour }: Thing, [x, y, z]: Vector): Vector =>
+  typeof colour === 'function' ? colour(x, y, z) : colour;
 
 /** Cosine of the light's fall on a place from one point of the light; 0 where it is turned away or blocked. */
 function reached(scene: Scene, place: Vector, normal: Vector, lightAt: Vector): number {
@@ -110,7 +123,11 @@ function rays({ eye, at, view, aspect }: Scene, width: number, height: number): 
   return (px, py) => {
     const u = ((2 * px) / width - 1) * reach * aspect;
     const v = (1 - (2 * py) / height) * reach;
-    return unit([forward[0] + right[0] * u + up[0] * v, forward[1] + right[1] * u + up[1] * v, forward[2] + right[2] * u + up[2] * v]);
+    return unit([
+      forward[0] + right[0] * u + up[0] * v,
+      forward[1] + right[1] * u + up[1] * v,
+      forward[2] + right[2] * u + up[2] * v,
+    ]);
   };
 }
 
@@ -123,7 +140,14 @@ function shine({ gloss }: Thing, lightAt: Vector, normal: Vector, by: Vector, pl
 
 function look(scene: Scene, ray: Ray, width: number, height: number): Seen {
   const n = width * height;
-  const seen = { width, height, thingOf: new Uint8Array(n), partOf: new Uint8Array(n), normals: new Float32Array(3 * n), depth: new Float32Array(n) };
+  const seen = {
+    width,
+    height,
+    thingOf: new Uint8Array(n),
+    partOf: new Uint8Array(n),
+    normals: new Float32Array(3 * n),
+    depth: new Float32Array(n),
+  };
   const { things, light, eye } = scene;
   for (let i = 0; i < n; i++) {
     const by = ray((i % width) + 0.5, Math.floor(i / width) + 0.5);
@@ -136,7 +160,8 @@ function look(scene: Scene, ray: Ray, width: number, height: number): Seen {
     seen.normals.set(normal, 3 * i);
     seen.thingOf[i] = hit.k + 1;
     const towards = dot(normal, unit(less(light.at, place)));
-    if (reached(scene, place, normal, light.at) > 0) seen.partOf[i] = shine(thing, light.at, normal, by, place) > HIGHLIGHT ? 2 : towards < HALFTONE ? 1 : 0;
+    if (reached(scene, place, normal, light.at) > 0)
+      seen.partOf[i] = shine(thing, light.at, normal, by, place) > HIGHLIGHT ? 2 : towards < HALFTONE ? 1 : 0;
     else seen.partOf[i] = towards > 0.05 ? 4 : 3;
   }
   return seen;
@@ -148,9 +173,16 @@ function restless({ width, height, thingOf, partOf }: Seen, reach: number): Uint
   const out = new Uint8Array(kind.length);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++)
-      for (const [u, v] of [[x + reach, y], [x, y + reach], [x + 1, y], [x, y + 1], [x + reach, y + reach]] as const) {
+      for (const [u, v] of [
+        [x + reach, y],
+        [x, y + reach],
+        [x + 1, y],
+        [x, y + 1],
+        [x + reach, y + reach],
+      ] as const) {
         if (u >= width || v >= height || kind[v * width + u] === kind[y * width + x]) continue;
-        for (let k = 0; k <= reach; k++) out[Math.round(y + ((v - y) * k) / reach) * width + Math.round(x + ((u - x) * k) / reach)] = 1;
+        for (let k = 0; k <= reach; k++)
+          out[Math.round(y + ((v - y) * k) / reach) * width + Math.round(x + ((u - x) * k) / reach)] = 1;
       }
   return out;
 }
@@ -174,7 +206,11 @@ function gather(scene: Scene, ray: Ray, seen: Seen, ways: number): Float32Array 
       const out = Math.sqrt(own.next());
       const turn = own.between(0, 2 * Math.PI);
       const [p, q, rise] = [out * Math.cos(turn), out * Math.sin(turn), Math.sqrt(1 - out * out)];
-      const by: Vector = [p * side[0] + q * other[0] + rise * normal[0], p * side[1] + q * other[1] + rise * normal[1], p * side[2] + q * other[2] + rise * normal[2]];
+      const by: Vector = [
+        p * side[0] + q * other[0] + rise * normal[0],
+        p * side[1] + q * other[1] + rise * normal[1],
+        p * side[2] + q * other[2] + rise * normal[2],
+      ];
       const beyond = march(things, place, by, 60);
       if (!beyond) {
         const sky = scene.sky(...by);
@@ -207,12 +243,27 @@ function spread(gathered: Float32Array, { width, height, thingOf, normals, depth
       const i = y * width + x;
       let [r, g, b, weight] = [0, 0, 0, 0];
       for (let strict = 1; strict >= 0 && weight === 0; strict--)
-        for (let v = Math.ceil(Math.max(0, y - reach) / EVERY) * EVERY; v <= Math.min(height - 1, y + reach); v += EVERY)
-          for (let u = Math.ceil(Math.max(0, x - reach) / EVERY) * EVERY; u <= Math.min(width - 1, x + reach); u += EVERY) {
+        for (
+          let v = Math.ceil(Math.max(0, y - reach) / EVERY) * EVERY;
+          v <= Math.min(height - 1, y + reach);
+          v += EVERY
+        )
+          for (
+            let u = Math.ceil(Math.max(0, x - reach) / EVERY) * EVERY;
+            u <= Math.min(width - 1, x + reach);
+            u += EVERY
+          ) {
             const k = v * width + u;
             if (Number.isNaN(gathered[3 * k]) || (strict && thingOf[k] !== thingOf[i])) continue;
-            const alike = (normals[3 * i] as number) * (normals[3 * k] as number) + (normals[3 * i + 1] as number) * (normals[3 * k + 1] as number) + (normals[3 * i + 2] as number) * (normals[3 * k + 2] as number);
-            if (strict && (alike < 0.9 || Math.abs((depth[k] as number) - (depth[i] as number)) > 0.04 * (depth[i] as number))) continue;
+            const alike =
+              (normals[3 * i] as number) * (normals[3 * k] as number) +
+              (normals[3 * i + 1] as number) * (normals[3 * k + 1] as number) +
+              (normals[3 * i + 2] as number) * (normals[3 * k + 2] as number);
+            if (
+              strict &&
+              (alike < 0.9 || Math.abs((depth[k] as number) - (depth[i] as number)) > 0.04 * (depth[i] as number))
+            )
+              continue;
             r += gathered[3 * k] as number;
             g += gathered[3 * k + 1] as number;
             b += gathered[3 * k + 2] as number;
@@ -254,12 +305,20 @@ export function render(scene: Scene, width: number, { atEdges, ways }: Fineness)
       const normal = normalAt(thing, place);
       const colour = colourAt(thing, place);
       const wide = light.size * 0.6;
-      const lamp: Vector = rounds > 1 ? [light.at[0] + wide * own.gauss(), light.at[1] + wide * own.gauss(), light.at[2] + wide * own.gauss()] : light.at;
+      const lamp: Vector =
+        rounds > 1
+          ? [light.at[0] + wide * own.gauss(), light.at[1] + wide * own.gauss(), light.at[2] + wide * own.gauss()]
+          : light.at;
       const fall = reached(scene, place, normal, lamp);
       const gleam = fall > 0 ? shine(thing, light.at, normal, by, place) : 0;
       const air = haze ? Math.exp(-hit.t / haze.over) : 1;
       for (let c = 0; c < 3; c++)
-        sum[c] = (sum[c] as number) + air * ((light.colour[c] as number) * (fall * (colour[c] as number) + gleam) + (around[3 * i + c] as number) * (colour[c] as number)) + (1 - air) * (haze?.colour[c] ?? 0);
+        sum[c] =
+          (sum[c] as number) +
+          air *
+            ((light.colour[c] as number) * (fall * (colour[c] as number) + gleam) +
+              (around[3 * i + c] as number) * (colour[c] as number)) +
+          (1 - air) * (haze?.colour[c] ?? 0);
     }
     for (let c = 0; c < 3; c++) {
       const bright = (exposure * (sum[c] as number)) / rounds;

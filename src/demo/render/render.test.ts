@@ -22,7 +22,9 @@ test('a scene rendered anew shows the same picture, and the light reaches the sa
   expect(off).toBeLessThan(12);
   const light = await small(path.join(folder, 'light.png'), own.width, own.height, 1);
   const lit = own.partOf.map((p) => (PARTS[p] === 'shadow' || PARTS[p] === 'cast-shadow' ? 0 : 255));
-  expect(lit.reduce((s, v, i) => s + (Math.abs(v - (light[i] as number)) > 127 ? 1 : 0), 0) / lit.length).toBeLessThan(0.03);
+  expect(lit.reduce((s, v, i) => s + (Math.abs(v - (light[i] as number)) > 127 ? 1 : 0), 0) / lit.length).toBeLessThan(
+    0.03,
+  );
 });
 
 test('six references are shipped at 1600 pixels, each with its masks; light and shadow fill the picture between them', async () => {
@@ -32,12 +34,20 @@ test('six references are shipped at 1600 pixels, each with its masks; light and 
     const at = (file: string) => path.join(FOLDER, name, file);
     const { width = 0, height = 0 } = await sharp(at('picture.jpg')).metadata();
     expect(Math.max(width, height)).toBe(1600);
-    const [light, shadow, cast, halftone, things] = await Promise.all(['light', 'shadow', 'cast-shadow', 'halftone', 'things'].map((m) => sharp(at(`${m}.png`)).toColourspace('b-w').raw().toBuffer()));
+    const [light, shadow, cast, halftone, things] = await Promise.all(
+      ['light', 'shadow', 'cast-shadow', 'halftone', 'things'].map((m) =>
+        sharp(at(`${m}.png`))
+          .toColourspace('b-w')
+          .raw()
+          .toBuffer(),
+      ),
+    );
     const about = JSON.parse(readFileSync(at('about.json'), 'utf8')) as { things: string[] };
     let wrong = 0;
     for (let i = 0; i < width * height; i++) {
       const [l, s] = [light![i]! > 127, shadow![i]! > 127];
-      if (l === s || (cast![i]! > 127 && !s) || (halftone![i]! > 127 && !l) || things![i]! > about.things.length) wrong++;
+      if (l === s || (cast![i]! > 127 && !s) || (halftone![i]! > 127 && !l) || things![i]! > about.things.length)
+        wrong++;
     }
     expect(wrong).toBe(0);
   }

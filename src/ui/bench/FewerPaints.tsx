@@ -10,14 +10,25 @@ import { cssGrey } from '../grey';
 function Span({ light, dark }: { light: number; dark: number }) {
   return (
     <span className="relative block h-4 w-full bg-l80" aria-hidden>
-      <span className="absolute inset-y-0" style={{ left: `${dark}%`, width: `${light - dark}%`, background: `linear-gradient(to right, ${cssGrey(dark)}, ${cssGrey(light)})` }} />
+      <span
+        className="absolute inset-y-0"
+        style={{
+          left: `${dark}%`,
+          width: `${light - dark}%`,
+          background: `linear-gradient(to right, ${cssGrey(dark)}, ${cssGrey(light)})`,
+        }}
+      />
     </span>
   );
 }
 
 export function FewerPaints({ palette, surface }: { palette: Palette; surface: SurfaceId }) {
-  const found = useMemo(() => (palette.size >= 2 && palette.size <= 8 ? limitedReach(palette, surface) : null), [palette, surface]);
-  if (!found) return <p>A limited palette has 2 to 8 paints; this one has {palette.size}. Take some out above to compare.</p>;
+  const found = useMemo(
+    () => (palette.size >= 2 && palette.size <= 8 ? limitedReach(palette, surface) : null),
+    [palette, surface],
+  );
+  if (!found)
+    return <p>A limited palette has 2 to 8 paints; this one has {palette.size}. Take some out above to compare.</p>;
   const { reach, losses } = found;
   return (
     <table className="w-full text-13">

@@ -35,7 +35,10 @@ function Off({ by }: { by: number }) {
   return (
     <span className="flex items-center gap-2">
       <span className="relative inline-block h-3 w-28 bg-l80" aria-hidden>
-        <span className="absolute inset-y-0 bg-l20" style={{ left: `${by < 0 ? 50 - half : 50}%`, width: `${half}%` }} />
+        <span
+          className="absolute inset-y-0 bg-l20"
+          style={{ left: `${by < 0 ? 50 - half : 50}%`, width: `${half}%` }}
+        />
         <span className="absolute inset-y-0 left-1/2 w-px bg-l10" />
       </span>
       {signed(by)}
@@ -69,12 +72,17 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
         className="grid content-start gap-2"
         onSubmit={(e) => {
           e.preventDefault();
-          act(() => log({ parts, lightness: Number(lightness), a: null, b: null, wet, noise: HAND_NOISE }), () => setLightness(''));
+          act(
+            () => log({ parts, lightness: Number(lightness), a: null, b: null, wet, noise: HAND_NOISE }),
+            () => setLightness(''),
+          );
         }}
       >
         {ask && (
           <p>
-            Most is learnt next from <strong>{askName ? `puddle ${askName}, mixed as the trough says` : sayParts(asParts(ask))}</strong>: read its dab when it is dry.{' '}
+            Most is learnt next from{' '}
+            <strong>{askName ? `puddle ${askName}, mixed as the trough says` : sayParts(asParts(ask))}</strong>: read
+            its dab when it is dry.{' '}
             <button type="button" className="cursor-pointer underline" onClick={() => setParts(asParts(ask))}>
               Take it
             </button>
@@ -85,17 +93,39 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
           {paints.map((p) => (
             <label key={p} className="text-13">
               {PAINTS[p].name}
-              <input className="field" type="number" min={0} step="any" value={parts[p] ?? ''} onChange={(e) => setParts((now) => ({ ...now, [p]: Number(e.target.value) }))} />
+              <input
+                className="field"
+                type="number"
+                min={0}
+                step="any"
+                value={parts[p] ?? ''}
+                onChange={(e) => setParts((now) => ({ ...now, [p]: Number(e.target.value) }))}
+              />
             </label>
           ))}
         </fieldset>
         <div className="flex items-end gap-3">
           <label className="flex-1">
             <span className="label">Lightness read, L*</span>
-            <input className="field" type="number" step="any" min={0} max={100} required value={lightness} onChange={(e) => setLightness(e.target.value)} />
+            <input
+              className="field"
+              type="number"
+              step="any"
+              min={0}
+              max={100}
+              required
+              value={lightness}
+              onChange={(e) => setLightness(e.target.value)}
+            />
           </label>
           <label className="flex min-h-10 items-center gap-2">
-            <input type="checkbox" className="h-5 w-5 accent-ink" checked={wet} onChange={(e) => setWet(e.target.checked)} /> still wet
+            <input
+              type="checkbox"
+              className="h-5 w-5 accent-ink"
+              checked={wet}
+              onChange={(e) => setWet(e.target.checked)}
+            />{' '}
+            still wet
           </label>
         </div>
         <button className="act" disabled={busy}>
@@ -109,9 +139,13 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
       </form>
       <div>
         <p className="mb-2" aria-live="polite">
-          {used.length === 0 ? 'Nothing is logged yet: all is foretold by the catalogue.' : `${used.length} ${used.length === 1 ? 'mix' : 'mixes'} logged. `}
+          {used.length === 0
+            ? 'Nothing is logged yet: all is foretold by the catalogue.'
+            : `${used.length} ${used.length === 1 ? 'mix' : 'mixes'} logged. `}
           {sureness !== null && `The nine greys are foretold to about ± ${(2 * sureness).toFixed(1)} L*.`}
-          {fit && used.some(({ mix }) => mix.wet) && ` Dry, the darks come out ${signed(fit.shift[0])}, the middle ${signed(fit.shift[1])}, the lights ${signed(fit.shift[2])} L*.`}
+          {fit &&
+            used.some(({ mix }) => mix.wet) &&
+            ` Dry, the darks come out ${signed(fit.shift[0])}, the middle ${signed(fit.shift[1])}, the lights ${signed(fit.shift[2])} L*.`}
         </p>
         {used.length > 0 && (
           <table className="mb-3 w-full text-13">
@@ -134,7 +168,11 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
                     {fit?.odd.includes(i) && <strong> · doesn’t agree with the others</strong>}
                   </th>
                   <td>
-                    <span className="mr-1 inline-block h-4 w-6 align-middle" style={{ background: cssGrey(mix.lightness) }} aria-hidden />
+                    <span
+                      className="mr-1 inline-block h-4 w-6 align-middle"
+                      style={{ background: cssGrey(mix.lightness) }}
+                      aria-hidden
+                    />
                     {mix.lightness.toFixed(1)}
                     {mix.wet ? ', wet' : ''}
                     {source === 'photograph' ? ', photograph' : ''}
@@ -142,7 +180,12 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
                   <td>{fit && <Off by={fit.before[i] ?? 0} />}</td>
                   <td>{fit && <Off by={fit.after[i] ?? 0} />}</td>
                   <td>
-                    <button type="button" className="cursor-pointer underline" disabled={busy} onClick={() => act(() => takeOut(id))}>
+                    <button
+                      type="button"
+                      className="cursor-pointer underline"
+                      disabled={busy}
+                      onClick={() => act(() => takeOut(id))}
+                    >
                       Take out
                     </button>
                   </td>
@@ -162,7 +205,13 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
           </thead>
           <tbody>
             {paints.map((p) => (
-              <FigureRow key={p} paint={p} figures={figures} learnt={used.some(({ mix }) => (mix.parts[p] ?? 0) > 0) ? (fit?.figures ?? null) : null} save={(next) => act(() => setFigures(next))} />
+              <FigureRow
+                key={p}
+                paint={p}
+                figures={figures}
+                learnt={used.some(({ mix }) => (mix.parts[p] ?? 0) > 0) ? (fit?.figures ?? null) : null}
+                save={(next) => act(() => setFigures(next))}
+              />
             ))}
           </tbody>
         </table>
@@ -171,7 +220,17 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
   );
 }
 
-function FigureRow({ paint, figures, learnt, save }: { paint: PaintId; figures: Figures; learnt: Figures | null; save: (figures: Figures) => void }) {
+function FigureRow({
+  paint,
+  figures,
+  learnt,
+  save,
+}: {
+  paint: PaintId;
+  figures: Figures;
+  learnt: Figures | null;
+  save: (figures: Figures) => void;
+}) {
   const own = figuresOf(paint, figures);
   const [lightness, setLightness] = useState(String(own.massTone[0]));
   const [tinting, setTinting] = useState(String(own.tinting));
@@ -186,10 +245,26 @@ function FigureRow({ paint, figures, learnt, save }: { paint: PaintId; figures: 
         {PAINTS[paint].name}
       </th>
       <td>
-        <input className="w-20 rounded-sm border border-l63 bg-l97 px-1.5 py-1" type="number" step="any" aria-label={`${PAINTS[paint].name}: lightness from the tube`} value={lightness} onChange={(e) => setLightness(e.target.value)} onBlur={keep} />
+        <input
+          className="w-20 rounded-sm border border-l63 bg-l97 px-1.5 py-1"
+          type="number"
+          step="any"
+          aria-label={`${PAINTS[paint].name}: lightness from the tube`}
+          value={lightness}
+          onChange={(e) => setLightness(e.target.value)}
+          onBlur={keep}
+        />
       </td>
       <td>
-        <input className="w-20 rounded-sm border border-l63 bg-l97 px-1.5 py-1" type="number" step="any" aria-label={`${PAINTS[paint].name}: tinting strength`} value={tinting} onChange={(e) => setTinting(e.target.value)} onBlur={keep} />
+        <input
+          className="w-20 rounded-sm border border-l63 bg-l97 px-1.5 py-1"
+          type="number"
+          step="any"
+          aria-label={`${PAINTS[paint].name}: tinting strength`}
+          value={tinting}
+          onChange={(e) => setTinting(e.target.value)}
+          onBlur={keep}
+        />
       </td>
       <td>{known ? `L* ${known.massTone[0].toFixed(1)}, tinting ${known.tinting.toFixed(1)}` : ''}</td>
     </tr>

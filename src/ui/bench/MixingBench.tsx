@@ -75,14 +75,29 @@ export function MixingBench(props: Props) {
 
   const on = (id: PaintId | null) => (id && palette.has(id) ? id : null);
   const lightest = on(light) ?? paints.find((p) => PAINTS[p].family === 'white') ?? paints[0] ?? 'titanium-white';
-  const darkest = on(dark) ?? paints.find((p) => PAINTS[p].family === 'black') ?? paints.find((p) => p !== lightest) ?? 'ivory-black';
+  const darkest =
+    on(dark) ?? paints.find((p) => PAINTS[p].family === 'black') ?? paints.find((p) => p !== lightest) ?? 'ivory-black';
   const middle = on(pure) === lightest || on(pure) === darkest ? null : on(pure);
-  const choice = useMemo(() => ({ medium, light: lightest, dark: darkest, pure: middle, steps, areaCm2, ground }), [medium, lightest, darkest, middle, steps, areaCm2, ground]);
+  const choice = useMemo(
+    () => ({ medium, light: lightest, dark: darkest, pure: middle, steps, areaCm2, ground }),
+    [medium, lightest, darkest, middle, steps, areaCm2, ground],
+  );
   const even = useMemo(() => evenTargets(palette, choice), [palette, choice]);
   const targets = useMemo(() => even?.targets.map((t, i) => moved[i + 1] ?? t) ?? [], [even, moved]);
-  const recipe = useMemo(() => (even ? benchRecipe(palette, choice, targets, even.pureStep) : null), [palette, choice, targets, even]);
+  const recipe = useMemo(
+    () => (even ? benchRecipe(palette, choice, targets, even.pureStep) : null),
+    [palette, choice, targets, even],
+  );
   const labels = useMemo(
-    () => (targets.length > 1 ? stepLabels(props.numbering, { steps, order: 'light-first', spacing: 'lightness', ends: { light: targets[0] ?? 96, dark: targets.at(-1) ?? 20 } }) : []),
+    () =>
+      targets.length > 1
+        ? stepLabels(props.numbering, {
+            steps,
+            order: 'light-first',
+            spacing: 'lightness',
+            ends: { light: targets[0] ?? 96, dark: targets.at(-1) ?? 20 },
+          })
+        : [],
     [props.numbering, steps, targets],
   );
   const step = Math.min(chosen, steps);
@@ -130,12 +145,17 @@ export function MixingBench(props: Props) {
             ))}
           </select>
         </label>
-        <PaintPicker paints={paints} busy={busy} choose={(next) =>
+        <PaintPicker
+          paints={paints}
+          busy={busy}
+          choose={(next) =>
             put(() => {
               putPaints(next);
               return props.choosePaints(next);
             })
-          } colour={tubeColour} />
+          }
+          colour={tubeColour}
+        />
         <div className="ml-auto flex gap-3 self-center text-13">
           <a className="underline" href={`/palette/file/${props.classId}/${medium}?as=gpl`}>
             Swatches (GPL)
@@ -160,15 +180,41 @@ export function MixingBench(props: Props) {
         <section className="panel p-3" aria-label="The set">
           <div className="mb-2 flex items-end gap-2 text-13">
             <PaintSelect label="Lightest" paints={paints} value={lightest} onChoose={(p) => (setLight(p), reset())} />
-            <PaintSelect label="Pure colour between" paints={paints.filter((p) => p !== lightest && p !== darkest)} value={middle} none="none: greys" onChoose={(p) => (setPure(p), reset())} />
-            <PaintSelect label="Darkest" paints={paints.filter((p) => p !== lightest)} value={darkest} onChoose={(p) => (setDark(p), reset())} />
+            <PaintSelect
+              label="Pure colour between"
+              paints={paints.filter((p) => p !== lightest && p !== darkest)}
+              value={middle}
+              none="none: greys"
+              onChoose={(p) => (setPure(p), reset())}
+            />
+            <PaintSelect
+              label="Darkest"
+              paints={paints.filter((p) => p !== lightest)}
+              value={darkest}
+              onChoose={(p) => (setDark(p), reset())}
+            />
             <label className="w-24 shrink-0">
               Steps: {steps}
-              <input type="range" className="block h-10 w-full accent-ink" min={MIN_STEPS} max={MAX_STEPS} value={steps} onChange={(e) => (setSteps(Number(e.target.value)), reset())} />
+              <input
+                type="range"
+                className="block h-10 w-full accent-ink"
+                min={MIN_STEPS}
+                max={MAX_STEPS}
+                value={steps}
+                onChange={(e) => (setSteps(Number(e.target.value)), reset())}
+              />
             </label>
             <label className="w-20 shrink-0">
               cm² a step
-              <input className="field" type="number" min={0.1} max={10_000} step="any" value={areaCm2} onChange={(e) => setArea(Math.min(10_000, Math.max(0.1, Number(e.target.value) || 0.1)))} />
+              <input
+                className="field"
+                type="number"
+                min={0.1}
+                max={10_000}
+                step="any"
+                value={areaCm2}
+                onChange={(e) => setArea(Math.min(10_000, Math.max(0.1, Number(e.target.value) || 0.1)))}
+              />
             </label>
             <label>
               Over
@@ -196,30 +242,54 @@ export function MixingBench(props: Props) {
                 onTarget={moveTarget}
               />
               <p className="quiet mt-2" aria-live="polite">
-                {recipe.onTheWay.length > 0 && `${recipe.onTheWay.length} more ${recipe.onTheWay.length === 1 ? 'grey is' : 'greys are'} mixed on the way. `}
+                {recipe.onTheWay.length > 0 &&
+                  `${recipe.onTheWay.length} more ${recipe.onTheWay.length === 1 ? 'grey is' : 'greys are'} mixed on the way. `}
                 {sayBeyond(recipe, labels)}
               </p>
             </>
           ) : (
             <p className="trouble">
               {PAINTS[lightest].name}, {middle ? `${PAINTS[middle].name}, ` : ''}
-              {PAINTS[darkest].name}: these make no row of values. Choose a lightest that is clearly lighter than the darkest{middle ? ', with the colour between them' : ''}.
+              {PAINTS[darkest].name}: these make no row of values. Choose a lightest that is clearly lighter than the
+              darkest{middle ? ', with the colour between them' : ''}.
             </p>
           )}
         </section>
-        {recipe && <StepCard recipe={recipe} step={step} labels={labels} palette={palette} choice={choice} shift={fit?.shift ?? USUAL_SHIFT[medium]} unsure={unsure} />}
+        {recipe && (
+          <StepCard
+            recipe={recipe}
+            step={step}
+            labels={labels}
+            palette={palette}
+            choice={choice}
+            shift={fit?.shift ?? USUAL_SHIFT[medium]}
+            unsure={unsure}
+          />
+        )}
       </div>
       <Tabs.Root className="panel p-3" defaultValue="nudge">
         <Tabs.List className="mb-3 flex gap-1 border-b border-l70" aria-label="More from these paints">
           {TABS.map(([id, name]) => (
-            <Tabs.Trigger key={id} value={id} className="cursor-pointer rounded-t-sm px-3 py-1.5 data-[state=active]:bg-l97 data-[state=active]:font-semibold">
+            <Tabs.Trigger
+              key={id}
+              value={id}
+              className="cursor-pointer rounded-t-sm px-3 py-1.5 data-[state=active]:bg-l97 data-[state=active]:font-semibold"
+            >
               {name}
             </Tabs.Trigger>
           ))}
         </Tabs.List>
         <Tabs.Content value="nudge">
           {recipe && !middle ? (
-            <NudgeStrip step={step} targets={targets} labels={labels} light={lightest} dark={darkest} models={[mixModel(palette, { [lightest]: 1 }), mixModel(palette, { [darkest]: 1 })]} surface={surface} />
+            <NudgeStrip
+              step={step}
+              targets={targets}
+              labels={labels}
+              light={lightest}
+              dark={darkest}
+              models={[mixModel(palette, { [lightest]: 1 }), mixModel(palette, { [darkest]: 1 })]}
+              surface={surface}
+            />
           ) : (
             <p>A nudge is told between a light and a dark paint: choose no pure colour between.</p>
           )}
@@ -227,12 +297,27 @@ export function MixingBench(props: Props) {
         <Tabs.Content value="ways">
           <WaysPanel palette={palette} surface={surface} />
         </Tabs.Content>
-        <Tabs.Content value="glaze">{targets.length > 0 && <LayersPanel palette={palette} surface={surface} targets={targets} labels={labels} film={FILM_MM[medium]} />}</Tabs.Content>
+        <Tabs.Content value="glaze">
+          {targets.length > 0 && (
+            <LayersPanel palette={palette} surface={surface} targets={targets} labels={labels} film={FILM_MM[medium]} />
+          )}
+        </Tabs.Content>
         <Tabs.Content value="fewer">
           <FewerPaints palette={palette} surface={surface} />
         </Tabs.Content>
         <Tabs.Content value="learnt">
-          <LearnPanel paints={paints} mixes={props.mixes} fit={fit} figures={props.figures} sureness={sureness} ask={ask} askName={askStep ? (labels[askStep - 1] ?? null) : null} log={props.log} takeOut={props.takeOut} setFigures={props.setFigures} />
+          <LearnPanel
+            paints={paints}
+            mixes={props.mixes}
+            fit={fit}
+            figures={props.figures}
+            sureness={sureness}
+            ask={ask}
+            askName={askStep ? (labels[askStep - 1] ?? null) : null}
+            log={props.log}
+            takeOut={props.takeOut}
+            setFigures={props.setFigures}
+          />
         </Tabs.Content>
       </Tabs.Root>
     </div>

@@ -28,7 +28,9 @@ export function NudgeStrip({ step, targets, labels, light, dark, models, surface
     const box = e.currentTarget.getBoundingClientRect();
     const { clientX } = e;
     cancelAnimationFrame(frame.current);
-    frame.current = requestAnimationFrame(() => setHad(Math.min(100, Math.max(0, (100 * (clientX - box.left)) / box.width))));
+    frame.current = requestAnimationFrame(() =>
+      setHad(Math.min(100, Math.max(0, (100 * (clientX - box.left)) / box.width))),
+    );
   };
   const told = nudge(had, step, targets, models[0], models[1], surface);
   return (
@@ -46,7 +48,12 @@ export function NudgeStrip({ step, targets, labels, light, dark, models, surface
         onPointerMove={(e) => e.buttons > 0 && at(e)}
       >
         {targets.map((t, i) => (
-          <span key={i} className={`absolute bottom-0 w-1 -translate-x-1/2 ${i === step - 1 ? 'h-6 bg-l10 outline-2 outline-l97' : 'h-3 bg-l97 outline-1 outline-l10'}`} style={{ left: `${t}%` }} aria-hidden />
+          <span
+            key={i}
+            className={`absolute bottom-0 w-1 -translate-x-1/2 ${i === step - 1 ? 'h-6 bg-l10 outline-2 outline-l97' : 'h-3 bg-l97 outline-1 outline-l10'}`}
+            style={{ left: `${t}%` }}
+            aria-hidden
+          />
         ))}
         <div
           role="slider"
@@ -66,7 +73,13 @@ export function NudgeStrip({ step, targets, labels, light, dark, models, surface
         />
       </div>
       <p className="mt-3 text-18" aria-live="polite">
-        {sayNudge(told, { step: name, light: PAINTS[light].name, dark: PAINTS[dark].name, other: told.useFor === null ? null : (labels[told.useFor - 1] ?? String(told.useFor)), labels })}
+        {sayNudge(told, {
+          step: name,
+          light: PAINTS[light].name,
+          dark: PAINTS[dark].name,
+          other: told.useFor === null ? null : (labels[told.useFor - 1] ?? String(told.useFor)),
+          labels,
+        })}
       </p>
     </div>
   );

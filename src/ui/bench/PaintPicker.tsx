@@ -34,20 +34,32 @@ export function PaintPicker({ paints, busy, choose, colour }: Props) {
           Choose paints
         </Popover.Trigger>
         <Popover.Portal>
-          <Popover.Content className="z-20 grid w-96 grid-cols-2 gap-3 rounded-sm border border-l37 bg-l97 p-3" sideOffset={6} align="start" aria-label="Choose paints">
+          <Popover.Content
+            className="z-20 grid w-96 grid-cols-2 gap-3 rounded-sm border border-l37 bg-l97 p-3"
+            sideOffset={6}
+            align="start"
+            aria-label="Choose paints"
+          >
             {FAMILIES.map(([family, name]) => (
               <fieldset key={family}>
                 <legend className="label">{name}</legend>
                 {PAINT_IDS.filter((p) => PAINTS[p].family === family).map((p) => (
                   <label key={p} className="flex items-center gap-2 text-13">
-                    <input type="checkbox" className="accent-ink" checked={paints.includes(p)} onChange={() => put(p)} />
+                    <input
+                      type="checkbox"
+                      className="accent-ink"
+                      checked={paints.includes(p)}
+                      onChange={() => put(p)}
+                    />
                     {PAINTS[p].name}
                     {PAINTS[p].hazard ? ' ⚠' : ''}
                   </label>
                 ))}
               </fieldset>
             ))}
-            <p className="quiet col-span-2">⚠ marks toxic pigment: read its label and data sheet, and your school’s rules, before it is used.</p>
+            <p className="quiet col-span-2">
+              ⚠ marks toxic pigment: read its label and data sheet, and your school’s rules, before it is used.
+            </p>
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>

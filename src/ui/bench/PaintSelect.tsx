@@ -14,7 +14,11 @@ export function PaintSelect({ label, paints, value, none, onChoose, className }:
   return (
     <label className={className}>
       <span className="block text-13">{label}</span>
-      <select className="field" value={value ?? ''} onChange={(e) => onChoose((e.target.value || null) as PaintId | null)}>
+      <select
+        className="field"
+        value={value ?? ''}
+        onChange={(e) => onChoose((e.target.value || null) as PaintId | null)}
+      >
         {none !== undefined && <option value="">{none}</option>}
         {paints.map((p) => (
           <option key={p} value={p}>

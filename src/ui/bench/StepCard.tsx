@@ -49,19 +49,39 @@ export function StepCard({ recipe, step, labels, palette, choice, shift, unsure 
   const share = puddle.shares[choice.dark] ?? 0;
   const rows: [string, string][] = [
     ['Mix', sayMix(recipe, puddle, labels)],
-    ['Dries to', `L* ${puddle.lab[0].toFixed(1)}${unsure === null ? '' : ` ± ${(2 * unsure).toFixed(1)}`}, wanted ${puddle.target.toFixed(1)}`],
+    [
+      'Dries to',
+      `L* ${puddle.lab[0].toFixed(1)}${unsure === null ? '' : ` ± ${(2 * unsure).toFixed(1)}`}, wanted ${puddle.target.toFixed(1)}`,
+    ],
     ['Wet it looks', `L* ${wetOf(puddle.lab[0], shift).toFixed(0)}`],
     ['Needs', `${sayMillilitres(puddle.millilitres)}${puddle.washBefore ? '; wash the brush first' : ''}`],
-    ['Covers', `${GROUNDS[choice.ground].name} in ${puddle.coats} ${puddle.coats === 1 ? 'coat' : 'coats'}; one coat there is L* ${film[0].toFixed(0)}`],
-    ['Drift', `${temperatureWord(drift) === 'alike' ? 'in line with its neighbours' : `${temperatureWord(drift)} than its neighbours`} (${signed(whole)} to the ends)`],
-    ['Laid thin', `${temperatureWord(warmth(thin, puddle.lab)) === 'alike' ? 'no warmer nor cooler' : temperatureWord(warmth(thin, puddle.lab))} over ${ground.name}, L* ${thin[0].toFixed(0)}`],
+    [
+      'Covers',
+      `${GROUNDS[choice.ground].name} in ${puddle.coats} ${puddle.coats === 1 ? 'coat' : 'coats'}; one coat there is L* ${film[0].toFixed(0)}`,
+    ],
+    [
+      'Drift',
+      `${temperatureWord(drift) === 'alike' ? 'in line with its neighbours' : `${temperatureWord(drift)} than its neighbours`} (${signed(whole)} to the ends)`,
+    ],
+    [
+      'Laid thin',
+      `${temperatureWord(warmth(thin, puddle.lab)) === 'alike' ? 'no warmer nor cooler' : temperatureWord(warmth(thin, puddle.lab))} over ${ground.name}, L* ${thin[0].toFixed(0)}`,
+    ],
   ];
   if (puddle.hueTurn !== null && choice.pure) {
     const pure = coveringRgb(mixModel(palette, { [choice.pure]: 1 }), surface);
-    rows.push(['Hue', Math.abs(puddle.hueTurn) < 1 ? 'as the pure colour' : `turns ${Math.abs(puddle.hueTurn).toFixed(0)}° from the pure colour, towards ${turnsTowards(pure, puddle.hueTurn)}`]);
+    rows.push([
+      'Hue',
+      Math.abs(puddle.hueTurn) < 1
+        ? 'as the pure colour'
+        : `turns ${Math.abs(puddle.hueTurn).toFixed(0)}° from the pure colour, towards ${turnsTowards(pure, puddle.hueTurn)}`,
+    ]);
   }
   if (choice.pure === null && shadesOfTwo && share < 1)
-    rows.push(['A little more', `${LITTLE} part ${PAINTS[choice.dark].name} to 100 of it: ${darkensBy(share, LITTLE, light, dark, surface).toFixed(1)} L* darker`]);
+    rows.push([
+      'A little more',
+      `${LITTLE} part ${PAINTS[choice.dark].name} to 100 of it: ${darkensBy(share, LITTLE, light, dark, surface).toFixed(1)} L* darker`,
+    ]);
   const fromLeft = sayFromLeft(recipe, puddle, labels);
   if (fromLeft) rows.push(['Or', fromLeft]);
   return (
@@ -69,7 +89,13 @@ export function StepCard({ recipe, step, labels, palette, choice, shift, unsure 
       <div className="mb-2 flex h-16" aria-hidden>
         {[step - 1, step, step + 1].map((s) => {
           const p = recipe.steps[s - 1];
-          return <span key={s} className={s === step ? 'flex-[2]' : 'flex-1'} style={{ background: p ? cssLab(p.lab) : 'transparent' }} />;
+          return (
+            <span
+              key={s}
+              className={s === step ? 'flex-[2]' : 'flex-1'}
+              style={{ background: p ? cssLab(p.lab) : 'transparent' }}
+            />
+          );
         })}
       </div>
       <h2 className="text-18 font-semibold">Puddle {labels[step - 1] ?? step}</h2>

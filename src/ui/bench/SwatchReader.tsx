@@ -22,7 +22,11 @@ const percent = (parts: Parts): string =>
 
 const word = (off: number): string => (off < SAME_COLOUR ? 'reached' : off < 5 ? 'near' : 'out of reach');
 
-export function SwatchReader({ send }: { send: (text: string) => Promise<{ ok: true; value: Row[] } | { ok: false; say: string }> }) {
+export function SwatchReader({
+  send,
+}: {
+  send: (text: string) => Promise<{ ok: true; value: Row[] } | { ok: false; say: string }>;
+}) {
   const [rows, setRows] = useState<readonly Row[]>([]);
   return (
     <>
@@ -47,7 +51,11 @@ export function SwatchReader({ send }: { send: (text: string) => Promise<{ ok: t
             {rows.map((r, i) => (
               <tr key={i} className="border-t border-l80">
                 <th scope="row" className="py-1 text-left font-normal">
-                  <span className="mr-2 inline-block h-5 w-8 align-middle" style={{ background: `rgb(${r.swatch.rgb.join(' ')})` }} aria-hidden />
+                  <span
+                    className="mr-2 inline-block h-5 w-8 align-middle"
+                    style={{ background: `rgb(${r.swatch.rgb.join(' ')})` }}
+                    aria-hidden
+                  />
                   {r.swatch.name}
                 </th>
                 <td>{percent(r.parts)}</td>

@@ -21,7 +21,12 @@ const HEIGHT_PX = 232;
 const kept = (lightness: number): number => Math.min(100, Math.max(0, lightness));
 const down = (lightness: number): number => ((100 - kept(lightness)) / 100) * HEIGHT_PX;
 
-function Source({ recipe, puddle, labels, tubeColour }: { recipe: Recipe; puddle: PuddleRecipe } & Pick<Props, 'labels' | 'tubeColour'>) {
+function Source({
+  recipe,
+  puddle,
+  labels,
+  tubeColour,
+}: { recipe: Recipe; puddle: PuddleRecipe } & Pick<Props, 'labels' | 'tubeColour'>) {
   const all = [...recipe.steps, ...recipe.onTheWay];
   return (
     <ul className="mt-1 grid justify-center gap-0.5 text-13">
@@ -30,8 +35,14 @@ function Source({ recipe, puddle, labels, tubeColour }: { recipe: Recipe; puddle
         return (
           <li key={'paint' in source ? source.paint : source.step} className="flex items-center gap-1">
             {puddle.mix.length > 1 && <span className="font-semibold">{parts}</span>}
-            <span className="h-3 w-3 shrink-0 border border-l50" style={{ background: 'paint' in source ? tubeColour(source.paint) : cssLab(from?.lab ?? [50, 0, 0]) }} aria-hidden />
-            <span className="leading-tight">{'paint' in source ? PAINTS[source.paint].name : `of ${puddleName(recipe, source.step, labels)}`}</span>
+            <span
+              className="h-3 w-3 shrink-0 border border-l50"
+              style={{ background: 'paint' in source ? tubeColour(source.paint) : cssLab(from?.lab ?? [50, 0, 0]) }}
+              aria-hidden
+            />
+            <span className="leading-tight">
+              {'paint' in source ? PAINTS[source.paint].name : `of ${puddleName(recipe, source.step, labels)}`}
+            </span>
           </li>
         );
       })}
@@ -54,7 +65,10 @@ export function Trough({ recipe, targets, labels, chosen, tubeColour, onChoose, 
         return (
           <div key={puddle.step} className={`min-w-0 flex-1 rounded-sm pb-2 ${chosen === puddle.step ? 'bg-l97' : ''}`}>
             <div className="relative touch-none bg-l80" style={{ height: HEIGHT_PX }}>
-              <div className="absolute inset-x-0 bottom-0" style={{ top: down(puddle.lab[0]), background: cssLab(puddle.lab) }} />
+              <div
+                className="absolute inset-x-0 bottom-0"
+                style={{ top: down(puddle.lab[0]), background: cssLab(puddle.lab) }}
+              />
               <div
                 role="slider"
                 tabIndex={0}
@@ -80,7 +94,9 @@ export function Trough({ recipe, targets, labels, chosen, tubeColour, onChoose, 
                 onPointerUp={() => (dragged.current = null)}
                 onPointerCancel={() => (dragged.current = null)}
                 onKeyDown={(e) => {
-                  const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 5, PageDown: -5 }[e.key];
+                  const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 5, PageDown: -5 }[
+                    e.key
+                  ];
                   if (by === undefined) return;
                   e.preventDefault();
                   onTarget(puddle.step, kept(target + by));
@@ -91,7 +107,12 @@ export function Trough({ recipe, targets, labels, chosen, tubeColour, onChoose, 
                 <span className="h-1 flex-1 bg-l10" />
               </div>
             </div>
-            <button type="button" className={`mx-auto mt-1 block cursor-pointer border-b-4 px-3 text-center text-15 font-semibold ${chosen === puddle.step ? 'border-ink' : 'border-transparent'}`} aria-pressed={chosen === puddle.step} onClick={() => onChoose(puddle.step)}>
+            <button
+              type="button"
+              className={`mx-auto mt-1 block cursor-pointer border-b-4 px-3 text-center text-15 font-semibold ${chosen === puddle.step ? 'border-ink' : 'border-transparent'}`}
+              aria-pressed={chosen === puddle.step}
+              onClick={() => onChoose(puddle.step)}
+            >
               {name}
               {recipe.beyond.includes(puddle.step) && <span title="out of reach"> *</span>}
             </button>

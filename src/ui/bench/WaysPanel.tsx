@@ -9,16 +9,33 @@ import { type PaintId, PAINTS } from '@/core/planning/paints';
 import { cssLab } from '../grey';
 import { PaintSelect } from './PaintSelect';
 
-const ROLES: Record<Way['role'], string> = { white: 'with white', 'lighter-neighbour': 'with a lighter neighbour', complement: 'with its complement', black: 'with black', earth: 'with an earth' };
-const shares = (share: number): string => (share < 0.005 ? 'none' : share < 0.5 ? `1 : ${Number(((1 - share) / share).toFixed(share > 0.2 ? 1 : 0))}` : `${Number((share / (1 - share)).toFixed(1))} : 1`);
+const ROLES: Record<Way['role'], string> = {
+  white: 'with white',
+  'lighter-neighbour': 'with a lighter neighbour',
+  complement: 'with its complement',
+  black: 'with black',
+  earth: 'with an earth',
+};
+const shares = (share: number): string =>
+  share < 0.005
+    ? 'none'
+    : share < 0.5
+      ? `1 : ${Number(((1 - share) / share).toFixed(share > 0.2 ? 1 : 0))}`
+      : `${Number((share / (1 - share)).toFixed(1))} : 1`;
 
 export function WaysPanel({ palette, surface }: { palette: Palette; surface: SurfaceId }) {
   const ids = useMemo(() => [...palette.keys()], [palette]);
   const [chosen, setStart] = useState<PaintId | null>(null);
-  const start = chosen && palette.has(chosen) ? chosen : (ids.find((p) => PAINTS[p].family === 'hue' || PAINTS[p].family === 'earth') ?? ids[0] ?? 'titanium-white');
+  const start =
+    chosen && palette.has(chosen)
+      ? chosen
+      : (ids.find((p) => PAINTS[p].family === 'hue' || PAINTS[p].family === 'earth') ?? ids[0] ?? 'titanium-white');
   const from = coveringLab(mixModel(palette, { [start]: 1 }), surface);
   const [wanted, setWanted] = useState(60);
-  const ways = useMemo(() => waysTo(palette, start, wanted, surface).filter((w) => w.reachable), [palette, start, wanted, surface]);
+  const ways = useMemo(
+    () => waysTo(palette, start, wanted, surface).filter((w) => w.reachable),
+    [palette, start, wanted, surface],
+  );
   const darks = useMemo(() => darksOf(palette, surface), [palette, surface]);
   return (
     <div className="grid gap-6 lg:grid-cols-2">
@@ -32,7 +49,14 @@ export function WaysPanel({ palette, surface }: { palette: Palette; surface: Sur
             <span className="label">
               to L* {wanted} (it is {from[0].toFixed(0)})
             </span>
-            <input type="range" className="w-full accent-ink" min={5} max={97} value={wanted} onChange={(e) => setWanted(Number(e.target.value))} />
+            <input
+              type="range"
+              className="w-full accent-ink"
+              min={5}
+              max={97}
+              value={wanted}
+              onChange={(e) => setWanted(Number(e.target.value))}
+            />
           </label>
         </div>
         <table className="w-full text-13">
@@ -48,7 +72,11 @@ export function WaysPanel({ palette, surface }: { palette: Palette; surface: Sur
             {ways.map((w) => (
               <tr key={w.by} className="border-t border-l80">
                 <th scope="row" className="py-1 text-left font-normal">
-                  <span className="mr-2 inline-block h-5 w-9 align-middle" style={{ background: cssLab(w.lab) }} aria-hidden />
+                  <span
+                    className="mr-2 inline-block h-5 w-9 align-middle"
+                    style={{ background: cssLab(w.lab) }}
+                    aria-hidden
+                  />
                   {ROLES[w.role]}: {PAINTS[w.by].name}
                 </th>
                 <td>{shares(w.share)}</td>
@@ -58,7 +86,9 @@ export function WaysPanel({ palette, surface }: { palette: Palette; surface: Sur
             ))}
             {ways.length === 0 && (
               <tr>
-                <td colSpan={4}>No other paint of this palette takes {PAINTS[start].name} there: add a white, a black or a complement.</td>
+                <td colSpan={4}>
+                  No other paint of this palette takes {PAINTS[start].name} there: add a white, a black or a complement.
+                </td>
               </tr>
             )}
           </tbody>
@@ -80,11 +110,21 @@ export function WaysPanel({ palette, surface }: { palette: Palette; surface: Sur
             {darks.map((d) => (
               <tr key={d.name} className="border-t border-l80">
                 <th scope="row" className="py-1 text-left font-normal">
-                  <span className="mr-2 inline-block h-5 w-9 align-middle" style={{ background: cssLab(d.lab) }} aria-hidden />
+                  <span
+                    className="mr-2 inline-block h-5 w-9 align-middle"
+                    style={{ background: cssLab(d.lab) }}
+                    aria-hidden
+                  />
                   {d.school === 'tube' ? d.name : sayParts(d.parts)}
                 </th>
                 <td>{d.lab[0].toFixed(0)}</td>
-                <td>{d.warmth === null ? '' : Math.abs(d.warmth) < 1 ? 'neutral' : `${d.warmth > 0 ? 'warmer' : 'cooler'} by ${Math.abs(d.warmth).toFixed(0)}`}</td>
+                <td>
+                  {d.warmth === null
+                    ? ''
+                    : Math.abs(d.warmth) < 1
+                      ? 'neutral'
+                      : `${d.warmth > 0 ? 'warmer' : 'cooler'} by ${Math.abs(d.warmth).toFixed(0)}`}
+                </td>
               </tr>
             ))}
             {darks.length === 0 && (

@@ -27,10 +27,14 @@ export interface BenchChoice {
   readonly ground: GroundId;
 }
 
-export const lightnessOf = (palette: Palette, surface: SurfaceId, id: PaintId): number => coveringLab(mixModel(palette, { [id]: 1 }), surface)[0];
+export const lightnessOf = (palette: Palette, surface: SurfaceId, id: PaintId): number =>
+  coveringLab(mixModel(palette, { [id]: 1 }), surface)[0];
 
 /** Even targets between the two paints' own ends, through the pure colour where there is one. Null where they make no row. */
-export function evenTargets(palette: Palette, { medium, light, dark, pure, steps }: BenchChoice): { targets: number[]; pureStep: number | null } | null {
+export function evenTargets(
+  palette: Palette,
+  { medium, light, dark, pure, steps }: BenchChoice,
+): { targets: number[]; pureStep: number | null } | null {
   const surface = SURFACE_OF[medium];
   const ends = { light: lightnessOf(palette, surface, light), dark: lightnessOf(palette, surface, dark) };
   if (ends.light - ends.dark < 10) return null;
@@ -43,7 +47,12 @@ export function evenTargets(palette: Palette, { medium, light, dark, pure, steps
 }
 
 /** The recipe for targets light to dark; null where the paints make no row. */
-export function benchRecipe(palette: Palette, choice: BenchChoice, targets: readonly number[], pureStep: number | null): Recipe | null {
+export function benchRecipe(
+  palette: Palette,
+  choice: BenchChoice,
+  targets: readonly number[],
+  pureStep: number | null,
+): Recipe | null {
   const { medium, light, dark, pure, areaCm2, ground } = choice;
   const own = millilitres(areaCm2 * 100, medium);
   try {

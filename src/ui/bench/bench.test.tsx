@@ -20,7 +20,15 @@ import { WaysPanel } from './WaysPanel';
 
 const ids: PaintId[] = ['titanium-white', 'ivory-black', 'lemon-yellow', 'ultramarine', 'burnt-umber'];
 const palette = paletteOf(ids);
-const choice: BenchChoice = { medium: 'gouache', light: 'titanium-white', dark: 'ivory-black', pure: null, steps: 9, areaCm2: 6.4, ground: 'paper' };
+const choice: BenchChoice = {
+  medium: 'gouache',
+  light: 'titanium-white',
+  dark: 'ivory-black',
+  pure: null,
+  steps: 9,
+  areaCm2: 6.4,
+  ground: 'paper',
+};
 const even = evenTargets(palette, choice);
 const targets = even?.targets ?? [];
 const recipe = benchRecipe(palette, choice, targets, null) as Recipe;
@@ -36,7 +44,17 @@ test('a colour on screen is the colour it stands for', () => {
 });
 
 test('the trough has a handle a step that says its lightness, and its parts under it', () => {
-  const html = renderToStaticMarkup(<Trough recipe={recipe} targets={targets} labels={labels} chosen={4} tubeColour={tubeColour} onChoose={nothing} onTarget={nothing} />);
+  const html = renderToStaticMarkup(
+    <Trough
+      recipe={recipe}
+      targets={targets}
+      labels={labels}
+      chosen={4}
+      tubeColour={tubeColour}
+      onChoose={nothing}
+      onTarget={nothing}
+    />,
+  );
   expect(count(html, /role="slider"/g)).toBe(9);
   expect(html).toContain('aria-label="Wanted for 4"');
   expect(html).toContain(`aria-valuetext="L* ${(targets[3] ?? 0).toFixed(0)}"`);
@@ -46,16 +64,52 @@ test('the trough has a handle a step that says its lightness, and its parts unde
 });
 
 test('a step out of reach is marked', () => {
-  const beyond = benchRecipe(palette, choice, targets.map((t, i) => (i === 0 ? 100 : t)), null) as Recipe;
-  const html = renderToStaticMarkup(<Trough recipe={beyond} targets={targets} labels={labels} chosen={1} tubeColour={tubeColour} onChoose={nothing} onTarget={nothing} />);
+  const beyond = benchRecipe(
+    palette,
+    choice,
+    targets.map((t, i) => (i === 0 ? 100 : t)),
+    null,
+  ) as Recipe;
+  const html = renderToStaticMarkup(
+    <Trough
+      recipe={beyond}
+      targets={targets}
+      labels={labels}
+      chosen={1}
+      tubeColour={tubeColour}
+      onChoose={nothing}
+      onTarget={nothing}
+    />,
+  );
   expect(count(html, /out of reach/g)).toBe(1);
 });
 
 test('a puddle close up says how it is mixed, dries, covers and drifts', () => {
   const card = (more: Partial<BenchChoice> = {}, unsure: number | null = null, step = 5) =>
-    renderToStaticMarkup(<StepCard recipe={recipe} step={step} labels={labels} palette={palette} choice={{ ...choice, ...more }} shift={USUAL_SHIFT.gouache} unsure={unsure} />);
-  for (const words of ['Puddle 5', 'Mix', 'Dries to', 'Wet it looks', 'Covers', 'white paper in 1 coat', 'A little more']) expect(card()).toContain(words);
-  expect(recipe.steps.map((s) => card({}, null, s.step)).join('')).toMatch(/1 part ivory black to [\d.]+ parts of what is left of \d/);
+    renderToStaticMarkup(
+      <StepCard
+        recipe={recipe}
+        step={step}
+        labels={labels}
+        palette={palette}
+        choice={{ ...choice, ...more }}
+        shift={USUAL_SHIFT.gouache}
+        unsure={unsure}
+      />,
+    );
+  for (const words of [
+    'Puddle 5',
+    'Mix',
+    'Dries to',
+    'Wet it looks',
+    'Covers',
+    'white paper in 1 coat',
+    'A little more',
+  ])
+    expect(card()).toContain(words);
+  expect(recipe.steps.map((s) => card({}, null, s.step)).join('')).toMatch(
+    /1 part ivory black to [\d.]+ parts of what is left of \d/,
+  );
   expect(card()).not.toContain('±');
   expect(card({}, 0.8)).toContain('± 1.6');
   expect(card({ ground: 'warm' })).toMatch(/Laid thin<\/dt><dd>warmer over warm toned ground/);
@@ -67,7 +121,17 @@ test('yellow with black is foretold to turn towards green', () => {
   const withYellow = { ...choice, pure: 'lemon-yellow' as const };
   const through = evenTargets(palette, withYellow);
   const yellow = benchRecipe(palette, withYellow, through?.targets ?? [], through?.pureStep ?? null) as Recipe;
-  const html = renderToStaticMarkup(<StepCard recipe={yellow} step={5} labels={labels} palette={palette} choice={withYellow} shift={USUAL_SHIFT.gouache} unsure={null} />);
+  const html = renderToStaticMarkup(
+    <StepCard
+      recipe={yellow}
+      step={5}
+      labels={labels}
+      palette={palette}
+      choice={withYellow}
+      shift={USUAL_SHIFT.gouache}
+      unsure={null}
+    />,
+  );
   expect(html).toMatch(/turns \d+° from the pure colour, towards green/);
 });
 
@@ -80,7 +144,17 @@ test('paints that make no row give no recipe', () => {
 
 test('the nudge has a mark to move and says what to add', () => {
   const models = [mixModel(palette, { 'titanium-white': 1 }), mixModel(palette, { 'ivory-black': 1 })] as const;
-  const html = renderToStaticMarkup(<NudgeStrip step={7} targets={targets} labels={labels} light="titanium-white" dark="ivory-black" models={models} surface="matt" />);
+  const html = renderToStaticMarkup(
+    <NudgeStrip
+      step={7}
+      targets={targets}
+      labels={labels}
+      light="titanium-white"
+      dark="ivory-black"
+      models={models}
+      surface="matt"
+    />,
+  );
   expect(html).toContain('aria-label="What I have on the palette"');
   expect(html).toMatch(/too light for 7: ivory black, one part to [\d.]+ of the puddle/);
   expect(html).toContain('Or use it for 5 as it is.');
@@ -88,13 +162,24 @@ test('the nudge has a mark to move and says what to add', () => {
 
 test('ways and darks are told as tables', () => {
   const html = renderToStaticMarkup(<WaysPanel palette={palette} surface="matt" />);
-  for (const words of ['with black: ivory black', 'with its complement: ultramarine', 'hue turns', 'its greys', 'neutral']) expect(html).toContain(words);
-  const plain = renderToStaticMarkup(<WaysPanel palette={paletteOf(['titanium-white', 'zinc-white'])} surface="matt" />);
+  for (const words of [
+    'with black: ivory black',
+    'with its complement: ultramarine',
+    'hue turns',
+    'its greys',
+    'neutral',
+  ])
+    expect(html).toContain(words);
+  const plain = renderToStaticMarkup(
+    <WaysPanel palette={paletteOf(['titanium-white', 'zinc-white'])} surface="matt" />,
+  );
   expect(plain).toContain('Add a black, or ultramarine and an umber');
 });
 
 test('a glaze says which values it can’t keep', () => {
-  const html = renderToStaticMarkup(<LayersPanel palette={palette} surface="matt" targets={targets} labels={labels} film={0.15} />);
+  const html = renderToStaticMarkup(
+    <LayersPanel palette={palette} surface="matt" targets={targets} labels={labels} film={0.15} />,
+  );
   expect(html).toMatch(/This glaze can’t keep .*9/);
   expect(count(html, /<td/g)).toBe(27);
 });
@@ -106,22 +191,64 @@ test('a paint fewer is a row, and too many paints are told', () => {
 });
 
 const learnt = (more: Partial<Parameters<typeof LearnPanel>[0]> = {}) =>
-  renderToStaticMarkup(<LearnPanel paints={ids} mixes={[]} fit={null} figures={{}} sureness={null} ask={{ 'titanium-white': 0.95, 'ivory-black': 0.05 }} askName={null} log={fine} takeOut={fine} setFigures={fine} {...more} />);
+  renderToStaticMarkup(
+    <LearnPanel
+      paints={ids}
+      mixes={[]}
+      fit={null}
+      figures={{}}
+      sureness={null}
+      ask={{ 'titanium-white': 0.95, 'ivory-black': 0.05 }}
+      askName={null}
+      log={fine}
+      takeOut={fine}
+      setFigures={fine}
+      {...more}
+    />,
+  );
 
 test('what was learnt: what to mix next, what was off before and after, what does not agree', () => {
   expect(learnt()).toContain('Nothing is logged yet');
   expect(learnt()).toContain('19 titanium white : 1 ivory black');
   expect(learnt({ askName: '6' })).toContain('puddle 6, mixed as the trough says');
-  const mix = { parts: { 'titanium-white': 20, 'ivory-black': 1 }, lightness: 45, a: null, b: null, wet: true, noise: 1 };
-  const fit = { version: FIT_VERSION as 1, figures: { 'ivory-black': { massTone: [17, 0, 0] as const, tinting: 9 } }, shift: [4, 1, -2] as [number, number, number], before: [-14.2], after: [0.3], odd: [0], unsure: [1], ask: null };
+  const mix = {
+    parts: { 'titanium-white': 20, 'ivory-black': 1 },
+    lightness: 45,
+    a: null,
+    b: null,
+    wet: true,
+    noise: 1,
+  };
+  const fit = {
+    version: FIT_VERSION as 1,
+    figures: { 'ivory-black': { massTone: [17, 0, 0] as const, tinting: 9 } },
+    shift: [4, 1, -2] as [number, number, number],
+    before: [-14.2],
+    after: [0.3],
+    odd: [0],
+    unsure: [1],
+    ask: null,
+  };
   const html = learnt({ mixes: [{ id: 'm', mix, source: 'photograph' }], fit, sureness: 1, ask: null });
-  for (const words of ['1 mix logged.', '± 2.0 L*', '45.0, wet, photograph', '−14.2', '+0.3', 'doesn’t agree with the others', 'the darks come out +4.0', 'tinting 9.0']) expect(html).toContain(words);
+  for (const words of [
+    '1 mix logged.',
+    '± 2.0 L*',
+    '45.0, wet, photograph',
+    '−14.2',
+    '+0.3',
+    'doesn’t agree with the others',
+    'the darks come out +4.0',
+    'tinting 9.0',
+  ])
+    expect(html).toContain(words);
   expect(html).not.toContain('Most is learnt next');
 });
 
 test('on the phone the recipe reads in the order to mix, and a walk is told in words', () => {
   const lines = recipeLines(recipe, labels);
-  const list = renderToStaticMarkup(<RecipeList lines={lines} colours={new Map(recipe.steps.map((s) => [s.step, s.lab]))} />);
+  const list = renderToStaticMarkup(
+    <RecipeList lines={lines} colours={new Map(recipe.steps.map((s) => [s.step, s.lab]))} />,
+  );
   expect([...list.matchAll(/<strong>(\d)<\/strong>/g)].map((m) => m[1])).toEqual(lines.map((l) => l.name));
   const walk = [12, 4, -0.4].map((off, i) => ({ id: String(i), step: 1, lightness: 90 + off, target: 90 }));
   const html = renderToStaticMarkup(<Walk checks={walk} name="1" />);

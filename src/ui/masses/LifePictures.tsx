@@ -23,13 +23,30 @@ interface Props extends NotanView {
   readonly judge: (edits: readonly MassEdit[]) => void;
 }
 
-const pressed = (on: boolean) => `min-h-8 cursor-pointer rounded-sm border border-l37 px-2 text-13 ${on ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`;
+const pressed = (on: boolean) =>
+  `min-h-8 cursor-pointer rounded-sm border border-l37 px-2 text-13 ${on ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`;
 const STILL = { x: 0, y: 0 };
 const NOTHING = 'nothing';
 /** As many masses have a key of their own. */
 const KEYED = 9;
 
-export function LifePictures({ attemptId, hasStrip, result, greys, labels, squint, tones, lit, box, onPick, setUp, painted, frozen, busy, judge }: Props) {
+export function LifePictures({
+  attemptId,
+  hasStrip,
+  result,
+  greys,
+  labels,
+  squint,
+  tones,
+  lit,
+  box,
+  onPick,
+  setUp,
+  painted,
+  frozen,
+  busy,
+  judge,
+}: Props) {
   const { masses } = setUp;
   const [edits, setEdits] = useState(painted);
   const [picked, setPicked] = useState(masses[0]?.id ?? NOTHING);
@@ -41,10 +58,24 @@ export function LifePictures({ attemptId, hasStrip, result, greys, labels, squin
   const unjudged = useMemo(() => JSON.stringify(edits) !== JSON.stringify(painted), [edits, painted]);
   const takeBack = () => !frozen && setEdits(edits.slice(0, -1));
   const finish = () => !frozen && !busy && edits.length > 0 && judge(edits);
-  useKeys({ ...Object.fromEntries(masses.slice(0, KEYED).map((m, k) => [String(k + 1), () => setPicked(m.id)])), '0': () => setPicked(NOTHING), b: takeBack, j: finish });
-  const outlines = !squint && <RegionOutlines regions={result.regions} shift={STILL} lit={lit} box={box} onPick={onPick} />;
+  useKeys({
+    ...Object.fromEntries(masses.slice(0, KEYED).map((m, k) => [String(k + 1), () => setPicked(m.id)])),
+    '0': () => setPicked(NOTHING),
+    b: takeBack,
+    j: finish,
+  });
+  const outlines = !squint && (
+    <RegionOutlines regions={result.regions} shift={STILL} lit={lit} box={box} onPick={onPick} />
+  );
   const choice = (id: string, words: string) => (
-    <button key={id} type="button" aria-pressed={picked === id} disabled={frozen} className={pressed(picked === id)} onClick={() => setPicked(id)}>
+    <button
+      key={id}
+      type="button"
+      aria-pressed={picked === id}
+      disabled={frozen}
+      className={pressed(picked === id)}
+      onClick={() => setPicked(id)}
+    >
       {words}
     </button>
   );
@@ -53,19 +84,42 @@ export function LifePictures({ attemptId, hasStrip, result, greys, labels, squin
       <SquintFilter />
       <div className="grid grid-cols-2 overflow-hidden">
         <figure className="relative m-0">
-          <PaintingView attemptId={attemptId} hasStrip={hasStrip} frame={result.frame} tones={tones} squint={squint} alt={tones ? 'The painting in its tones' : 'The painting, straightened'} />
+          <PaintingView
+            attemptId={attemptId}
+            hasStrip={hasStrip}
+            frame={result.frame}
+            tones={tones}
+            squint={squint}
+            alt={tones ? 'The painting in its tones' : 'The painting, straightened'}
+          />
           {outlines}
         </figure>
         <figure className="relative m-0 overflow-hidden">
-          <canvas ref={canvas} className="block w-full" role="img" aria-label="Where its masses lie" data-masses={shown?.masses.length ?? ''} />
+          <canvas
+            ref={canvas}
+            className="block w-full"
+            role="img"
+            aria-label="Where its masses lie"
+            data-masses={shown?.masses.length ?? ''}
+          />
           {shown?.masses.map(({ id, at }) => (
-            <span key={id} className="pointer-events-none absolute min-w-6 -translate-x-1/2 -translate-y-1/2 rounded-sm bg-l97 px-1 text-center text-13" style={{ left: `${100 * at.x}%`, top: `${100 * at.y}%` }}>
+            <span
+              key={id}
+              className="pointer-events-none absolute min-w-6 -translate-x-1/2 -translate-y-1/2 rounded-sm bg-l97 px-1 text-center text-13"
+              style={{ left: `${100 * at.x}%`, top: `${100 * at.y}%` }}
+            >
               {masses.findIndex((m) => m.id === id) + 1}
             </span>
           ))}
           {outlines}
           {!frozen && masses.length > 0 && (
-            <BrushSurface wholeShapes={wholeShapes} colour={mass === null ? '#777777' : '#fcfcfc'} brush={brush} onShape={(x, y) => setEdits([...edits, { kind: 'shape', x, y, mass }])} onStroke={(stroke) => setEdits([...edits, { kind: 'stroke', ...stroke, mass }])} />
+            <BrushSurface
+              wholeShapes={wholeShapes}
+              colour={mass === null ? '#777777' : '#fcfcfc'}
+              brush={brush}
+              onShape={(x, y) => setEdits([...edits, { kind: 'shape', x, y, mass }])}
+              onStroke={(stroke) => setEdits([...edits, { kind: 'stroke', ...stroke, mass }])}
+            />
           )}
         </figure>
       </div>
@@ -89,26 +143,69 @@ export function LifePictures({ attemptId, hasStrip, result, greys, labels, squin
               {masses.map((m, k) => choice(m.id, `${k + 1} ${m.name}`))}
               {choice(NOTHING, '0 none of them')}
             </div>
-            {edits.length === 0 && <p className="text-13">Pick a mass, then show on the right picture where it lies: a press takes a whole shape, the brush takes the rest. Hatched is what is of none.</p>}
+            {edits.length === 0 && (
+              <p className="text-13">
+                Pick a mass, then show on the right picture where it lies: a press takes a whole shape, the brush takes
+                the rest. Hatched is what is of none.
+              </p>
+            )}
             <div className="flex flex-wrap items-center gap-2">
               <div role="group" aria-label="What a press on the right picture does" className="flex gap-1">
-                {([[true, 'Whole shapes'], [false, 'Brush']] as const).map(([whole, words]) => (
-                  <button key={words} type="button" aria-pressed={wholeShapes === whole} disabled={frozen} className={pressed(wholeShapes === whole)} onClick={() => setWholeShapes(whole)}>
+                {(
+                  [
+                    [true, 'Whole shapes'],
+                    [false, 'Brush'],
+                  ] as const
+                ).map(([whole, words]) => (
+                  <button
+                    key={words}
+                    type="button"
+                    aria-pressed={wholeShapes === whole}
+                    disabled={frozen}
+                    className={pressed(wholeShapes === whole)}
+                    onClick={() => setWholeShapes(whole)}
+                  >
                     {words}
                   </button>
                 ))}
               </div>
-              {!wholeShapes && <input type="range" aria-label="Width of the brush" className="w-28 accent-ink" min={0.004} max={0.15} step={0.001} value={brush} onChange={(e) => setBrush(Number(e.target.value))} />}
-              <button type="button" className="calm min-h-8 px-2 text-13" disabled={frozen || edits.length === 0} onClick={takeBack}>
+              {!wholeShapes && (
+                <input
+                  type="range"
+                  aria-label="Width of the brush"
+                  className="w-28 accent-ink"
+                  min={0.004}
+                  max={0.15}
+                  step={0.001}
+                  value={brush}
+                  onChange={(e) => setBrush(Number(e.target.value))}
+                />
+              )}
+              <button
+                type="button"
+                className="calm min-h-8 px-2 text-13"
+                disabled={frozen || edits.length === 0}
+                onClick={takeBack}
+              >
                 Take back <kbd>b</kbd>
               </button>
-              <button type="button" className="act ml-auto min-h-8 px-3" disabled={frozen || busy || edits.length === 0 || (!unjudged && result.reference === 'masses')} onClick={finish}>
+              <button
+                type="button"
+                className="act ml-auto min-h-8 px-3"
+                disabled={frozen || busy || edits.length === 0 || (!unjudged && result.reference === 'masses')}
+                onClick={finish}
+              >
                 Judge it by these masses <kbd className="text-l10">j</kbd>
               </button>
             </div>
           </>
         )}
-        <ToneShares name="painted" shares={result.tones.map((t) => t.share)} greys={result.tones.map((t, k) => t.lightness ?? greys[k] ?? 50)} labels={labels} />
+        <ToneShares
+          name="painted"
+          shares={result.tones.map((t) => t.share)}
+          greys={result.tones.map((t, k) => t.lightness ?? greys[k] ?? 50)}
+          labels={labels}
+        />
       </div>
     </div>
   );

@@ -7,7 +7,8 @@ interface Props extends Pick<NotanResult, 'masses' | 'pairs'> {
 
 const percent = (v: number) => `${Math.round(100 * v)} %`;
 
-const apart = (l: number) => (l < 0 ? `some shadow above some light, by L* ${(-l).toFixed(1)}` : `light above shadow by L* ${l.toFixed(1)}`);
+const apart = (l: number) =>
+  l < 0 ? `some shadow above some light, by L* ${(-l).toFixed(1)}` : `light above shadow by L* ${l.toFixed(1)}`;
 
 export function MassFacts({ masses, pairs, labels }: Props) {
   if (masses.length === 0) return null;
@@ -30,8 +31,18 @@ export function MassFacts({ masses, pairs, labels }: Props) {
               <td className="text-left">{m.name}</td>
               <td>{percent(m.share)}</td>
               <td>{m.lightness === null ? '–' : m.lightness.toFixed(1)}</td>
-              <td>{m.steps ? (m.steps.from === m.steps.to ? label(m.steps.from) : `${label(m.steps.from)} to ${label(m.steps.to)}`) : 'any'}</td>
-              <td>{m.inside === null ? '' : `${percent(m.inside)}${m.inside > 0 && m.unused.length > 0 ? `, none of ${m.unused.map(label).join(', ')}` : ''}`}</td>
+              <td>
+                {m.steps
+                  ? m.steps.from === m.steps.to
+                    ? label(m.steps.from)
+                    : `${label(m.steps.from)} to ${label(m.steps.to)}`
+                  : 'any'}
+              </td>
+              <td>
+                {m.inside === null
+                  ? ''
+                  : `${percent(m.inside)}${m.inside > 0 && m.unused.length > 0 ? `, none of ${m.unused.map(label).join(', ')}` : ''}`}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -47,33 +47,69 @@ export function SetUpBench({ uses, keep, drop, ...start }: Props) {
       <section className="panel grid gap-3 self-start">
         <h1 className="text-24 font-semibold">{own.title || 'A set-up'}</h1>
         <p>
-          A set-up is painted from life, and nobody sits where another sits. Name its masses here, once. When a hand-in comes, you show on that very picture where each lies: whole shapes by a press, the rest with a brush. Then their values are judged.
+          A set-up is painted from life, and nobody sits where another sits. Name its masses here, once. When a hand-in
+          comes, you show on that very picture where each lies: whole shapes by a press, the rest with a brush. Then
+          their values are judged.
         </p>
         <div className="grid grid-cols-2 gap-3">
           <label>
             <span className="label">What it is called</span>
-            <input className="field" value={own.title} maxLength={80} onChange={(e) => setOwn({ ...own, title: e.target.value })} />
+            <input
+              className="field"
+              value={own.title}
+              maxLength={80}
+              onChange={(e) => setOwn({ ...own, title: e.target.value })}
+            />
           </label>
           <label>
             <span className="label">Where it stands, how it is lit</span>
             <input className="field" value={own.note} onChange={(e) => setOwn({ ...own, note: e.target.value })} />
           </label>
-          <Amount label="How many lights" value={setUp.lights} min={1} max={4} onChange={(lights) => put({ lights: Math.min(4, Math.max(1, Math.round(lights))) })} />
-          <Amount label="Steps are allotted among, tones" value={setUp.tones} min={2} max={12} onChange={(tones) => put({ tones: Math.min(12, Math.max(2, Math.round(tones))) })} />
+          <Amount
+            label="How many lights"
+            value={setUp.lights}
+            min={1}
+            max={4}
+            onChange={(lights) => put({ lights: Math.min(4, Math.max(1, Math.round(lights))) })}
+          />
+          <Amount
+            label="Steps are allotted among, tones"
+            value={setUp.tones}
+            min={2}
+            max={12}
+            onChange={(tones) => put({ tones: Math.min(12, Math.max(2, Math.round(tones))) })}
+          />
         </div>
         <h2 className="label">Its masses</h2>
         <ul className="grid gap-1" aria-label="Masses">
           {setUp.masses.map((m, k) => (
             <li key={m.id} className="flex gap-2">
-              <button type="button" aria-pressed={m.id === pickedId} className={`min-h-10 flex-1 cursor-pointer rounded-sm px-2 text-left ${m.id === pickedId ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`} onClick={() => setPicked(m.id)}>
+              <button
+                type="button"
+                aria-pressed={m.id === pickedId}
+                className={`min-h-10 flex-1 cursor-pointer rounded-sm px-2 text-left ${m.id === pickedId ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`}
+                onClick={() => setPicked(m.id)}
+              >
                 {k + 1}. {m.name}
-                {m.steps && <span className="float-right">{m.steps.from === m.steps.to ? `step ${m.steps.from}` : `steps ${m.steps.from} to ${m.steps.to}`} of {m.steps.of ?? setUp.tones}</span>}
+                {m.steps && (
+                  <span className="float-right">
+                    {m.steps.from === m.steps.to ? `step ${m.steps.from}` : `steps ${m.steps.from} to ${m.steps.to}`} of{' '}
+                    {m.steps.of ?? setUp.tones}
+                  </span>
+                )}
               </button>
             </li>
           ))}
         </ul>
-        {setUp.masses.length === 0 && <p>None yet. Begin with what is lit and what is not: jug &gt; lit side, jug &gt; shadow, table, ground.</p>}
-        <button type="button" className="calm justify-self-start" disabled={setUp.masses.length >= MOST_MASSES} onClick={add}>
+        {setUp.masses.length === 0 && (
+          <p>None yet. Begin with what is lit and what is not: jug &gt; lit side, jug &gt; shadow, table, ground.</p>
+        )}
+        <button
+          type="button"
+          className="calm justify-self-start"
+          disabled={setUp.masses.length >= MOST_MASSES}
+          onClick={add}
+        >
           Add a mass
         </button>
       </section>
@@ -86,8 +122,19 @@ export function SetUpBench({ uses, keep, drop, ...start }: Props) {
         {picked ? (
           <fieldset className="grid gap-2" key={picked.id}>
             <legend className="label">{picked.name}</legend>
-            <MassFields mass={picked} lights={setUp.lights} tones={setUp.tones} onChange={(change) => put({ masses: setUp.masses.map((m) => (m.id === picked.id ? { ...m, ...change } : m)) })} />
-            <button type="button" className="calm" onClick={() => put({ masses: setUp.masses.filter((m) => m.id !== picked.id) })}>
+            <MassFields
+              mass={picked}
+              lights={setUp.lights}
+              tones={setUp.tones}
+              onChange={(change) =>
+                put({ masses: setUp.masses.map((m) => (m.id === picked.id ? { ...m, ...change } : m)) })
+              }
+            />
+            <button
+              type="button"
+              className="calm"
+              onClick={() => put({ masses: setUp.masses.filter((m) => m.id !== picked.id) })}
+            >
               Take this mass away
             </button>
           </fieldset>

@@ -14,7 +14,14 @@ interface Asked {
 
 const FAILED = 'The masses could not be shown here. Nothing was lost; load the page once more.';
 
-export function useMassPainting(tones: string, asked: Asked): { readonly canvas: React.RefObject<HTMLCanvasElement | null>; readonly shown: MassesShown | null; readonly trouble: string } {
+export function useMassPainting(
+  tones: string,
+  asked: Asked,
+): {
+  readonly canvas: React.RefObject<HTMLCanvasElement | null>;
+  readonly shown: MassesShown | null;
+  readonly trouble: string;
+} {
   const canvas = useRef<HTMLCanvasElement>(null);
   const remote = useRef<Remote<MassPainting> | null>(null);
   const wanted = useRef<Asked | null>(null);

@@ -21,7 +21,9 @@ export function BringIn() {
         const said = new URLSearchParams(['title', 'source', 'licence', 'note'].map((k) => [k, words(form.get(k))]));
         setTrouble('');
         setDoing('Sending …');
-        void sendPhoto<{ id: string }>(`/bring-in?${said}`, file, (share) => setDoing(share < 1 ? `Sending ${Math.round(100 * share)} %` : 'Opening it; a moment …')).then((answer) => {
+        void sendPhoto<{ id: string }>(`/bring-in?${said}`, file, (share) =>
+          setDoing(share < 1 ? `Sending ${Math.round(100 * share)} %` : 'Opening it; a moment …'),
+        ).then((answer) => {
           setDoing('');
           if (answer.id) router.push(`/references/${answer.id}`);
           else setTrouble(answer.say ?? 'The picture was not taken in. Try once more.');
@@ -56,7 +58,9 @@ export function BringIn() {
       <button className="act" disabled={doing !== ''}>
         {doing || 'Bring it in'}
       </button>
-      <p className="quiet">JPEG, PNG, WebP, AVIF, TIFF or HEIC. Where it was taken is removed; who may use it is printed on its sheets.</p>
+      <p className="quiet">
+        JPEG, PNG, WebP, AVIF, TIFF or HEIC. Where it was taken is removed; who may use it is printed on its sheets.
+      </p>
     </form>
   );
 }

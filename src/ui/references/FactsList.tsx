@@ -6,7 +6,12 @@ interface Props {
   readonly lit: number | null;
 }
 
-const KEY_WORDS: Record<ReferenceFacts['key'], string> = { high: 'it sits high', middle: 'it keeps to the middle', low: 'it sits low', full: 'it uses the whole range' };
+const KEY_WORDS: Record<ReferenceFacts['key'], string> = {
+  high: 'it sits high',
+  middle: 'it keeps to the middle',
+  low: 'it sits low',
+  full: 'it uses the whole range',
+};
 const percent = (v: number) => `${Math.round(100 * v)} %`;
 
 export function FactsList({ facts, lit }: Props) {
@@ -34,7 +39,11 @@ export function FactsList({ facts, lit }: Props) {
         </>
       )}
       <dt>Contrast</dt>
-      <dd>largest, {facts.contrast.step.toFixed(0)} L*, {facts.contrast.x < 0.4 ? 'left' : facts.contrast.x > 0.6 ? 'right' : 'in the middle'}, {facts.contrast.y < 0.4 ? 'high up' : facts.contrast.y > 0.6 ? 'low down' : 'half way up'}</dd>
+      <dd>
+        largest, {facts.contrast.step.toFixed(0)} L*,{' '}
+        {facts.contrast.x < 0.4 ? 'left' : facts.contrast.x > 0.6 ? 'right' : 'in the middle'},{' '}
+        {facts.contrast.y < 0.4 ? 'high up' : facts.contrast.y > 0.6 ? 'low down' : 'half way up'}
+      </dd>
     </dl>
   );
 }

@@ -47,7 +47,12 @@ export function FilesPanel({ referenceId, classes, uses, unkept, drop }: Props) 
           ))}
         </ul>
       </div>
-      <UsesList uses={uses} what="picture" gone="The picture and how it was prepared are deleted for good." drop={drop} />
+      <UsesList
+        uses={uses}
+        what="picture"
+        gone="The picture and how it was prepared are deleted for good."
+        drop={drop}
+      />
     </div>
   );
 }

@@ -36,12 +36,28 @@ export function FramePanel({ preparation, own, slant, onSlant, set }: Props) {
   };
   return (
     <div className="grid gap-3">
-      <Choice label="Proportion" value={chosen as string} options={PROPORTIONS.map(([id, words]) => [id, words] as const)} onChange={(id) => frame(proportionOf(id), slant)} />
+      <Choice
+        label="Proportion"
+        value={chosen as string}
+        options={PROPORTIONS.map(([id, words]) => [id, words] as const)}
+        onChange={(id) => frame(proportionOf(id), slant)}
+      />
       <label>
         <span className="label">Set straight: {slant.toFixed(1)}°</span>
-        <input type="range" className="w-full accent-ink" min={-15} max={15} step={0.1} value={slant} onChange={(e) => frame(preparation.proportion, Number(e.target.value))} />
+        <input
+          type="range"
+          className="w-full accent-ink"
+          min={-15}
+          max={15}
+          step={0.1}
+          value={slant}
+          onChange={(e) => frame(preparation.proportion, Number(e.target.value))}
+        />
       </label>
-      <p className="quiet">Drag a corner to its own corner of a board or a wall, and its perspective is undone. What lies inside is what is painted.</p>
+      <p className="quiet">
+        Drag a corner to its own corner of a board or a wall, and its perspective is undone. What lies inside is what is
+        painted.
+      </p>
       <button type="button" className="calm" onClick={() => frame(own, 0)}>
         Take the whole picture
       </button>

@@ -23,12 +23,18 @@ export function Guides({ choice, proportion, contrast }: Props) {
   if (choice.halves) cross(1 / 2);
   if (choice.diagonals) lines.push([0, 0, 1, 1], [1, 0, 0, 1]);
   if (choice.grid > 0) {
-    const [columns, rows] = proportion >= 1 ? [choice.grid, choice.grid / proportion] : [choice.grid * proportion, choice.grid];
+    const [columns, rows] =
+      proportion >= 1 ? [choice.grid, choice.grid / proportion] : [choice.grid * proportion, choice.grid];
     for (let k = 1; k < columns; k++) lines.push([k / columns, 0, k / columns, 1]);
     for (let k = 1; k < rows; k++) lines.push([0, k / rows, 1, k / rows]);
   }
   return (
-    <svg viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden className="pointer-events-none absolute inset-0 h-full w-full">
+    <svg
+      viewBox="0 0 1 1"
+      preserveAspectRatio="none"
+      aria-hidden
+      className="pointer-events-none absolute inset-0 h-full w-full"
+    >
       {lines.map(([x1, y1, x2, y2], k) => (
         <g key={k}>
           <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#f6f6f6" strokeWidth={2.5} vectorEffect="non-scaling-stroke" />
@@ -37,8 +43,26 @@ export function Guides({ choice, proportion, contrast }: Props) {
       ))}
       {choice.contrast && contrast && (
         <>
-          <ellipse cx={contrast.x} cy={contrast.y} rx={0.03} ry={0.03 * proportion} fill="none" stroke="#f6f6f6" strokeWidth={4} vectorEffect="non-scaling-stroke" />
-          <ellipse cx={contrast.x} cy={contrast.y} rx={0.03} ry={0.03 * proportion} fill="none" stroke="#1b1b1b" strokeWidth={2} vectorEffect="non-scaling-stroke" />
+          <ellipse
+            cx={contrast.x}
+            cy={contrast.y}
+            rx={0.03}
+            ry={0.03 * proportion}
+            fill="none"
+            stroke="#f6f6f6"
+            strokeWidth={4}
+            vectorEffect="non-scaling-stroke"
+          />
+          <ellipse
+            cx={contrast.x}
+            cy={contrast.y}
+            rx={0.03}
+            ry={0.03 * proportion}
+            fill="none"
+            stroke="#1b1b1b"
+            strokeWidth={2}
+            vectorEffect="non-scaling-stroke"
+          />
         </>
       )}
     </svg>

@@ -39,10 +39,31 @@ interface Props {
   readonly drop: () => Promise<Answer<null>>;
 }
 
-const STAGES = [['frame', 'Frame'], ['values', 'Values'], ['light', 'Light and shadow'], ['shapes', 'Shapes'], ['files', 'Sheets and files']] as const;
+const STAGES = [
+  ['frame', 'Frame'],
+  ['values', 'Values'],
+  ['light', 'Light and shadow'],
+  ['shapes', 'Shapes'],
+  ['files', 'Sheets and files'],
+] as const;
 type Stage = (typeof STAGES)[number][0];
-const VIEWS: Record<Exclude<Stage, 'values'>, readonly [BenchView, BenchView]> = { frame: ['grey', 'colour'], light: ['colour', 'light'], shapes: ['tones', 'shapes'], files: ['mapped', 'tones'] };
-const CAPTIONS: Record<BenchView, string> = { colour: 'as it is', grey: 'grey, by lightness', 'luma-601': 'grey by 601', 'luma-709': 'grey by 709', squint: 'squinted', mapped: 'as paint reaches it', tones: 'in its tones', light: 'what the light reaches', shapes: 'its shapes' };
+const VIEWS: Record<Exclude<Stage, 'values'>, readonly [BenchView, BenchView]> = {
+  frame: ['grey', 'colour'],
+  light: ['colour', 'light'],
+  shapes: ['tones', 'shapes'],
+  files: ['mapped', 'tones'],
+};
+const CAPTIONS: Record<BenchView, string> = {
+  colour: 'as it is',
+  grey: 'grey, by lightness',
+  'luma-601': 'grey by 601',
+  'luma-709': 'grey by 709',
+  squint: 'squinted',
+  mapped: 'as paint reaches it',
+  tones: 'in its tones',
+  light: 'what the light reaches',
+  shapes: 'its shapes',
+};
 const NO_GUIDES: GuideChoice = { thirds: false, halves: false, diagonals: false, contrast: false, grid: 0 };
 
 export function PrepareBench({ referenceId, title, own, start, classes, uses, others, keep, drop }: Props) {
@@ -94,17 +115,31 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
   };
   useKeys({ b: takeBack, k: save });
 
-  const labels = useMemo(() => stepLabels('white-is-one', { steps: preparation.tones, order: 'light-first', spacing: 'lightness', ends: preparation.ends }), [preparation.tones, preparation.ends]);
-  const greys = useMemo(() => targetLightnesses(preparation.tones, preparation.ends, 'light-first', 'lightness'), [preparation.tones, preparation.ends]);
+  const labels = useMemo(
+    () =>
+      stepLabels('white-is-one', {
+        steps: preparation.tones,
+        order: 'light-first',
+        spacing: 'lightness',
+        ends: preparation.ends,
+      }),
+    [preparation.tones, preparation.ends],
+  );
+  const greys = useMemo(
+    () => targetLightnesses(preparation.tones, preparation.ends, 'light-first', 'lightness'),
+    [preparation.tones, preparation.ends],
+  );
   const [named, setNamed] = useState<ReadonlyMap<number, NamedShape>>(new Map());
   useEffect(() => {
     let stale = false;
-    void Promise.all(preparation.shapes.named.map(async (n) => [await shapeAt(n.at.x, n.at.y), n] as const)).then((all) => {
-      if (stale) return;
-      const first = new Map<number, NamedShape>();
-      for (const [shape, n] of all) if (!first.has(shape)) first.set(shape, n);
-      setNamed(first);
-    });
+    void Promise.all(preparation.shapes.named.map(async (n) => [await shapeAt(n.at.x, n.at.y), n] as const)).then(
+      (all) => {
+        if (stale) return;
+        const first = new Map<number, NamedShape>();
+        for (const [shape, n] of all) if (!first.has(shape)) first.set(shape, n);
+        setNamed(first);
+      },
+    );
     return () => {
       stale = true;
     };
@@ -114,7 +149,12 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
     const shape = await shapeAt(x, y);
     if (shapeTool === 'merge' && picked) {
       const { shapes } = preparation;
-      set({ shapes: { ...shapes, edits: [...shapes.edits, { kind: 'merge', a: { x: picked.x, y: picked.y }, b: { x, y } }] } });
+      set({
+        shapes: {
+          ...shapes,
+          edits: [...shapes.edits, { kind: 'merge', a: { x: picked.x, y: picked.y }, b: { x, y } }],
+        },
+      });
       setShapeTool('pick');
     } else setPicked({ shape, x, y });
   };
@@ -139,17 +179,51 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
     <div className="grid h-[calc(100vh-44px)] min-h-[640px] grid-cols-[minmax(0,1fr)_20rem]">
       <section className="flex min-h-0 min-w-0 flex-col gap-2 p-3" aria-label="Pictures">
         <div className="grid min-h-0 flex-1 grid-cols-2 gap-3">
-          {([['left', bench.left, left], ['right', bench.right, right]] as const).map(([side, canvas, view], k) => (
+          {(
+            [
+              ['left', bench.left, left],
+              ['right', bench.right, right],
+            ] as const
+          ).map(([side, canvas, view], k) => (
             <figure key={side} className="m-0 flex min-h-0 flex-col items-center justify-center">
-              <div className="relative max-h-full max-w-full" style={{ aspectRatio: stage === 'frame' && k === 0 ? own : proportion, width: `min(100%, calc((100vh - ${stage === 'values' ? 330 : 150}px) * ${stage === 'frame' && k === 0 ? own : proportion}))` }}>
-                <canvas ref={canvas} className={stage === 'frame' && k === 0 ? 'hidden' : 'block h-full w-full'} role="img" aria-label={`The picture, ${CAPTIONS[view]}`} data-frames={bench.frames} data-exact={answer?.exact ?? ''} data-milliseconds={answer?.milliseconds ?? ''} />
-                {stage === 'frame' && k === 0 && <MarkCorners source={`/reference/${referenceId}/working`} alt="The picture as it came" marks={preparation.corners} onChange={(marks) => set({ corners: [...marks] as unknown as Preparation['corners'] })} />}
+              <div
+                className="relative max-h-full max-w-full"
+                style={{
+                  aspectRatio: stage === 'frame' && k === 0 ? own : proportion,
+                  width: `min(100%, calc((100vh - ${stage === 'values' ? 330 : 150}px) * ${stage === 'frame' && k === 0 ? own : proportion}))`,
+                }}
+              >
+                <canvas
+                  ref={canvas}
+                  className={stage === 'frame' && k === 0 ? 'hidden' : 'block h-full w-full'}
+                  role="img"
+                  aria-label={`The picture, ${CAPTIONS[view]}`}
+                  data-frames={bench.frames}
+                  data-exact={answer?.exact ?? ''}
+                  data-milliseconds={answer?.milliseconds ?? ''}
+                />
+                {stage === 'frame' && k === 0 && (
+                  <MarkCorners
+                    source={`/reference/${referenceId}/working`}
+                    alt="The picture as it came"
+                    marks={preparation.corners}
+                    onChange={(marks) => set({ corners: [...marks] as unknown as Preparation['corners'] })}
+                  />
+                )}
                 {stage === 'light' && k === 1 && (
                   <BrushSurface
                     wholeShapes={tool === 'whole-shape'}
                     colour={tool === 'light' ? '#ebebeb' : '#262626'}
                     brush={brush}
-                    onStroke={(stroke) => tool !== 'whole-shape' && set({ light: { ...preparation.light, edits: [...preparation.light.edits, { kind: 'stroke', to: tool, ...stroke }] } })}
+                    onStroke={(stroke) =>
+                      tool !== 'whole-shape' &&
+                      set({
+                        light: {
+                          ...preparation.light,
+                          edits: [...preparation.light.edits, { kind: 'stroke', to: tool, ...stroke }],
+                        },
+                      })
+                    }
                     onShape={(x, y) => void turnShape(x, y)}
                   />
                 )}
@@ -158,18 +232,39 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
                     lines={shapeTool === 'split'}
                     names={preparation.shapes.named}
                     onPress={(at) => void pickShape(at)}
-                    onLine={(from, to) => set({ shapes: { ...preparation.shapes, edits: [...preparation.shapes.edits, { kind: 'split', from, to }] } })}
+                    onLine={(from, to) =>
+                      set({
+                        shapes: {
+                          ...preparation.shapes,
+                          edits: [...preparation.shapes.edits, { kind: 'split', from, to }],
+                        },
+                      })
+                    }
                   />
                 )}
-                {stage !== 'frame' && k === 0 && <Guides choice={{ ...guides, grid: preparation.grid }} proportion={proportion} contrast={answer?.facts?.contrast ?? null} />}
+                {stage !== 'frame' && k === 0 && (
+                  <Guides
+                    choice={{ ...guides, grid: preparation.grid }}
+                    proportion={proportion}
+                    contrast={answer?.facts?.contrast ?? null}
+                  />
+                )}
               </div>
-              <figcaption className="mt-1 rounded-sm bg-l93 px-2 text-13">{stage === 'frame' && k === 0 ? 'the picture as it came' : CAPTIONS[view]}</figcaption>
+              <figcaption className="mt-1 rounded-sm bg-l93 px-2 text-13">
+                {stage === 'frame' && k === 0 ? 'the picture as it came' : CAPTIONS[view]}
+              </figcaption>
             </figure>
           ))}
         </div>
         {stage === 'values' && answer && answer.histogram.length > 0 && (
           <div className="rounded-sm bg-l93 p-2">
-            {preparation.school === 'light-and-shadow' && <p className="mb-1 text-13">{preparation.tones === 2 ? 'By light and shadow two tones need no line: their map is made under “Light and shadow”.' : 'The shadow is the darkest tone, by its map; these lines part the light.'}</p>}
+            {preparation.school === 'light-and-shadow' && (
+              <p className="mb-1 text-13">
+                {preparation.tones === 2
+                  ? 'By light and shadow two tones need no line: their map is made under “Light and shadow”.'
+                  : 'The shadow is the darkest tone, by its map; these lines part the light.'}
+              </p>
+            )}
             <ToneHistogram
               inLight={preparation.school === 'light-and-shadow'}
               histogram={answer.histogram}
@@ -177,7 +272,12 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
               shares={answer.shares}
               greys={greys}
               labels={labels}
-              onChange={(thresholds, whileMoving) => set({ cuts: { ...preparation.cuts, [cutKey(preparation.school, preparation.tones)]: [...thresholds] } }, whileMoving)}
+              onChange={(thresholds, whileMoving) =>
+                set(
+                  { cuts: { ...preparation.cuts, [cutKey(preparation.school, preparation.tones)]: [...thresholds] } },
+                  whileMoving,
+                )
+              }
             />
           </div>
         )}
@@ -187,7 +287,13 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
           <h1 className="truncate text-18 font-semibold">{title}</h1>
           <nav aria-label="Stages of preparing" className="mt-1 flex flex-wrap gap-1">
             {STAGES.map(([id, words]) => (
-              <button key={id} type="button" aria-pressed={stage === id} className={`min-h-8 cursor-pointer rounded-sm px-2 text-13 ${stage === id ? 'bg-l20 text-l97' : 'bg-l88 hover:bg-l80'}`} onClick={() => setStage(id)}>
+              <button
+                key={id}
+                type="button"
+                aria-pressed={stage === id}
+                className={`min-h-8 cursor-pointer rounded-sm px-2 text-13 ${stage === id ? 'bg-l20 text-l97' : 'bg-l88 hover:bg-l80'}`}
+                onClick={() => setStage(id)}
+              >
                 {words}
               </button>
             ))}
@@ -199,43 +305,126 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
           </p>
         )}
         {!answer && !bench.trouble && <p role="status">Opening the picture …</p>}
-        {stage === 'frame' && <FramePanel preparation={preparation} own={own} slant={slant} onSlant={setSlant} set={set} />}
-        {stage === 'values' && <ValuesPanel preparation={preparation} left={sides[0]} right={sides[1]} onLeft={(v) => setSides([v, sides[1]])} onRight={(v) => setSides([sides[0], v])} set={set} />}
-        {stage === 'light' && <LightPanel preparation={preparation} answer={answer} tool={tool} brush={brush} names={new Map([...named].map(([k, n]) => [k, n.name]))} onTool={setTool} onBrush={setBrush} set={set} />}
-        {stage === 'shapes' && <ShapePanel preparation={preparation} answer={answer} picked={picked} named={named} tool={shapeTool} onTool={setShapeTool} onPick={setPicked} begin={begin} set={set} />}
-        {stage === 'files' && <FilesPanel referenceId={referenceId} classes={classes} uses={uses} unkept={unkept} drop={() => go(async () => {
-          const done = await drop();
-          if (!done.ok) setTrouble(done.say);
-        })} />}
+        {stage === 'frame' && (
+          <FramePanel preparation={preparation} own={own} slant={slant} onSlant={setSlant} set={set} />
+        )}
+        {stage === 'values' && (
+          <ValuesPanel
+            preparation={preparation}
+            left={sides[0]}
+            right={sides[1]}
+            onLeft={(v) => setSides([v, sides[1]])}
+            onRight={(v) => setSides([sides[0], v])}
+            set={set}
+          />
+        )}
+        {stage === 'light' && (
+          <LightPanel
+            preparation={preparation}
+            answer={answer}
+            tool={tool}
+            brush={brush}
+            names={new Map([...named].map(([k, n]) => [k, n.name]))}
+            onTool={setTool}
+            onBrush={setBrush}
+            set={set}
+          />
+        )}
+        {stage === 'shapes' && (
+          <ShapePanel
+            preparation={preparation}
+            answer={answer}
+            picked={picked}
+            named={named}
+            tool={shapeTool}
+            onTool={setShapeTool}
+            onPick={setPicked}
+            begin={begin}
+            set={set}
+          />
+        )}
+        {stage === 'files' && (
+          <FilesPanel
+            referenceId={referenceId}
+            classes={classes}
+            uses={uses}
+            unkept={unkept}
+            drop={() =>
+              go(async () => {
+                const done = await drop();
+                if (!done.ok) setTrouble(done.say);
+              })
+            }
+          />
+        )}
         {stage !== 'frame' && stage !== 'files' && (
           <details>
-            <summary className="min-h-8 cursor-pointer text-13 font-semibold">Guides, facts, and pictures beside it</summary>
+            <summary className="min-h-8 cursor-pointer text-13 font-semibold">
+              Guides, facts, and pictures beside it
+            </summary>
             <div className="grid grid-cols-2 gap-x-2">
               <Tick label="Thirds" checked={guides.thirds} onChange={(thirds) => setGuides({ ...guides, thirds })} />
               <Tick label="Halves" checked={guides.halves} onChange={(halves) => setGuides({ ...guides, halves })} />
-              <Tick label="Diagonals" checked={guides.diagonals} onChange={(diagonals) => setGuides({ ...guides, diagonals })} />
-              <Tick label="Contrast" checked={guides.contrast} onChange={(contrast) => setGuides({ ...guides, contrast })} />
+              <Tick
+                label="Diagonals"
+                checked={guides.diagonals}
+                onChange={(diagonals) => setGuides({ ...guides, diagonals })}
+              />
+              <Tick
+                label="Contrast"
+                checked={guides.contrast}
+                onChange={(contrast) => setGuides({ ...guides, contrast })}
+              />
             </div>
             <label>
               <span className="label">Grid: {preparation.grid === 0 ? 'none' : `${preparation.grid} squares`}</span>
-              <input type="range" className="w-full accent-ink" min={0} max={24} value={preparation.grid} onChange={(e) => set({ grid: Number(e.target.value) })} />
+              <input
+                type="range"
+                className="w-full accent-ink"
+                min={0}
+                max={24}
+                value={preparation.grid}
+                onChange={(e) => set({ grid: Number(e.target.value) })}
+              />
             </label>
             {answer?.facts && <FactsList facts={answer.facts} lit={answer.lit} />}
             <div className="mt-2">
-              <Choice label="Show another picture beside it" value={beside} options={[['', 'none'], ...others.map((o) => [o.id, o.title] as const)]} onChange={(id: string) => setBeside(id)} />
+              <Choice
+                label="Show another picture beside it"
+                value={beside}
+                options={[['', 'none'], ...others.map((o) => [o.id, o.title] as const)]}
+                onChange={(id: string) => setBeside(id)}
+              />
               {beside && (
                 <>
-                  <img src={`/reference/${beside}/small`} alt={others.find((o) => o.id === beside)?.title ?? ''} className="mt-2 w-full" />
+                  <img
+                    src={`/reference/${beside}/small`}
+                    alt={others.find((o) => o.id === beside)?.title ?? ''}
+                    className="mt-2 w-full"
+                  />
                   <Tick
                     label="Keep it as an exemplar"
                     checked={preparation.exemplars.includes(beside)}
-                    onChange={(on) => set({ exemplars: on ? [...preparation.exemplars, beside].slice(0, 6) : preparation.exemplars.filter((e) => e !== beside) })}
+                    onChange={(on) =>
+                      set({
+                        exemplars: on
+                          ? [...preparation.exemplars, beside].slice(0, 6)
+                          : preparation.exemplars.filter((e) => e !== beside),
+                      })
+                    }
                   />
                 </>
               )}
-              {preparation.exemplars.filter((e) => e !== beside).map((e) => (
-                <img key={e} src={`/reference/${e}/small`} alt={`Exemplar: ${others.find((o) => o.id === e)?.title ?? ''}`} className="mt-2 w-full" />
-              ))}
+              {preparation.exemplars
+                .filter((e) => e !== beside)
+                .map((e) => (
+                  <img
+                    key={e}
+                    src={`/reference/${e}/small`}
+                    alt={`Exemplar: ${others.find((o) => o.id === e)?.title ?? ''}`}
+                    className="mt-2 w-full"
+                  />
+                ))}
             </div>
           </details>
         )}

@@ -41,14 +41,34 @@ export function ShapePointer({ lines, names, onPress, onLine }: Props) {
       onPointerCancel={() => setLine(null)}
     >
       {names.map((n) => (
-        <span key={`${n.name} ${n.at.x}`} className="pointer-events-none absolute max-w-32 -translate-x-1/2 -translate-y-1/2 truncate rounded-sm bg-l97 px-1 text-13" style={{ left: `${100 * n.at.x}%`, top: `${100 * n.at.y}%` }}>
+        <span
+          key={`${n.name} ${n.at.x}`}
+          className="pointer-events-none absolute max-w-32 -translate-x-1/2 -translate-y-1/2 truncate rounded-sm bg-l97 px-1 text-13"
+          style={{ left: `${100 * n.at.x}%`, top: `${100 * n.at.y}%` }}
+        >
           {n.name}
         </span>
       ))}
       {line && (
         <svg viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden className="absolute inset-0 h-full w-full">
-          <line x1={line.from.x} y1={line.from.y} x2={line.to.x} y2={line.to.y} stroke="#f6f6f6" strokeWidth={5} vectorEffect="non-scaling-stroke" />
-          <line x1={line.from.x} y1={line.from.y} x2={line.to.x} y2={line.to.y} stroke="#1b1b1b" strokeWidth={2} vectorEffect="non-scaling-stroke" />
+          <line
+            x1={line.from.x}
+            y1={line.from.y}
+            x2={line.to.x}
+            y2={line.to.y}
+            stroke="#f6f6f6"
+            strokeWidth={5}
+            vectorEffect="non-scaling-stroke"
+          />
+          <line
+            x1={line.from.x}
+            y1={line.from.y}
+            x2={line.to.x}
+            y2={line.to.y}
+            stroke="#1b1b1b"
+            strokeWidth={2}
+            vectorEffect="non-scaling-stroke"
+          />
         </svg>
       )}
     </div>

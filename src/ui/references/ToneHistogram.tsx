@@ -41,12 +41,29 @@ export function ToneHistogram({ histogram, thresholds, shares, greys, labels, in
   return (
     <div className="select-none" role="group" aria-label="Lines between tones, on the picture’s own lightnesses">
       <div ref={box} className="relative h-24 touch-none bg-l97">
-        <svg viewBox={`0 0 ${WIDE} ${HIGH}`} preserveAspectRatio="none" className="absolute inset-0 h-full w-full" aria-hidden>
+        <svg
+          viewBox={`0 0 ${WIDE} ${HIGH}`}
+          preserveAspectRatio="none"
+          className="absolute inset-0 h-full w-full"
+          aria-hidden
+        >
           {edges.slice(1).map((to, k) => {
             const from = edges[k] as number;
-            return <rect key={k} x={10 * from} width={10 * (to - from)} y={HIGH - 14} height={14} fill={cssGrey(greys[toneFrom(k)] ?? 50)} />;
+            return (
+              <rect
+                key={k}
+                x={10 * from}
+                width={10 * (to - from)}
+                y={HIGH - 14}
+                height={14}
+                fill={cssGrey(greys[toneFrom(k)] ?? 50)}
+              />
+            );
           })}
-          <path d={`M0 ${HIGH - 14}${histogram.map((n, i) => `L${((i + 0.5) * WIDE) / histogram.length} ${(HIGH - 14) * (1 - Math.sqrt(n))}`).join('')}L${WIDE} ${HIGH - 14}Z`} fill="#575757" />
+          <path
+            d={`M0 ${HIGH - 14}${histogram.map((n, i) => `L${((i + 0.5) * WIDE) / histogram.length} ${(HIGH - 14) * (1 - Math.sqrt(n))}`).join('')}L${WIDE} ${HIGH - 14}Z`}
+            fill="#575757"
+          />
         </svg>
         {thresholds.map((t, k) => (
           <button
@@ -75,7 +92,12 @@ export function ToneHistogram({ histogram, thresholds, shares, greys, labels, in
               onChange(thresholds, false);
             }}
             onKeyDown={(e) => {
-              const way = e.key === 'ArrowLeft' || e.key === 'ArrowDown' ? -1 : e.key === 'ArrowRight' || e.key === 'ArrowUp' ? 1 : 0;
+              const way =
+                e.key === 'ArrowLeft' || e.key === 'ArrowDown'
+                  ? -1
+                  : e.key === 'ArrowRight' || e.key === 'ArrowUp'
+                    ? 1
+                    : 0;
               if (way === 0) return;
               e.preventDefault();
               e.stopPropagation();
@@ -83,7 +105,10 @@ export function ToneHistogram({ histogram, thresholds, shares, greys, labels, in
             }}
           >
             <span aria-hidden className="mx-auto block h-full w-0.5 bg-l10 outline outline-1 outline-l97" />
-            <span aria-hidden className="absolute left-1/2 top-0 h-3 w-3 -translate-x-1/2 rotate-45 border-2 border-l10 bg-l97" />
+            <span
+              aria-hidden
+              className="absolute left-1/2 top-0 h-3 w-3 -translate-x-1/2 rotate-45 border-2 border-l10 bg-l97"
+            />
           </button>
         ))}
       </div>

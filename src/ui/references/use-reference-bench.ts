@@ -39,7 +39,9 @@ export function useReferenceBench(picture: string): Bench {
       asked.current = null;
       const told = await own.show(request);
       // Facts and shapes stay until the ones that follow are known.
-      setAnswer((before) => (request.details || !before ? told : { ...told, facts: before.facts, lit: before.lit, shapes: before.shapes }));
+      setAnswer((before) =>
+        request.details || !before ? told : { ...told, facts: before.facts, lit: before.lit, shapes: before.shapes },
+      );
       setFrames((n) => n + 1);
     }
     busy.current = false;
@@ -69,7 +71,8 @@ export function useReferenceBench(picture: string): Bench {
     function show(request: BenchRequest): void {
       asked.current = request;
       if (later.current) clearTimeout(later.current);
-      later.current = request.moving || request.details ? null : setTimeout(() => show({ ...request, details: true }), REST_MS);
+      later.current =
+        request.moving || request.details ? null : setTimeout(() => show({ ...request, details: true }), REST_MS);
       if (busy.current) return;
       busy.current = true;
       next().catch(() => setTrouble(FAILED));

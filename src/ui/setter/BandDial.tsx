@@ -12,7 +12,11 @@ const { widthMm, heightMm } = BAND_FRAME;
 const KEY_STEP = 0.01;
 type Lamp = TermsOf<'bands'>['lamp'];
 
-const path = (shape: Shape) => shape.flat().map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}z`).join('');
+const path = (shape: Shape) =>
+  shape
+    .flat()
+    .map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}z`)
+    .join('');
 const within = (v: number) => Math.min(0.95, Math.max(0.05, v));
 
 function sketch(terms: TermsOf<'bands'>, lamp: Lamp): Sketch | string {
@@ -41,7 +45,12 @@ export function BandDial({ terms, onLamp }: { terms: TermsOf<'bands'>; onLamp: (
   };
   return (
     <figure className="m-0">
-      <svg ref={svg} viewBox={`0 0 ${widthMm} ${heightMm}`} className="block aspect-[6/5] w-full touch-none overflow-hidden bg-l97" aria-label="The banded picture">
+      <svg
+        ref={svg}
+        viewBox={`0 0 ${widthMm} ${heightMm}`}
+        className="block aspect-[6/5] w-full touch-none overflow-hidden bg-l97"
+        aria-label="The banded picture"
+      >
         {typeof drawn !== 'string' && (
           <>
             {drawn.layers.map(({ band, shape }) => (
@@ -50,7 +59,13 @@ export function BandDial({ terms, onLamp }: { terms: TermsOf<'bands'>; onLamp: (
             {terms.silhouettes === 'drawn' && <path d={path(drawn.silhouette)} fill={cssGrey(greys.at(-1) ?? 20)} />}
           </>
         )}
-        <g stroke="var(--color-l97)" strokeWidth={0.5} strokeDasharray="2 2" style={{ mixBlendMode: 'difference' }} aria-hidden>
+        <g
+          stroke="var(--color-l97)"
+          strokeWidth={0.5}
+          strokeDasharray="2 2"
+          style={{ mixBlendMode: 'difference' }}
+          aria-hidden
+        >
           {[1, 2].map((k) => (
             <path key={k} d={`M${(k * widthMm) / 3} 0V${heightMm}M0 ${(k * heightMm) / 3}H${widthMm}`} />
           ))}
@@ -79,7 +94,12 @@ export function BandDial({ terms, onLamp }: { terms: TermsOf<'bands'>; onLamp: (
               onLamp(at(e));
             }}
             onKeyDown={(e) => {
-              const by: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+              const by: Record<string, readonly [number, number]> = {
+                ArrowLeft: [-1, 0],
+                ArrowRight: [1, 0],
+                ArrowUp: [0, -1],
+                ArrowDown: [0, 1],
+              };
               const step = by[e.key];
               if (!step) return;
               e.preventDefault();
@@ -87,7 +107,11 @@ export function BandDial({ terms, onLamp }: { terms: TermsOf<'bands'>; onLamp: (
             }}
           >
             <circle cx={lamp.x * widthMm} cy={lamp.y * heightMm} r={9} fill="transparent" />
-            <path d={`M${lamp.x * widthMm - 4} ${lamp.y * heightMm}h8m-4 -4v8`} stroke="var(--color-l10)" strokeWidth={1} />
+            <path
+              d={`M${lamp.x * widthMm - 4} ${lamp.y * heightMm}h8m-4 -4v8`}
+              stroke="var(--color-l10)"
+              strokeWidth={1}
+            />
           </g>
         )}
       </svg>
@@ -97,8 +121,8 @@ export function BandDial({ terms, onLamp }: { terms: TermsOf<'bands'>; onLamp: (
           : terms.outlines === 'own'
             ? `An example: the sheet has an empty frame${moves ? ' and the cross' : ''}, and they draw their own.`
             : moves
-            ? `Drag the cross. It stands ${third.distanceMm.toFixed(0)} mm from the nearest crossing of thirds.`
-            : 'Each ridge stands in front of the one above it.'}
+              ? `Drag the cross. It stands ${third.distanceMm.toFixed(0)} mm from the nearest crossing of thirds.`
+              : 'Each ridge stands in front of the one above it.'}
       </figcaption>
     </figure>
   );

@@ -3,16 +3,69 @@ import type { TermsOf } from '@/core/exercise/terms';
 import { BandDial } from './BandDial';
 import { Amount, Choice } from './fields';
 
-export function BandFields({ terms, set }: { terms: TermsOf<'bands'>; set: (change: Partial<TermsOf<'bands'>>) => void }) {
+export function BandFields({
+  terms,
+  set,
+}: {
+  terms: TermsOf<'bands'>;
+  set: (change: Partial<TermsOf<'bands'>>) => void;
+}) {
   return (
     <div className="col-span-3 grid grid-cols-[1fr_13rem] gap-4">
       <BandDial terms={terms} onLamp={(lamp) => set({ lamp })} />
       <div className="grid auto-rows-min gap-2.5">
-        <Choice label="Picture" value={terms.motif} options={[['glow', 'glow round a lamp'], ['ranges', 'ranges of hills'], ['stairwell', 'stairwell']] as const} onChange={(motif) => set({ motif })} />
-        <Choice label="Outlines of the bands" value={terms.outlines} options={[['printed', 'printed on the sheet'], ['own', 'drawn by hand']] as const} onChange={(outlines) => set({ outlines })} />
-        <Choice label="Silhouettes" value={terms.silhouettes} options={[['drawn', 'drawn for them'], ['own', 'their own']] as const} onChange={(silhouettes) => set({ silhouettes })} />
-        <Choice label="Silhouettes are painted" value={terms.nearest} options={[['last', 'last'], ['first', 'first']] as const} onChange={(nearest) => set({ nearest })} />
-        <Amount label="Smallest brush, mm" value={terms.brushMm} min={2} max={20} onChange={(brushMm) => set({ brushMm })} />
+        <Choice
+          label="Picture"
+          value={terms.motif}
+          options={
+            [
+              ['glow', 'glow round a lamp'],
+              ['ranges', 'ranges of hills'],
+              ['stairwell', 'stairwell'],
+            ] as const
+          }
+          onChange={(motif) => set({ motif })}
+        />
+        <Choice
+          label="Outlines of the bands"
+          value={terms.outlines}
+          options={
+            [
+              ['printed', 'printed on the sheet'],
+              ['own', 'drawn by hand'],
+            ] as const
+          }
+          onChange={(outlines) => set({ outlines })}
+        />
+        <Choice
+          label="Silhouettes"
+          value={terms.silhouettes}
+          options={
+            [
+              ['drawn', 'drawn for them'],
+              ['own', 'their own'],
+            ] as const
+          }
+          onChange={(silhouettes) => set({ silhouettes })}
+        />
+        <Choice
+          label="Silhouettes are painted"
+          value={terms.nearest}
+          options={
+            [
+              ['last', 'last'],
+              ['first', 'first'],
+            ] as const
+          }
+          onChange={(nearest) => set({ nearest })}
+        />
+        <Amount
+          label="Smallest brush, mm"
+          value={terms.brushMm}
+          min={2}
+          max={20}
+          onChange={(brushMm) => set({ brushMm })}
+        />
       </div>
     </div>
   );

@@ -29,7 +29,12 @@ export interface ExerciseForm {
 type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
 
 interface Props {
-  readonly classes: readonly { readonly id: string; readonly name: string; readonly underSixteen: boolean; readonly school: boolean }[];
+  readonly classes: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly underSixteen: boolean;
+    readonly school: boolean;
+  }[];
   readonly references: readonly { readonly id: string; readonly title: string }[];
   readonly setUps: readonly { readonly id: string; readonly title: string }[];
   /** What is being revised; null for a new exercise. */
@@ -59,7 +64,15 @@ const usual = (kind: ExerciseKind, medium: MediumId): ExerciseTerms => defaultTe
 
 export function ExerciseSetter({ classes, references, setUps, revised, draw, save }: Props) {
   const [form, setForm] = useState<ExerciseForm>(
-    revised ?? { classId: classes[0]?.id ?? '', title: TITLES.scale, note: '', due: '', overrideReason: '', terms: defaultTerms('scale'), ...FROM_NOTHING },
+    revised ?? {
+      classId: classes[0]?.id ?? '',
+      title: TITLES.scale,
+      note: '',
+      due: '',
+      overrideReason: '',
+      terms: defaultTerms('scale'),
+      ...FROM_NOTHING,
+    },
   );
   const [picture, setPicture] = useState('');
   const [trouble, setTrouble] = useState('');
@@ -112,11 +125,15 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
         }}
       >
         <div className="col-span-3">
-          <h1 className="text-24 font-semibold leading-tight">{revised ? `Revise: ${KINDS[terms.kind].name}` : capital(KINDS[terms.kind].name)}</h1>
+          <h1 className="text-24 font-semibold leading-tight">
+            {revised ? `Revise: ${KINDS[terms.kind].name}` : capital(KINDS[terms.kind].name)}
+          </h1>
           <p>{KINDS[terms.kind].task}</p>
           {!isMeasured(terms.kind, { referenceId: form.referenceId || null, setUpId: form.setUpId || null }) && (
             <p className="quiet">
-              {KINDS[terms.kind].measured === 'with-reference' ? 'Choose a prepared picture or a set-up below, and hand-ins are measured against it; without one you judge them by eye.' : 'Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.'}
+              {KINDS[terms.kind].measured === 'with-reference'
+                ? 'Choose a prepared picture or a set-up below, and hand-ins are measured against it; without one you judge them by eye.'
+                : 'Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.'}
             </p>
           )}
         </div>
@@ -124,45 +141,107 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
           <span className="label">Title</span>
           <input className="field" value={title} onChange={(e) => put({ title: e.target.value })} required />
         </label>
-        {revised ? <span /> : <Choice label="Class" value={classId} options={classes.map((c) => [c.id, c.name] as const)} onChange={(v) => put({ classId: v })} />}
+        {revised ? (
+          <span />
+        ) : (
+          <Choice
+            label="Class"
+            value={classId}
+            options={classes.map((c) => [c.id, c.name] as const)}
+            onChange={(v) => put({ classId: v })}
+          />
+        )}
         {isStepped(terms) && <StepFields terms={terms} set={set} />}
         {terms.kind === 'bands' && <BandFields terms={terms} set={set} />}
         {terms.kind === 'monochrome-scale' && (
           <>
             <HueField terms={terms} set={set} />
-            <Choice label="Pure colour stands" value={terms.pureAt} options={[['own-value', 'where its value falls'], ['middle-step', 'on the middle step']] as const} onChange={(pureAt) => set({ pureAt })} />
+            <Choice
+              label="Pure colour stands"
+              value={terms.pureAt}
+              options={
+                [
+                  ['own-value', 'where its value falls'],
+                  ['middle-step', 'on the middle step'],
+                ] as const
+              }
+              onChange={(pureAt) => set({ pureAt })}
+            />
           </>
         )}
-        {terms.kind === 'colours-on-scale' && <Amount label="Chips" value={terms.chips} min={4} max={15} onChange={(chips) => set({ chips })} />}
+        {terms.kind === 'colours-on-scale' && (
+          <Amount label="Chips" value={terms.chips} min={4} max={15} onChange={(chips) => set({ chips })} />
+        )}
         {isPicture(terms) && <PaintedFrom references={references} setUps={setUps} form={form} put={put} />}
         {isPicture(terms) && <PictureFields terms={terms} set={set} />}
         <label>
           <span className="label">Due</span>
           <input className="field" type="date" value={form.due} onChange={(e) => put({ due: e.target.value })} />
         </label>
-        <Choice label="Paint" value={terms.medium} options={MEDIUM_IDS.map((m) => [m, MEDIA[m].name] as const)} onChange={(m: MediumId) => set({ medium: m, ends: { ...MEDIA[m].ends } })} />
-        <Choice label="Paper" value={terms.paper} options={[['a4', 'A4'], ['letter', 'Letter']] as const} onChange={(paper) => set({ paper })} />
+        <Choice
+          label="Paint"
+          value={terms.medium}
+          options={MEDIUM_IDS.map((m) => [m, MEDIA[m].name] as const)}
+          onChange={(m: MediumId) => set({ medium: m, ends: { ...MEDIA[m].ends } })}
+        />
+        <Choice
+          label="Paper"
+          value={terms.paper}
+          options={
+            [
+              ['a4', 'A4'],
+              ['letter', 'Letter'],
+            ] as const
+          }
+          onChange={(paper) => set({ paper })}
+        />
         <label className="col-span-3">
           <span className="label">A word to the class</span>
           <textarea className="field" rows={1} value={form.note} onChange={(e) => put({ note: e.target.value })} />
         </label>
         <details className="col-span-3 rounded-sm bg-l97 p-2">
           <summary className="min-h-8 cursor-pointer">
-            Finer choices: between L* {terms.ends.light} and {terms.ends.dark}, told from {inSteps(terms.toleranceSteps)} off
+            Finer choices: between L* {terms.ends.light} and {terms.ends.dark}, told from{' '}
+            {inSteps(terms.toleranceSteps)} off
           </summary>
           <div className="grid grid-cols-3 gap-x-4 gap-y-2.5 pt-2">
-            <Amount label="White end, L* (estimate)" value={terms.ends.light} min={0} max={100} onChange={(light) => set({ ends: { ...terms.ends, light } })} />
-            <Amount label="Black end, L* (estimate)" value={terms.ends.dark} min={0} max={100} onChange={(dark) => set({ ends: { ...terms.ends, dark } })} />
+            <Amount
+              label="White end, L* (estimate)"
+              value={terms.ends.light}
+              min={0}
+              max={100}
+              onChange={(light) => set({ ends: { ...terms.ends, light } })}
+            />
+            <Amount
+              label="Black end, L* (estimate)"
+              value={terms.ends.dark}
+              min={0}
+              max={100}
+              onChange={(dark) => set({ ends: { ...terms.ends, dark } })}
+            />
             <Choice
               label="How strict"
               value={String(terms.toleranceSteps)}
-              options={[['0.35', 'strict: a third of a step'], ['0.5', 'usual: half a step'], ['0.75', 'kind: three quarters of a step']] as const}
+              options={
+                [
+                  ['0.35', 'strict: a third of a step'],
+                  ['0.5', 'usual: half a step'],
+                  ['0.75', 'kind: three quarters of a step'],
+                ] as const
+              }
               onChange={(v) => set({ toleranceSteps: Number(v) })}
             />
             {isStepped(terms) && <FinerStepFields terms={terms} set={set} />}
           </div>
         </details>
-        <MaterialFields medium={terms.medium} materials={terms.materials} group={group} set={(materials) => set({ materials })} reason={form.overrideReason} onReason={(overrideReason) => put({ overrideReason })} />
+        <MaterialFields
+          medium={terms.medium}
+          materials={terms.materials}
+          group={group}
+          set={(materials) => set({ materials })}
+          reason={form.overrideReason}
+          onReason={(overrideReason) => put({ overrideReason })}
+        />
         {trouble && (
           <p role="alert" className="trouble col-span-3">
             {trouble}
@@ -173,7 +252,10 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
         </button>
       </form>
       <figure className="self-start" aria-label="The sheet as it will print">
-        <div className="aspect-[210/297] w-full bg-white [&>svg]:h-full [&>svg]:w-full" dangerouslySetInnerHTML={{ __html: picture }} />
+        <div
+          className="aspect-[210/297] w-full bg-white [&>svg]:h-full [&>svg]:w-full"
+          dangerouslySetInnerHTML={{ __html: picture }}
+        />
       </figure>
     </div>
   );

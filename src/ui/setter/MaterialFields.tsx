@@ -33,7 +33,9 @@ export function MaterialFields({ medium, materials, group, set, reason, onReason
               type="checkbox"
               className="h-4 w-4 shrink-0 accent-ink"
               checked={materials.paints.includes(id)}
-              onChange={(e) => put({ paints: e.target.checked ? [...materials.paints, id] : materials.paints.filter((p) => p !== id) })}
+              onChange={(e) =>
+                put({ paints: e.target.checked ? [...materials.paints, id] : materials.paints.filter((p) => p !== id) })
+              }
             />
             {PAINTS[id].name}
             {PAINTS[id].hazard && <span title="toxic pigment"> ⚠</span>}
@@ -41,7 +43,19 @@ export function MaterialFields({ medium, materials, group, set, reason, onReason
         ))}
       </fieldset>
       <div className="grid grid-cols-4 gap-3">
-        <Choice label="Thinned with" value={materials.thinner} options={[['none', 'nothing'], ['water', 'water'], ['oil', 'oil'], ['solvent', 'solvent']] as const} onChange={(thinner) => put({ thinner })} />
+        <Choice
+          label="Thinned with"
+          value={materials.thinner}
+          options={
+            [
+              ['none', 'nothing'],
+              ['water', 'water'],
+              ['oil', 'oil'],
+              ['solvent', 'solvent'],
+            ] as const
+          }
+          onChange={(thinner) => put({ thinner })}
+        />
         <Tick label="Varnish" checked={materials.varnish} onChange={(varnish) => put({ varnish })} />
         <Tick label="Spray or fixative" checked={materials.sprays} onChange={(sprays) => put({ sprays })} />
         <Tick label="Scrapers, blades" checked={materials.blades} onChange={(blades) => put({ blades })} />

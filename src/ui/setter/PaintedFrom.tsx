@@ -24,8 +24,18 @@ export function PaintedFrom({ references, setUps, form: { referenceId, setUpId }
     <Choice
       label="Painted from"
       value={setUpId ? LIFE + setUpId : referenceId}
-      options={[['', 'another picture or set-up'], ...references.map((r) => [r.id, r.title] as const), ...setUps.map((s) => [LIFE + s.id, `from life: ${s.title}`] as const)]}
-      onChange={(chosen: string) => put(chosen.startsWith(LIFE) ? { referenceId: '', setUpId: chosen.slice(LIFE.length) } : { referenceId: chosen, setUpId: '' })}
+      options={[
+        ['', 'another picture or set-up'],
+        ...references.map((r) => [r.id, r.title] as const),
+        ...setUps.map((s) => [LIFE + s.id, `from life: ${s.title}`] as const),
+      ]}
+      onChange={(chosen: string) =>
+        put(
+          chosen.startsWith(LIFE)
+            ? { referenceId: '', setUpId: chosen.slice(LIFE.length) }
+            : { referenceId: chosen, setUpId: '' },
+        )
+      }
     />
   );
 }

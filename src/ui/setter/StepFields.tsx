@@ -15,9 +15,23 @@ export function StepFields({ terms, set }: { terms: SteppedTerms; set: (change: 
         </label>
         {terms.ends.light - terms.ends.dark >= 20 && <ValueStrip values={valuesOf(terms)} />}
         <div className="mt-2 flex items-center gap-2">
-          <input id="steps" type="range" className="min-w-0 flex-1 accent-ink" min={MIN_STEPS} max={MAX_STEPS} value={terms.steps} onChange={(e) => set({ steps: Number(e.target.value) })} />
+          <input
+            id="steps"
+            type="range"
+            className="min-w-0 flex-1 accent-ink"
+            min={MIN_STEPS}
+            max={MAX_STEPS}
+            value={terms.steps}
+            onChange={(e) => set({ steps: Number(e.target.value) })}
+          />
           {STEP_PRESETS.map((n) => (
-            <button key={n} type="button" aria-pressed={n === terms.steps} className={`h-8 w-9 cursor-pointer rounded-sm border border-l37 ${n === terms.steps ? 'bg-l20 text-l97' : 'bg-l97'}`} onClick={() => set({ steps: n })}>
+            <button
+              key={n}
+              type="button"
+              aria-pressed={n === terms.steps}
+              className={`h-8 w-9 cursor-pointer rounded-sm border border-l37 ${n === terms.steps ? 'bg-l20 text-l97' : 'bg-l97'}`}
+              onClick={() => set({ steps: n })}
+            >
               {n}
             </button>
           ))}
@@ -25,11 +39,27 @@ export function StepFields({ terms, set }: { terms: SteppedTerms; set: (change: 
       </div>
       {terms.kind !== 'bands' && (
         <>
-          <Choice label="First cell" value={terms.order} options={[['light-first', 'white'], ['dark-first', 'black']] as const} onChange={(order) => set({ order })} />
+          <Choice
+            label="First cell"
+            value={terms.order}
+            options={
+              [
+                ['light-first', 'white'],
+                ['dark-first', 'black'],
+              ] as const
+            }
+            onChange={(order) => set({ order })}
+          />
           <Choice
             label="Order of work"
             value={terms.workOrder}
-            options={[['ends-first', 'ends, middle, then halves'], ['light-to-dark', 'light to dark'], ['dark-to-light', 'dark to light']] as const}
+            options={
+              [
+                ['ends-first', 'ends, middle, then halves'],
+                ['light-to-dark', 'light to dark'],
+                ['dark-to-light', 'dark to light'],
+              ] as const
+            }
             onChange={(workOrder) => set({ workOrder })}
           />
         </>
@@ -42,14 +72,34 @@ export function StepFields({ terms, set }: { terms: SteppedTerms; set: (change: 
 export function FinerStepFields({ terms, set }: { terms: SteppedTerms; set: (change: Partial<SteppedTerms>) => void }) {
   return (
     <>
-      <Choice label="Evenly spaced in" value={terms.spacing} options={[['lightness', 'lightness (L*)'], ['munsell', 'Munsell value']] as const} onChange={(spacing) => set({ spacing })} />
+      <Choice
+        label="Evenly spaced in"
+        value={terms.spacing}
+        options={
+          [
+            ['lightness', 'lightness (L*)'],
+            ['munsell', 'Munsell value'],
+          ] as const
+        }
+        onChange={(spacing) => set({ spacing })}
+      />
       <Choice
         label="Between"
         value={terms.anchor}
-        options={[['medium', 'what the paint reaches'], ['own', 'the student’s own ends'], ['theoretical', 'theoretical black and white']] as const}
+        options={
+          [
+            ['medium', 'what the paint reaches'],
+            ['own', 'the student’s own ends'],
+            ['theoretical', 'theoretical black and white'],
+          ] as const
+        }
         onChange={(anchor) => set({ anchor })}
       />
-      <Tick label="Bare paper may stand for white" checked={terms.groundMayStand} onChange={(groundMayStand) => set({ groundMayStand })} />
+      <Tick
+        label="Bare paper may stand for white"
+        checked={terms.groundMayStand}
+        onChange={(groundMayStand) => set({ groundMayStand })}
+      />
     </>
   );
 }

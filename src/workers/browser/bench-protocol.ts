@@ -3,7 +3,17 @@ import type { Preparation } from '@/core/reference/preparation';
 import type { ReferenceFacts } from '@/core/reference/facts';
 
 /** Ways of seeing the picture. Luma 601 and 709 are there to compare: what video and screens call grey. */
-export const BENCH_VIEWS = ['colour', 'grey', 'luma-601', 'luma-709', 'squint', 'mapped', 'tones', 'light', 'shapes'] as const;
+export const BENCH_VIEWS = [
+  'colour',
+  'grey',
+  'luma-601',
+  'luma-709',
+  'squint',
+  'mapped',
+  'tones',
+  'light',
+  'shapes',
+] as const;
 export type BenchView = (typeof BENCH_VIEWS)[number];
 
 export interface BenchRequest {

@@ -45,7 +45,16 @@ function draw({ greys, width, height, context }: Opened, nameOf: Uint8Array, pic
   for (let i = 0, x = 0, y = 0; i < out.length; i++) {
     const k = nameOf[i] as number;
     const plain = 96 + ((greys[i] as number) >> 2);
-    const code = edges[i] === 1 || edges[i - 1] === 1 || edges[i - width] === 1 ? 20 : k === 0 ? ((x + y) % HATCH < 2 ? 40 : plain) : k === picked ? 252 : greyOf(k);
+    const code =
+      edges[i] === 1 || edges[i - 1] === 1 || edges[i - width] === 1
+        ? 20
+        : k === 0
+          ? (x + y) % HATCH < 2
+            ? 40
+            : plain
+          : k === picked
+            ? 252
+            : greyOf(k);
     out[i] = GREY[code] as number;
     if (++x === width) [x, y] = [0, y + 1];
   }
@@ -62,7 +71,12 @@ const api: MassPainting = {
     if (!context) throw new Error('There is no canvas to draw on.');
     context.drawImage(bitmap, 0, 0);
     const { data } = context.getImageData(0, 0, width, height);
-    opened = { greys: Uint8Array.from({ length: width * height }, (_, i) => data[4 * i] as number), width, height, context };
+    opened = {
+      greys: Uint8Array.from({ length: width * height }, (_, i) => data[4 * i] as number),
+      width,
+      height,
+      context,
+    };
     bitmap.close();
   },
   async show(edits, masses, picked): Promise<MassesShown> {
@@ -76,7 +90,15 @@ const api: MassPainting = {
       height,
       masses: masses.flatMap(({ id }, k) => {
         const { places, at } = known[k] as { places: number; at: number };
-        return places === 0 ? [] : [{ id, share: places / nameOf.length, at: { x: ((at % width) + 0.5) / width, y: (Math.floor(at / width) + 0.5) / height } }];
+        return places === 0
+          ? []
+          : [
+              {
+                id,
+                share: places / nameOf.length,
+                at: { x: ((at % width) + 0.5) / width, y: (Math.floor(at / width) + 0.5) / height },
+              },
+            ];
       }),
     };
   },

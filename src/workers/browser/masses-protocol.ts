@@ -5,7 +5,11 @@ export interface MassesShown {
   readonly width: number;
   readonly height: number;
   /** Masses that lie in the picture: share of it, and a place well inside each. */
-  readonly masses: readonly { readonly id: string; readonly share: number; readonly at: { readonly x: number; readonly y: number } }[];
+  readonly masses: readonly {
+    readonly id: string;
+    readonly share: number;
+    readonly at: { readonly x: number; readonly y: number };
+  }[];
 }
 
 export interface MassPainting {

@@ -27,7 +27,8 @@ const GREY = Uint32Array.from({ length: 256 }, (_, c) => ((255 << 24) | (c << 16
 /** L* in steps fine enough for eight-bit codes. */
 const FINE = 2048;
 const fine = (l: number) => Math.min(FINE - 1, Math.max(0, Math.round((l / 100) * (FINE - 1))));
-const tableOf = (code: (lightness: number) => number) => Uint32Array.from({ length: FINE }, (_, i) => GREY[code((100 * i) / (FINE - 1))] as number);
+const tableOf = (code: (lightness: number) => number) =>
+  Uint32Array.from({ length: FINE }, (_, i) => GREY[code((100 * i) / (FINE - 1))] as number);
 
 function pixelsFor(side: (typeof sides)[number], width: number, height: number): Uint32Array {
   if (side.canvas.width !== width || side.canvas.height !== height || !side.pixels) {
@@ -38,7 +39,10 @@ function pixelsFor(side: (typeof sides)[number], width: number, height: number):
   return new Uint32Array(side.pixels.data.buffer);
 }
 
-const LUMA: Partial<Record<BenchView, readonly [number, number, number]>> = { 'luma-601': [0.299, 0.587, 0.114], 'luma-709': [0.2126, 0.7152, 0.0722] };
+const LUMA: Partial<Record<BenchView, readonly [number, number, number]>> = {
+  'luma-601': [0.299, 0.587, 0.114],
+  'luma-709': [0.2126, 0.7152, 0.0722],
+};
 
 /** Thresholds as they would be, without making anything calm: for a finger that moves. */
 function quickThresholds(own: BenchState, p: Preparation): readonly number[] {
@@ -70,7 +74,12 @@ const CODE_STEPS = 4096;
 const CODES = Uint8Array.from({ length: CODE_STEPS + 1 }, (_, i) => linearToCode((i / CODE_STEPS) ** 2));
 const quickCode = (y: number) => CODES[Math.round(Math.sqrt(Math.min(1, Math.max(0, y))) * CODE_STEPS)] as number;
 
-function draw(own: BenchState, { preparation: p, moving, picked }: BenchRequest, view: BenchView, out: Uint32Array): void {
+function draw(
+  own: BenchState,
+  { preparation: p, moving, picked }: BenchRequest,
+  view: BenchView,
+  out: Uint32Array,
+): void {
   const luma = LUMA[view];
   if (view === 'colour' || luma) {
     const { data } = own.rgb(p);
@@ -78,7 +87,9 @@ function draw(own: BenchState, { preparation: p, moving, picked }: BenchRequest,
       const r = quickCode(data[k] as number);
       const g = quickCode(data[k + 1] as number);
       const b = quickCode(data[k + 2] as number);
-      out[i] = luma ? (GREY[Math.round(luma[0] * r + luma[1] * g + luma[2] * b)] as number) : ((255 << 24) | (b << 16) | (g << 8) | r) >>> 0;
+      out[i] = luma
+        ? (GREY[Math.round(luma[0] * r + luma[1] * g + luma[2] * b)] as number)
+        : ((255 << 24) | (b << 16) | (g << 8) | r) >>> 0;
     }
     return;
   }
@@ -111,7 +122,14 @@ function draw(own: BenchState, { preparation: p, moving, picked }: BenchRequest,
   const { data } = own.plain(p);
   const table = tableOf((l) => Math.round(90 + 0.6 * lightnessToGreyCode(l)));
   const edges = outlinesOf(shapeOf, width);
-  for (let i = 0; i < out.length; i++) out[i] = (edges[i] === 1 || edges[i - 1] === 1 || edges[i - width] === 1 ? GREY[20] : shapeOf[i] === picked ? GREY[Math.min(255, 2 * lightnessToGreyCode(data[i] as number) + 60)] : table[fine(data[i] as number)]) as number;
+  for (let i = 0; i < out.length; i++)
+    out[i] = (
+      edges[i] === 1 || edges[i - 1] === 1 || edges[i - width] === 1
+        ? GREY[20]
+        : shapeOf[i] === picked
+          ? GREY[Math.min(255, 2 * lightnessToGreyCode(data[i] as number) + 60)]
+          : table[fine(data[i] as number)]
+    ) as number;
 }
 
 /** Shapes smaller than this share are in no list. */
@@ -136,7 +154,12 @@ function shapesIn(own: BenchState, p: Preparation): BenchShape[] {
     const own = sums[k] ?? { lit: 0, places: [] };
     // The middle one in reading order lies in the shape, whatever its form.
     const at = own.places[own.places.length >> 1] ?? 0;
-    return { shape, share: n / shapeOf.length, at: { x: ((at % width) + 0.5) / width, y: (Math.floor(at / width) + 0.5) / height }, lit: own.lit * 2 >= own.places.length };
+    return {
+      shape,
+      share: n / shapeOf.length,
+      at: { x: ((at % width) + 0.5) / width, y: (Math.floor(at / width) + 0.5) / height },
+      lit: own.lit * 2 >= own.places.length,
+    };
   });
 }
 
@@ -150,7 +173,8 @@ function answer(own: BenchState, request: BenchRequest): Omit<BenchAnswer, 'mill
     if (moving && p.school === 'threshold') {
       thresholds = quickThresholds(own, p);
       const total = counts.reduce((a, b) => a + b, 0);
-      const below = (t: number) => counts.reduce((s, n, bin) => s + (((bin + 1) * 100) / counts.length <= t + 1e-9 ? n : 0), 0) / total;
+      const below = (t: number) =>
+        counts.reduce((s, n, bin) => s + (((bin + 1) * 100) / counts.length <= t + 1e-9 ? n : 0), 0) / total;
       const edges = [1, ...[...thresholds].reverse().map(below), 0];
       shares = edges.slice(1).map((e, k) => (edges[k] as number) - e);
     } else {
@@ -169,7 +193,8 @@ function answer(own: BenchState, request: BenchRequest): Omit<BenchAnswer, 'mill
     if (side.drawn === key) continue;
     side.drawn = key;
     // What follows a finger is drawn half as large, and drawn out by the page.
-    const quickly = moving && (view === 'squint' || view === 'mapped' || (view === 'tones' && p.school === 'threshold'));
+    const quickly =
+      moving && (view === 'squint' || view === 'mapped' || (view === 'tones' && p.school === 'threshold'));
     const size = quickly ? own.plain(p, true) : { width, height };
     const pixels = pixelsFor(side, size.width, size.height);
     try {
@@ -225,7 +250,19 @@ const api: ReferenceBench = {
       return { ...told, milliseconds: performance.now() - start };
     } catch (error) {
       if (!(error instanceof BadFrame)) throw error;
-      return { width: 1, height: 1, thresholds: [], shares: [], histogram: [], facts: null, lit: null, shapes: [], exact: true, trouble: error.message, milliseconds: 0 };
+      return {
+        width: 1,
+        height: 1,
+        thresholds: [],
+        shares: [],
+        histogram: [],
+        facts: null,
+        lit: null,
+        shapes: [],
+        exact: true,
+        trouble: error.message,
+        milliseconds: 0,
+      };
     }
   },
   async shapeAt(x, y) {

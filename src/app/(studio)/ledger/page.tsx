@@ -16,7 +16,10 @@ export default async function Ledger() {
         <ul className="grid gap-2">
           {groups.map((g) => (
             <li key={g.id}>
-              <Link href={`/ledger/${g.id}`} className="flex items-center justify-between rounded-sm bg-l97 p-3 hover:bg-l88">
+              <Link
+                href={`/ledger/${g.id}`}
+                className="flex items-center justify-between rounded-sm bg-l97 p-3 hover:bg-l88"
+              >
                 <span className="font-semibold">{g.name}</span>
                 <span className="quiet">
                   {NUMBERINGS[g.numbering]} · class code {g.code}
@@ -28,7 +31,13 @@ export default async function Ledger() {
       </section>
       <section className="panel self-start">
         <h2 className="mb-3 text-18 font-semibold">A new class</h2>
-        <LedgerForm button="Make the class" label="Name of the class" choices={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]])} choiceLabel="How values are numbered" send={makeClass} />
+        <LedgerForm
+          button="Make the class"
+          label="Name of the class"
+          choices={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]])}
+          choiceLabel="How values are numbered"
+          send={makeClass}
+        />
       </section>
     </div>
   );

@@ -8,7 +8,11 @@ import { choose, figure, logged, takenOut } from './actions';
 
 const querySchema = z.object({ class: z.string().max(40).optional(), medium: z.enum(MEDIUM_IDS).catch('gouache') });
 
-export default async function Palette({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) {
+export default async function Palette({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   const { house, teacher } = await teacherOnly();
   const query = querySchema.parse(await searchParams);
   const groups = await classesOf(house, teacher);

@@ -28,7 +28,18 @@ const HAND_IN_HOUR = '20:00:00';
 
 function asked(form: PlanForm) {
   const { classId, title, note, due, overrideReason, terms, referenceId, setUpId } = planFormSchema.parse(form);
-  return { classId, exercise: { title, note, dueAt: due === '' ? null : new Date(`${due}T${HAND_IN_HOUR}`), terms, overrideReason, referenceId: referenceId || null, setUpId: setUpId || null } };
+  return {
+    classId,
+    exercise: {
+      title,
+      note,
+      dueAt: due === '' ? null : new Date(`${due}T${HAND_IN_HOUR}`),
+      terms,
+      overrideReason,
+      referenceId: referenceId || null,
+      setUpId: setUpId || null,
+    },
+  };
 }
 
 /** The live picture of a sheet that is not set yet. */
@@ -36,7 +47,9 @@ export async function drawSheet(form: PlanForm): Promise<Outcome<string>> {
   const { house, teacher } = await teacherOnly();
   return outcome(async () => {
     const { classId, exercise } = asked(form);
-    return sheetToSvg(draftSheet(await classOf(house, teacher, classId), exercise.title.slice(0, 80) || 'Exercise', exercise.terms));
+    return sheetToSvg(
+      draftSheet(await classOf(house, teacher, classId), exercise.title.slice(0, 80) || 'Exercise', exercise.terms),
+    );
   });
 }
 
@@ -44,7 +57,15 @@ export async function saveNew(form: PlanForm): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
   const made = await outcome(async () => {
     const { classId, exercise } = asked(form);
-    if (exercise.dueAt && exercise.dueAt < new Date()) throw new z.ZodError([{ code: 'custom', path: ['due'], message: 'This date is past: choose one that is still to come, or none.', input: form.due }]);
+    if (exercise.dueAt && exercise.dueAt < new Date())
+      throw new z.ZodError([
+        {
+          code: 'custom',
+          path: ['due'],
+          message: 'This date is past: choose one that is still to come, or none.',
+          input: form.due,
+        },
+      ]);
     return setExercise(house, teacher, classId, exercise);
   });
   if (!made.ok) return made;

@@ -24,7 +24,10 @@ export default async function Plan() {
           {work.map(({ exercise, class: group }) => {
             return (
               <li key={exercise.id}>
-                <Link href={`/plan/${exercise.id}`} className="grid grid-cols-[16rem_1fr_10rem_8rem] items-center gap-4 rounded-sm bg-l97 p-3 hover:bg-l88">
+                <Link
+                  href={`/plan/${exercise.id}`}
+                  className="grid grid-cols-[16rem_1fr_10rem_8rem] items-center gap-4 rounded-sm bg-l97 p-3 hover:bg-l88"
+                >
                   <ValueStrip values={valuesOf(exercise.terms)} />
                   <span>
                     <span className="font-semibold">{exercise.title}</span>

@@ -4,7 +4,12 @@ import { discardFromTray, giveFromTray } from '@/studio/pile';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
-export async function givePicture(classId: string, trayId: string, studentId: string, exerciseId: string): Promise<Outcome> {
+export async function givePicture(
+  classId: string,
+  trayId: string,
+  studentId: string,
+  exerciseId: string,
+): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
   const done = await outcome(async () => {
     await giveFromTray(house, teacher, trayId, { studentId, exerciseId });

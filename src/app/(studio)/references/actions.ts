@@ -38,7 +38,10 @@ export async function beginSetUp(form: FormData): Promise<void> {
   if (made.ok) redirect(`/references/set-up/${made.value}`);
 }
 
-export async function keepMasses(setUpId: string, next: { title: string; note: string; setUp: unknown }): Promise<Outcome> {
+export async function keepMasses(
+  setUpId: string,
+  next: { title: string; note: string; setUp: unknown },
+): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
   const done = await outcome(async () => {
     await keepSetUp(house, teacher, setUpId, next);

@@ -15,7 +15,12 @@ export default async function References() {
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel self-start">
         <h1 className="mb-3 text-24 font-semibold">References</h1>
-        {all.length + setUps.length === 0 && <p>No pictures yet. Bring in one that a class is to paint from: it is then turned into greys, few tones and shapes here.</p>}
+        {all.length + setUps.length === 0 && (
+          <p>
+            No pictures yet. Bring in one that a class is to paint from: it is then turned into greys, few tones and
+            shapes here.
+          </p>
+        )}
         <ul className="grid grid-cols-2 gap-4 xl:grid-cols-3">
           {all.map((r) => (
             <li key={r.id}>
@@ -26,7 +31,11 @@ export default async function References() {
                   {r.source}, {r.licence}
                 </span>
                 <span className="quiet block">
-                  {r.preparation.light.edits.length > 0 || Object.keys(r.preparation.cuts).length > 0 || r.preparation.shapes.cut ? `prepared, ${r.preparation.shapes.named.length} shapes named` : 'not prepared yet'}
+                  {r.preparation.light.edits.length > 0 ||
+                  Object.keys(r.preparation.cuts).length > 0 ||
+                  r.preparation.shapes.cut
+                    ? `prepared, ${r.preparation.shapes.named.length} shapes named`
+                    : 'not prepared yet'}
                 </span>
               </Link>
             </li>
@@ -41,7 +50,11 @@ export default async function References() {
                   <Link href={`/references/set-up/${s.id}`} className="block rounded-sm bg-l97 p-2 hover:bg-l88">
                     <span className="block font-semibold">{s.title}</span>
                     <span className="quiet block truncate">{s.note || 'no note'}</span>
-                    <span className="quiet block">{s.setUp.masses.length === 0 ? 'no masses named yet' : `${s.setUp.masses.length} ${s.setUp.masses.length === 1 ? 'mass' : 'masses'} named`}</span>
+                    <span className="quiet block">
+                      {s.setUp.masses.length === 0
+                        ? 'no masses named yet'
+                        : `${s.setUp.masses.length} ${s.setUp.masses.length === 1 ? 'mass' : 'masses'} named`}
+                    </span>
                   </Link>
                 </li>
               ))}

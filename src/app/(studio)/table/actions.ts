@@ -3,7 +3,14 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { VERDICTS } from '@/data/schema';
 import { decide, editItem, setWord, withdraw } from '@/studio/critiquing';
-import { acceptReading, judgeAgain, measureAnew, READING_SCOPES, setFrameIsDark, takeReadingsBack } from '@/studio/notan-hand-ins';
+import {
+  acceptReading,
+  judgeAgain,
+  measureAnew,
+  READING_SCOPES,
+  setFrameIsDark,
+  takeReadingsBack,
+} from '@/studio/notan-hand-ins';
 import { tryAgain } from '@/studio/receive';
 import { paintMasses } from '@/studio/set-ups';
 import { teacherOnly } from '../../access';
@@ -22,7 +29,9 @@ async function act(work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promis
 }
 
 export async function changeItem(attemptId: string, position: number, change: unknown): Promise<Outcome> {
-  return act(({ house, teacher }) => editItem(house, teacher, attemptId, z.number().int().parse(position), edit.parse(change)));
+  return act(({ house, teacher }) =>
+    editItem(house, teacher, attemptId, z.number().int().parse(position), edit.parse(change)),
+  );
 }
 export async function changeWord(attemptId: string, word: string): Promise<Outcome> {
   return act(({ house, teacher }) => setWord(house, teacher, attemptId, z.string().parse(word)));
@@ -38,7 +47,15 @@ export async function measureOnceMore(attemptId: string): Promise<Outcome> {
 }
 
 export async function acceptAsReading(attemptId: string, region: number, scope: string): Promise<Outcome> {
-  return act(({ house, teacher }) => acceptReading(house, teacher, attemptId, z.number().int().min(0).parse(region), z.enum(READING_SCOPES).parse(scope)));
+  return act(({ house, teacher }) =>
+    acceptReading(
+      house,
+      teacher,
+      attemptId,
+      z.number().int().min(0).parse(region),
+      z.enum(READING_SCOPES).parse(scope),
+    ),
+  );
 }
 export async function judgeOnceMore(attemptId: string): Promise<Outcome> {
   return act(({ house, teacher }) => judgeAgain(house, teacher, attemptId));

@@ -11,7 +11,12 @@ export async function GET(request: Request, { params }: { params: Promise<{ clas
     if (actor.role !== 'teacher') throw new NotFound();
     const text = await cardFile(house, actor, classId, as);
     const name = as === 'csv' ? 'card.csv' : 'card.txt';
-    return new Response(text, { headers: { 'Content-Type': as === 'csv' ? 'text/csv; charset=utf-8' : 'text/plain; charset=utf-8', 'Content-Disposition': `attachment; filename="${name}"` } });
+    return new Response(text, {
+      headers: {
+        'Content-Type': as === 'csv' ? 'text/csv; charset=utf-8' : 'text/plain; charset=utf-8',
+        'Content-Disposition': `attachment; filename="${name}"`,
+      },
+    });
   });
 }
 

@@ -15,7 +15,10 @@ const querySchema = z.object({
 });
 
 /** A photograph of a dab, answered at once; in the demo the practice camera takes it. */
-export async function POST(request: Request, { params }: { params: Promise<{ exerciseId: string }> }): Promise<Response> {
+export async function POST(
+  request: Request,
+  { params }: { params: Promise<{ exerciseId: string }> },
+): Promise<Response> {
   if (fromElsewhere(request)) return nothingHere();
   const { exerciseId } = await params;
   return answer(async (house, actor) => {
@@ -23,9 +26,14 @@ export async function POST(request: Request, { params }: { params: Promise<{ exe
     if (actor.role !== 'student' || !query.success) throw new NotFound();
     const { step, wet, recipe, practice } = query.data;
     await checkRoom(house);
-    const file = practice === 'yes' ? await practiceDab(house, actor, exerciseId, step) : await takeUpload(request, house.files.incoming);
+    const file =
+      practice === 'yes'
+        ? await practiceDab(house, actor, exerciseId, step)
+        : await takeUpload(request, house.files.incoming);
     try {
-      return Response.json(await checkDab(house, actor, exerciseId, { step, wet: wet === 'yes', asTheRecipe: recipe === 'yes' }, file));
+      return Response.json(
+        await checkDab(house, actor, exerciseId, { step, wet: wet === 'yes', asTheRecipe: recipe === 'yes' }, file),
+      );
     } finally {
       await rm(file, { force: true });
     }

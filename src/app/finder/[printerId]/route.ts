@@ -15,6 +15,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ prin
     if (!steps.success) throw new NotFound();
     const paper = PAPER_IDS.find((p) => p === query.get('paper')) ?? 'a4';
     const { drawing } = await finderFor(house, actor, printerId, query.get('class') ?? '', steps.data, paper);
-    return new Response(new Uint8Array(await sheetsToPdf([drawing])), { headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="value-finder.pdf"' } });
+    return new Response(new Uint8Array(await sheetsToPdf([drawing])), {
+      headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="value-finder.pdf"' },
+    });
   });
 }

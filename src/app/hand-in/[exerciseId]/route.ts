@@ -4,12 +4,17 @@ import { answer, fromElsewhere, nothingHere } from '../../api';
 import { targetOf } from '../../target-of';
 import { withUpload } from '../../take-upload';
 
-export async function POST(request: Request, { params }: { params: Promise<{ exerciseId: string }> }): Promise<Response> {
+export async function POST(
+  request: Request,
+  { params }: { params: Promise<{ exerciseId: string }> },
+): Promise<Response> {
   if (fromElsewhere(request)) return nothingHere();
   const { exerciseId } = await params;
   return answer(async (house, actor) => {
     if (actor.role !== 'student') throw new NotFound();
     const target = targetOf(request);
-    return Response.json(await withUpload(house, request, (file) => receivePhoto(house, actor, exerciseId, file, target)));
+    return Response.json(
+      await withUpload(house, request, (file) => receivePhoto(house, actor, exerciseId, file, target)),
+    );
   });
 }

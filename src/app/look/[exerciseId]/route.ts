@@ -26,6 +26,8 @@ export async function GET(_: Request, { params }: At): Promise<Response> {
   return answer(async (house, actor) => {
     if (actor.role !== 'student') throw new NotFound();
     const bytes = await lookPicture(house, actor, exerciseId);
-    return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=300' } });
+    return new Response(new Uint8Array(bytes), {
+      headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=300' },
+    });
   });
 }

@@ -48,7 +48,11 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         )}
         {exercise.referenceId !== null && (
           <figure className="m-0 mb-3">
-            <img src={`/reference-sheet/${exercise.id}?as=tones`} alt="What it is painted from, in its tones" className="w-full" />
+            <img
+              src={`/reference-sheet/${exercise.id}?as=tones`}
+              alt="What it is painted from, in its tones"
+              className="w-full"
+            />
             <figcaption className="mt-1">
               <a className="underline" href={`/reference-sheet/${exercise.id}`}>
                 Its sheets to print: grey, squinted, in its tones, to trace
@@ -58,11 +62,23 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         )}
         {newest && (
           <div className="mb-3">
-            <AttemptNow attempt={newest} measured={measured} stop={stopMeasuring} again={measureAgain} anyway={sendAnyway} />
+            <AttemptNow
+              attempt={newest}
+              measured={measured}
+              stop={stopMeasuring}
+              again={measureAgain}
+              anyway={sendAnyway}
+            />
           </div>
         )}
         {mine.state !== 'passed' && !underWay && (
-          <HandInPhoto exerciseId={exercise.id} terms={terms} measured={measured} practice={mayPractise(house, terms)} again={attempts.length > 0} />
+          <HandInPhoto
+            exerciseId={exercise.id}
+            terms={terms}
+            measured={measured}
+            practice={mayPractise(house, terms)}
+            again={attempts.length > 0}
+          />
         )}
       </section>
       {letters.length > 0 && (
@@ -70,7 +86,13 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           {[...letters].reverse().map((a) => (
             <div key={a.id}>
               <h2 className="label">{a.number ? `Try ${a.number}` : 'The picture you sent on'}</h2>
-              {a.letter && <Letter letter={a.letter} labels={labels} picture={a.letter.compared ? `/picture/${a.id}/strip` : null} />}
+              {a.letter && (
+                <Letter
+                  letter={a.letter}
+                  labels={labels}
+                  picture={a.letter.compared ? `/picture/${a.id}/strip` : null}
+                />
+              )}
             </div>
           ))}
         </section>
@@ -84,7 +106,11 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
               .slice(-2)
               .map((a) => (
                 <figure key={a.id}>
-                  <img src={`/picture/${a.id}/preview`} alt={a.number ? `Try ${a.number}` : 'A picture that was refused'} className="w-full" />
+                  <img
+                    src={`/picture/${a.id}/preview`}
+                    alt={a.number ? `Try ${a.number}` : 'A picture that was refused'}
+                    className="w-full"
+                  />
                   <figcaption className="quiet mt-1">{a.number ? `Try ${a.number}` : 'refused'}</figcaption>
                 </figure>
               ))}
@@ -99,10 +125,18 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           {look ? (
             <>
               <p className="quiet">Taken {sayMoment(look.createdAt)}. Only you see it.</p>
-              <Look key={look.id} picture={`/look/${exercise.id}?${look.id}`} look={look} ask={askLook.bind(null, exercise.id)} />
+              <Look
+                key={look.id}
+                picture={`/look/${exercise.id}?${look.id}`}
+                look={look}
+                ask={askLook.bind(null, exercise.id)}
+              />
             </>
           ) : (
-            <p>Photograph what there is so far and see it in greys beside what is wanted. It is no hand-in, and only you see it.</p>
+            <p>
+              Photograph what there is so far and see it in greys beside what is wanted. It is no hand-in, and only you
+              see it.
+            </p>
           )}
           <TakePhoto
             url={`/look/${exercise.id}`}
@@ -111,7 +145,15 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
             label="Photograph for a look"
             words={look ? 'Take another look' : 'Take a look: photograph or file'}
             chief={false}
-            practice={mayPractise(house, terms) ? { url: `/practice/${exercise.id}?for=look`, words: 'Take a look with the studio’s practice camera', doing: 'The practice camera is painting a part and photographing …' } : null}
+            practice={
+              mayPractise(house, terms)
+                ? {
+                    url: `/practice/${exercise.id}?for=look`,
+                    words: 'Take a look with the studio’s practice camera',
+                    doing: 'The practice camera is painting a part and photographing …',
+                  }
+                : null
+            }
           />
         </section>
       )}
@@ -120,7 +162,13 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           <h2 id="check" className="mb-2 text-18 font-semibold">
             Check a mix
           </h2>
-          <CheckMix exerciseId={exercise.id} labels={labels} names={mixes.names} walk={mixes.walk} practice={mayPractise(house, terms)} />
+          <CheckMix
+            exerciseId={exercise.id}
+            labels={labels}
+            names={mixes.names}
+            walk={mixes.walk}
+            practice={mayPractise(house, terms)}
+          />
         </section>
       )}
       <section className="panel">

@@ -2,7 +2,10 @@ import { NotFound } from '@/studio/actor';
 import { practiceLook, practicePhoto } from '@/studio/practice';
 import { answer, fromElsewhere, nothingHere } from '../../api';
 
-export async function POST(request: Request, { params }: { params: Promise<{ exerciseId: string }> }): Promise<Response> {
+export async function POST(
+  request: Request,
+  { params }: { params: Promise<{ exerciseId: string }> },
+): Promise<Response> {
   if (fromElsewhere(request)) return nothingHere();
   const { exerciseId } = await params;
   const looking = new URL(request.url).searchParams.get('for') === 'look';

@@ -2,13 +2,21 @@ import { exerciseReference } from '@/studio/references';
 import { answer, nothingHere } from '../../api';
 
 /** Sheets of the picture that an exercise is painted from, or the picture in its tones to look at. */
-export async function GET(request: Request, { params }: { params: Promise<{ exerciseId: string }> }): Promise<Response> {
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ exerciseId: string }> },
+): Promise<Response> {
   const { exerciseId } = await params;
   const as = new URL(request.url).searchParams.get('as');
   const what = as === 'tones' ? as : 'sheets';
   return answer(async (house, actor) => {
     const bytes = await exerciseReference(house, actor, exerciseId, what);
     if (!bytes) return nothingHere();
-    return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': what === 'sheets' ? 'application/pdf' : 'image/png', 'Cache-Control': 'private, max-age=60' } });
+    return new Response(new Uint8Array(bytes), {
+      headers: {
+        'Content-Type': what === 'sheets' ? 'application/pdf' : 'image/png',
+        'Cache-Control': 'private, max-age=60',
+      },
+    });
   });
 }

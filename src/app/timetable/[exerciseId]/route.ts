@@ -10,11 +10,17 @@ export async function GET(_: Request, { params }: { params: Promise<{ exerciseId
   const { exerciseId } = await params;
   return answer(async (house, actor) => {
     if (actor.role !== 'teacher') throw new NotFound();
-    const [{ exercise, class: own }, plan] = await Promise.all([exerciseFor(house, actor, exerciseId), timetableOf(house, actor, exerciseId)]);
+    const [{ exercise, class: own }, plan] = await Promise.all([
+      exerciseFor(house, actor, exerciseId),
+      timetableOf(house, actor, exerciseId),
+    ]);
     if (!plan) return nothingHere();
     const timetable = checkTimetable(plan.stages, meetingsOf(plan.rule), plan.placing, plan.rule.timeZone);
     return new Response(timetableToIcs(timetable, { id: exercise.id, title: exercise.title, className: own.name }), {
-      headers: { 'Content-Type': 'text/calendar; charset=utf-8', 'Content-Disposition': 'attachment; filename="timetable.ics"' },
+      headers: {
+        'Content-Type': 'text/calendar; charset=utf-8',
+        'Content-Disposition': 'attachment; filename="timetable.ics"',
+      },
     });
   });
 }

@@ -7,6 +7,10 @@ export async function GET(_: Request, { params }: { params: Promise<{ trayId: st
   return answer(async (house, actor) => {
     if (actor.role !== 'teacher') throw new NotFound();
     const bytes = await trayPicture(house, actor, trayId);
-    return bytes ? new Response(new Uint8Array(bytes), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=300' } }) : nothingHere();
+    return bytes
+      ? new Response(new Uint8Array(bytes), {
+          headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=300' },
+        })
+      : nothingHere();
   });
 }

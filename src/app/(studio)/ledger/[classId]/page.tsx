@@ -14,7 +14,15 @@ const TERM_DAYS = 84;
 /** A term of Thursday evenings to begin from. */
 function usualMeetings(): MeetingRule {
   const day = (ahead: number) => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
-  return { weekdays: [4], start: '18:30', minutes: 120, from: day(0), until: day(TERM_DAYS), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone, except: [] };
+  return {
+    weekdays: [4],
+    start: '18:30',
+    minutes: 120,
+    from: day(0),
+    until: day(TERM_DAYS),
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    except: [],
+  };
 }
 
 export default async function ClassLedger({ params }: { params: Promise<{ classId: string }> }) {
@@ -35,35 +43,51 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
           <table className="w-full">
             <tbody>
               {people.map((s) => (
-                <StudentRow key={s.id} id={s.id} number={s.number} name={s.name} newCode={newCode} remove={removeStudent} />
+                <StudentRow
+                  key={s.id}
+                  id={s.id}
+                  number={s.number}
+                  name={s.name}
+                  newCode={newCode}
+                  remove={removeStudent}
+                />
               ))}
             </tbody>
           </table>
         )}
       </section>
       <div className="grid gap-4 self-start">
-      <section className="panel">
-        <h2 className="mb-3 text-18 font-semibold">Add a student</h2>
-        <LedgerForm button="Add" label="Display name" send={enrol.bind(null, classId)} />
-        <p className="quiet mt-3">A display name is all that is asked for: no e-mail, no birthday.</p>
-      </section>
-      <section className="panel">
-        <h2 className="mb-3 text-18 font-semibold">The class</h2>
-        <ClassSettings now={{ numbering: group.numbering, underSixteen: group.underSixteen, school: group.school, currency: group.currency, pieceLineMm: group.pieceLineMm }} save={setClass.bind(null, classId)} />
-      </section>
-      <section className="panel">
-        <h2 className="mb-3 text-18 font-semibold">The printed greys</h2>
-        <CardPanel
-          classId={classId}
-          card={group.card && { basis: group.card.basis, name: group.card.name, patches: group.card.patches.length }}
-          bringIn={bringInClassCard.bind(null, classId)}
-          forget={forgetClassCard.bind(null, classId)}
-        />
-      </section>
-      <section className="panel">
-        <h2 className="mb-3 text-18 font-semibold">Meetings</h2>
-        <MeetingForm now={group.meetings ?? usualMeetings()} save={keepMeetings.bind(null, classId)} />
-      </section>
+        <section className="panel">
+          <h2 className="mb-3 text-18 font-semibold">Add a student</h2>
+          <LedgerForm button="Add" label="Display name" send={enrol.bind(null, classId)} />
+          <p className="quiet mt-3">A display name is all that is asked for: no e-mail, no birthday.</p>
+        </section>
+        <section className="panel">
+          <h2 className="mb-3 text-18 font-semibold">The class</h2>
+          <ClassSettings
+            now={{
+              numbering: group.numbering,
+              underSixteen: group.underSixteen,
+              school: group.school,
+              currency: group.currency,
+              pieceLineMm: group.pieceLineMm,
+            }}
+            save={setClass.bind(null, classId)}
+          />
+        </section>
+        <section className="panel">
+          <h2 className="mb-3 text-18 font-semibold">The printed greys</h2>
+          <CardPanel
+            classId={classId}
+            card={group.card && { basis: group.card.basis, name: group.card.name, patches: group.card.patches.length }}
+            bringIn={bringInClassCard.bind(null, classId)}
+            forget={forgetClassCard.bind(null, classId)}
+          />
+        </section>
+        <section className="panel">
+          <h2 className="mb-3 text-18 font-semibold">Meetings</h2>
+          <MeetingForm now={group.meetings ?? usualMeetings()} save={keepMeetings.bind(null, classId)} />
+        </section>
       </div>
     </div>
   );

@@ -61,5 +61,7 @@ export async function clearPrinter(printerId: string): Promise<Outcome> {
 
 export async function practise(printerId: string, classId: string | null, steps: number): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
-  return done(() => practiceReading(house, teacher, printerId, classId === null ? null : { classId, steps: stepsSchema.parse(steps) }));
+  return done(() =>
+    practiceReading(house, teacher, printerId, classId === null ? null : { classId, steps: stepsSchema.parse(steps) }),
+  );
 }

@@ -13,7 +13,11 @@ import { clearPrinter, keepItem, makePrinter, practise, readPrinter, readShelf }
 
 export default async function Cupboard() {
   const { house, teacher } = await teacherOnly();
-  const [shelf, printers, groups] = await Promise.all([shelfOf(house, teacher), printersOf(house, teacher), classesOf(house, teacher)]);
+  const [shelf, printers, groups] = await Promise.all([
+    shelfOf(house, teacher),
+    printersOf(house, teacher),
+    classesOf(house, teacher),
+  ]);
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_26rem]">
       <section className="panel self-start" aria-labelledby="cupboard">
@@ -26,7 +30,9 @@ export default async function Cupboard() {
           </a>
           <FileReaderButton label="Read a CSV" send={readShelf} />
         </div>
-        <p className="quiet mb-2">Packs and prices are yours to set; lightness and drying are estimates. ⚠ marks toxic pigment.</p>
+        <p className="quiet mb-2">
+          Packs and prices are yours to set; lightness and drying are estimates. ⚠ marks toxic pigment.
+        </p>
         <table className="w-full text-13">
           <thead>
             <tr className="text-left">
@@ -40,10 +46,30 @@ export default async function Cupboard() {
           </thead>
           <tbody>
             {PAINT_IDS.map((id) => (
-              <ShelfRow key={id} what={id} name={`${PAINTS[id].name}${PAINTS[id].hazard ? ' ⚠' : ''}`} lightness={PAINTS[id].massTone[0]} drying={`dries ${PAINTS[id].drying}`} unit="ml" item={shelf[id] ?? usualItem(id)} known={shelf[id] !== undefined} save={keepItem} />
+              <ShelfRow
+                key={id}
+                what={id}
+                name={`${PAINTS[id].name}${PAINTS[id].hazard ? ' ⚠' : ''}`}
+                lightness={PAINTS[id].massTone[0]}
+                drying={`dries ${PAINTS[id].drying}`}
+                unit="ml"
+                item={shelf[id] ?? usualItem(id)}
+                known={shelf[id] !== undefined}
+                save={keepItem}
+              />
             ))}
             {SUPPLY_IDS.map((id) => (
-              <ShelfRow key={id} what={id} name={SUPPLIES[id].name} lightness={SUPPLIES[id].lightness} drying="" unit={SUPPLIES[id].unit} item={shelf[id] ?? usualItem(id)} known={shelf[id] !== undefined} save={keepItem} />
+              <ShelfRow
+                key={id}
+                what={id}
+                name={SUPPLIES[id].name}
+                lightness={SUPPLIES[id].lightness}
+                drying=""
+                unit={SUPPLIES[id].unit}
+                item={shelf[id] ?? usualItem(id)}
+                known={shelf[id] !== undefined}
+                save={keepItem}
+              />
             ))}
           </tbody>
         </table>
@@ -52,7 +78,10 @@ export default async function Cupboard() {
         <h2 id="finders" className="mb-2 text-18 font-semibold">
           Value finders
         </h2>
-        <p className="mb-3">A strip of greys to hold against a shape. Each printer makes its own greys, so its chart is read once and the bars are set by it.</p>
+        <p className="mb-3">
+          A strip of greys to hold against a shape. Each printer makes its own greys, so its chart is read once and the
+          bars are set by it.
+        </p>
         {printers.map((p) => (
           <FinderPanel
             key={p.id}

@@ -21,7 +21,12 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
   const { exercise, class: group } = await orNotFound(exerciseFor(house, teacher, exerciseId));
   const { terms } = exercise;
   const kind = KINDS[terms.kind];
-  const [plan, shopping, reference, setUp] = await Promise.all([timetableOf(house, teacher, exerciseId), shoppingFor(house, teacher, exerciseId), referenceOfExercise(house, exercise.referenceId), setUpOfExercise(house, exercise)]);
+  const [plan, shopping, reference, setUp] = await Promise.all([
+    timetableOf(house, teacher, exerciseId),
+    shoppingFor(house, teacher, exerciseId),
+    referenceOfExercise(house, exercise.referenceId),
+    setUpOfExercise(house, exercise),
+  ]);
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel self-start">
@@ -46,7 +51,11 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
           <dt>How strict</dt>
           <dd>a step that is {inSteps(terms.toleranceSteps)} off is told</dd>
           <dt>Judged</dt>
-          <dd>{isMeasured(terms.kind, exercise) ? 'measured by Fair Grey, decided by you' : 'by your eye; Fair Grey keeps and shows the photographs'}</dd>
+          <dd>
+            {isMeasured(terms.kind, exercise)
+              ? 'measured by Fair Grey, decided by you'
+              : 'by your eye; Fair Grey keeps and shows the photographs'}
+          </dd>
           {reference && (
             <>
               <dt>Painted from</dt>
@@ -113,16 +122,29 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
           </Link>
         </div>
       </section>
-      <img src={`/sheet/${exercise.id}?as=svg&revision=${exercise.revision}`} alt="The sheet as it prints" className="aspect-[210/297] w-full self-start bg-white" />
+      <img
+        src={`/sheet/${exercise.id}?as=svg&revision=${exercise.revision}`}
+        alt="The sheet as it prints"
+        className="aspect-[210/297] w-full self-start bg-white"
+      />
       {plan ? (
         <div className="min-w-0 lg:col-span-2">
-          <TimetableStrip key={JSON.stringify(plan)} {...plan} icsHref={`/timetable/${exercise.id}`} save={keepPlacing.bind(null, exercise.id)} />
+          <TimetableStrip
+            key={JSON.stringify(plan)}
+            {...plan}
+            icsHref={`/timetable/${exercise.id}`}
+            save={keepPlacing.bind(null, exercise.id)}
+          />
         </div>
       ) : (
         <section className="panel self-start lg:col-span-2">
           <h2 className="text-18 font-semibold">Timetable</h2>
           <p>
-            Say when the class meets, <Link href={`/ledger/${group.id}`} className="underline">in the Ledger</Link>, and the stages are laid out here with their drying times.
+            Say when the class meets,{' '}
+            <Link href={`/ledger/${group.id}`} className="underline">
+              in the Ledger
+            </Link>
+            , and the stages are laid out here with their drying times.
           </p>
         </section>
       )}

@@ -13,5 +13,14 @@ export default async function NewExercise() {
   const classes = groups.map(({ id, name, underSixteen, school }) => ({ id, name, underSixteen, school }));
   const references = (await referencesOf(house, teacher)).map(({ id, title }) => ({ id, title }));
   const setUps = (await setUpsOf(house, teacher)).map(({ id, title }) => ({ id, title }));
-  return <ExerciseSetter classes={classes} references={references} setUps={setUps} revised={null} draw={drawSheet} save={saveNew} />;
+  return (
+    <ExerciseSetter
+      classes={classes}
+      references={references}
+      setUps={setUps}
+      revised={null}
+      draw={drawSheet}
+      save={saveNew}
+    />
+  );
 }

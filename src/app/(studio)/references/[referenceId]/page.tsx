@@ -8,7 +8,11 @@ export default async function Reference({ params }: { params: Promise<{ referenc
   const { house, teacher } = await teacherOnly();
   const { referenceId } = await params;
   const row = await orNotFound(referenceFor(house, teacher, referenceId));
-  const [groups, uses, all] = await Promise.all([classesOf(house, teacher), usesOf(house, teacher, referenceId), referencesOf(house, teacher)]);
+  const [groups, uses, all] = await Promise.all([
+    classesOf(house, teacher),
+    usesOf(house, teacher, referenceId),
+    referencesOf(house, teacher),
+  ]);
   return (
     <PrepareBench
       key={row.id}

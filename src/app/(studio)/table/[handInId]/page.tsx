@@ -8,7 +8,19 @@ import { repaintWords } from '@/studio/repainting';
 import { standingOf, tableOf } from '@/studio/views';
 import { CritiqueTable } from '@/ui/CritiqueTable';
 import { orNotFound, teacherOnly } from '../../../access';
-import { acceptAsReading, changeItem, changeWord, forgetReadings, giveVerdict, judgeByMasses, judgeOnceMore, measureAgainstNow, measureOnceMore, takeFrameAsDark, withdrawVerdict } from '../actions';
+import {
+  acceptAsReading,
+  changeItem,
+  changeWord,
+  forgetReadings,
+  giveVerdict,
+  judgeByMasses,
+  judgeOnceMore,
+  measureAgainstNow,
+  measureOnceMore,
+  takeFrameAsDark,
+  withdrawVerdict,
+} from '../actions';
 
 interface Props {
   readonly params: Promise<{ handInId: string }>;
@@ -20,7 +32,8 @@ export default async function Table({ params, searchParams }: Props) {
   const { handInId } = await params;
   const table = await orNotFound(tableOf(house, teacher, handInId));
   const asked = (await searchParams).attempt;
-  const shown = table.attempts.find((a) => a.id === asked) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
+  const shown =
+    table.attempts.find((a) => a.id === asked) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
   const terms = shown?.terms ?? table.exercise.terms;
   const { cells } = exerciseLayout(terms);
   const tall = terms.kind === 'bands' || shown?.result?.capture.target === 'brackets';
@@ -29,7 +42,14 @@ export default async function Table({ params, searchParams }: Props) {
   const gapPercent = 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
   const wanted = wantedBy(terms);
   const setUp = await setUpOfExercise(house, table.exercise);
-  const labels = wanted ? stepLabels(table.class.numbering, { steps: wanted.tones, order: 'light-first', spacing: 'lightness', ends: terms.ends }) : labelsOf(terms, table.class.numbering);
+  const labels = wanted
+    ? stepLabels(table.class.numbering, {
+        steps: wanted.tones,
+        order: 'light-first',
+        spacing: 'lightness',
+        ends: terms.ends,
+      })
+    : labelsOf(terms, table.class.numbering);
   return (
     <CritiqueTable
       key={shown?.id ?? 'none'}
@@ -53,7 +73,19 @@ export default async function Table({ params, searchParams }: Props) {
       place={`${table.position} of ${table.total}`}
       standing={shown?.notan ? ((await standingOf(house, teacher, shown.id)) ?? 'as-it-is') : 'as-it-is'}
       setUp={setUp && { id: setUp.id, title: setUp.title, masses: setUp.setUp.masses }}
-      actions={{ changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, acceptAsReading, judgeOnceMore, measureAgainstNow, forgetReadings, judgeByMasses, takeFrameAsDark }}
+      actions={{
+        changeItem,
+        changeWord,
+        giveVerdict,
+        withdrawVerdict,
+        measureOnceMore,
+        acceptAsReading,
+        judgeOnceMore,
+        measureAgainstNow,
+        forgetReadings,
+        judgeByMasses,
+        takeFrameAsDark,
+      }}
     />
   );
 }

@@ -13,14 +13,25 @@ const TYPES: Record<ReferenceFile, readonly [type: string, ending: string]> = {
   sheets: ['application/pdf', 'pdf'],
 };
 
-export async function GET(request: Request, { params }: { params: Promise<{ referenceId: string; what: string }> }): Promise<Response> {
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ referenceId: string; what: string }> },
+): Promise<Response> {
   const { referenceId, what } = await params;
   const wanted = REFERENCE_FILES.find((f) => f === what);
   if (!wanted) return nothingHere();
   return answer(async (house, actor) => {
     if (actor.role !== 'teacher') throw new NotFound();
-    const bytes = await referenceFileFor(house, actor, referenceId, wanted, new URL(request.url).searchParams.get('class'));
+    const bytes = await referenceFileFor(
+      house,
+      actor,
+      referenceId,
+      wanted,
+      new URL(request.url).searchParams.get('class'),
+    );
     const [type, ending] = TYPES[wanted];
-    return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': type, 'Content-Disposition': `inline; filename="${wanted}.${ending}"` } });
+    return new Response(new Uint8Array(bytes), {
+      headers: { 'Content-Type': type, 'Content-Disposition': `inline; filename="${wanted}.${ending}"` },
+    });
   });
 }

@@ -18,7 +18,16 @@ export default async function Revise({ params }: { params: Promise<{ exerciseId:
       references={references}
       setUps={setUps}
       classes={[{ id, name, underSixteen, school }]}
-      revised={{ classId: id, title: exercise.title, note: exercise.note, due, overrideReason: exercise.overrideReason ?? '', terms: exercise.terms, referenceId: exercise.referenceId ?? '', setUpId: exercise.setUpId ?? '' }}
+      revised={{
+        classId: id,
+        title: exercise.title,
+        note: exercise.note,
+        due,
+        overrideReason: exercise.overrideReason ?? '',
+        terms: exercise.terms,
+        referenceId: exercise.referenceId ?? '',
+        setUpId: exercise.setUpId ?? '',
+      }}
       draw={drawSheet}
       save={saveRevision.bind(null, exerciseId)}
     />

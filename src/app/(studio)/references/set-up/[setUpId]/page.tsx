@@ -8,5 +8,15 @@ export default async function SetUp({ params }: { params: Promise<{ setUpId: str
   const { setUpId } = await params;
   const row = await orNotFound(setUpFor(house, teacher, setUpId));
   const uses = await usesOfSetUp(house, teacher, setUpId);
-  return <SetUpBench key={row.id} title={row.title} note={row.note} setUp={row.setUp} uses={uses} keep={keepMasses.bind(null, row.id)} drop={takeSetUpAway.bind(null, row.id)} />;
+  return (
+    <SetUpBench
+      key={row.id}
+      title={row.title}
+      note={row.note}
+      setUp={row.setUp}
+      uses={uses}
+      keep={keepMasses.bind(null, row.id)}
+      drop={takeSetUpAway.bind(null, row.id)}
+    />
+  );
 }

@@ -6,7 +6,10 @@ import { answer } from '../../../../api';
 
 const querySchema = z.object({ medium: z.enum(MEDIUM_IDS), as: z.enum(['csv', 'gpl']) });
 
-export async function GET(request: Request, { params }: { params: Promise<{ classId: string; medium: string }> }): Promise<Response> {
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ classId: string; medium: string }> },
+): Promise<Response> {
   const { classId, medium } = await params;
   return answer(async (house, actor) => {
     const query = querySchema.safeParse({ medium, as: new URL(request.url).searchParams.get('as') });
