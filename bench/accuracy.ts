@@ -2,14 +2,14 @@
  * The accuracy report: photographs by the simulated camera under every condition and way of framing, read with measured
  * card profiles, put into docs/accuracy.md with pictures. Every figure in it comes from this run.
  */
+import { MOTIFS } from '@/core/exercise/terms';
+import { CURVES, NEAR_MISSES, SPECIAL, UNUSABLE, USABLE, type CameraCondition } from '@/devices/camera-conditions';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { MOTIFS } from '@/core/exercise/terms';
-import { CURVES, NEAR_MISSES, SPECIAL, UNUSABLE, type CameraCondition, USABLE } from '@/devices/camera-conditions';
 import { barChart, scatterChart } from './charts';
 import { LIMIT as SPEED_LIMIT, measureSpeed } from './speed';
 import { quantile } from './tally';
-import type { Trial, TrialOutcome, TrialReading, Way } from './trial';
+import type { Trial, TrialOutcome, TrialReading, Way } from './trial-outcome';
 
 type Run = (trials: readonly Trial[]) => Promise<TrialOutcome[]>;
 

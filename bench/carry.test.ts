@@ -1,13 +1,13 @@
 /** A card carried over: a new print photographed beside one that an instrument has read, against the instrument on the new one. */
-import { carryCard, CantCarry, type Side } from '@/core/capture/carry-card';
 import { WrongCard } from '@/core/capture/card-profile';
+import { CantCarry, carryCard, type Side } from '@/core/capture/carry-card';
 import { uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
 import { expose } from '@/devices/camera';
 import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
 import type { Surface } from '@/devices/reflectance';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
 import { type PaintedSheet, paintedSheet } from './stage';
 import { instrumentReadings } from './trial';
 

@@ -1,10 +1,10 @@
 /** One trial of checking mixes: a sheet with a few dabs on it is photographed, and each dab is read. Runs in a worker thread. */
-import { defaultScale } from '@/core/exercise/scale';
 import { readDab } from '@/core/scale/read-dab';
+import { scaleLayout } from '@/core/sheet/scale-layout';
 import type { CameraCondition } from '@/devices/camera-conditions';
-import { decodePhoto } from '@/workers/decode';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
+import { decodePhoto } from '@/workers/decoding/decode';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
 import { jpegOf, sheetWithDabs } from './stage';
 
 /** Half a phone's, in half the time. */
@@ -38,7 +38,7 @@ export default async function runDabTrial(trial: DabTrial): Promise<DabOutcome> 
   const read = (dab: number) =>
     readDab(
       photo,
-      { terms: defaultScale('gouache', steps), dab, expected: { exercise: 'ex1', student: 'st1' } },
+      { layoutOn: (paper) => scaleLayout(steps, paper), dab, expected: { exercise: 'ex1', student: 'st1' } },
       { cv, readQr },
     );
   const found = [];

@@ -1,14 +1,14 @@
 /** Bands drawn by hand, painted, photographed and measured: on a sheet, on a board with corner pieces, between marked corners of a sheet. */
-import { defaultTerms } from '@/core/exercise/kinds';
-import type { TermsOf } from '@/core/exercise/terms';
 import type { CardReadings } from '@/core/capture/card-profile';
+import type { Target } from '@/core/capture/target';
+import { targetLightnesses } from '@/core/exercise/targets';
+import type { TermsOf } from '@/core/exercise/terms';
+import { boxCorners, type BoxMm } from '@/core/geometry/box';
+import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
+import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { defaultTerms } from '@/core/kinds/kinds';
 import { measureBands } from '@/core/scale/measure-bands';
-import type { Target } from '@/core/scale/measure';
-import { targetLightnesses } from '@/core/scale/targets';
-import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
-import { exerciseLayout } from '@/core/sheet/exercise-layout';
-import { boxCorners, type BoxMm } from '@/core/sheet/paper';
-import { type PaintedArea, paintAreas } from '@/devices/area-painter';
+import { paintAreas, type PaintedArea } from '@/devices/area-painter';
 import { photograph } from '@/devices/camera';
 import { shotFor, type Stage } from '@/devices/camera-conditions';
 import { drawByHand } from '@/devices/hand-drawn-bands';
@@ -17,11 +17,11 @@ import { chance } from '@/devices/random';
 import { readColours } from '@/devices/reader';
 import type { Surface } from '@/devices/reflectance';
 import { sheetToPng } from '@/print/sheet-png';
-import { decodePhoto } from '@/workers/decode';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
+import { decodePhoto } from '@/workers/decoding/decode';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
 import { emptyBoard, pixelsOfPlaces } from './stage';
-import type { Trial, TrialOutcome } from './trial';
+import type { Trial, TrialOutcome } from './trial-outcome';
 
 export interface DrawnTrial extends Trial {
   readonly drawn: TermsOf<'bands'>['motif'];

@@ -1,5 +1,5 @@
 /** Bands that nobody printed: drawn by hand, photographed, found and read. */
-import type { Trial } from './trial';
+import type { Trial } from './trial-outcome';
 import { openTrials } from './trials';
 
 const trials = openTrials();

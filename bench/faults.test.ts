@@ -1,6 +1,6 @@
 /** A sheet painted with several faults: mending one takes its finding away and no other. On photographs. */
 import type { PaintPlan } from '@/devices/painter';
-import type { Trial } from './trial';
+import type { Trial } from './trial-outcome';
 import { openTrials } from './trials';
 
 const trials = openTrials();

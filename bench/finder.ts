@@ -1,9 +1,9 @@
 /** A value finder for a printer nobody has seen: chart printed and read, bars printed, read, corrected, printed again. */
 import { defaultScale } from '@/core/exercise/scale';
-import { type Bar, barsFor, printerCurve } from '@/core/finder/printer-curve';
+import { targetLightnesses } from '@/core/exercise/targets';
 import { chartPatches, drawChart, drawFinder, finderBars } from '@/core/finder/finder-sheet';
+import { type Bar, barsFor, printerCurve } from '@/core/finder/printer-curve';
 import type { Reading } from '@/core/formats/readings-csv';
-import { targetLightnesses } from '@/core/scale/targets';
 import { print } from '@/devices/printer';
 import { readLightness } from '@/devices/reader';
 import { sheetToPng } from '@/print/sheet-png';

@@ -1,5 +1,5 @@
 /** Photographs without a worksheet: a board with corner pieces, one of them covered; corners marked by hand; strong cameras. */
-import type { Trial, TrialOutcome } from './trial';
+import type { Trial, TrialOutcome } from './trial-outcome';
 import { openTrials } from './trials';
 
 const trials = openTrials();

@@ -1,23 +1,23 @@
 /** The kinds of the scale family beside the plain scale, each painted, photographed and read. */
 import { bandPicture } from '@/core/bands/band-picture';
-import { defaultTerms } from '@/core/exercise/kinds';
+import { targetLightnesses } from '@/core/exercise/targets';
 import type { SteppedTerms } from '@/core/exercise/terms';
-import { measureBands } from '@/core/scale/measure-bands';
-import { measureScale } from '@/core/scale/measure';
-import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
-import { chipRows, exerciseLayout } from '@/core/sheet/exercise-layout';
+import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
+import { chipRows, exerciseLayout } from '@/core/kinds/exercise-layout';
+import { defaultTerms } from '@/core/kinds/kinds';
 import { uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
-import { targetLightnesses } from '@/core/scale/targets';
+import { measureScale } from '@/core/scale/measure';
+import { measureBands } from '@/core/scale/measure-bands';
 import { paintAreas } from '@/devices/area-painter';
-import { shotFor } from '@/devices/camera-conditions';
 import { expose } from '@/devices/camera';
+import { shotFor } from '@/devices/camera-conditions';
 import { paint } from '@/devices/painter';
 import { print } from '@/devices/printer';
 import type { Surface } from '@/devices/reflectance';
 import { sheetToPng } from '@/print/sheet-png';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
 
 const SEED = 81;
 const MEGAPIXELS = 4;

@@ -1,13 +1,13 @@
 /** A look in mid-work on a photograph: two thirds of a sheet are painted, one step of it wrongly. */
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import sharp from 'sharp';
 import { defaultScale } from '@/core/exercise/scale';
 import { judgeLook } from '@/core/look/judge-look';
 import { targetsFor } from '@/core/scale/flags';
 import { paint } from '@/devices/painter';
-import { takeLook } from '@/workers/look-task';
+import { takeLook } from '@/workers/tasks/look';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import sharp from 'sharp';
 import { jpegOf, paintedSheet } from './stage';
 
 const terms = defaultScale('gouache', 9);

@@ -5,15 +5,15 @@
  */
 import { parseArgs } from 'node:util';
 import { benchAccuracy } from './accuracy';
-import { benchPrinters } from './printers';
 import { findOn } from './finder';
-import { benchFit } from './mixing-speed';
 import { benchMasses } from './masses';
+import { benchFit } from './mixing-speed';
 import { benchNotan } from './notan';
 import { benchPage } from './page';
 import { benchPainters } from './painters';
-import { benchReferencePage } from './reference-page';
+import { benchPrinters } from './printers';
 import { benchQuick } from './quick';
+import { benchReferencePage } from './reference-page';
 import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';

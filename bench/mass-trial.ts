@@ -1,16 +1,16 @@
 /** A painting from life: a scene seen by its masses, some of them mistaken, photographed, and judged by masses that somebody showed on it. */
-import path from 'node:path';
-import sharp from 'sharp';
 import { critiqueNotan } from '@/core/critique/notan-critique';
+import { targetLightnesses } from '@/core/exercise/targets';
 import { judgePainting, notanTargets } from '@/core/notan/judge-painting';
-import type { Mass } from '@/core/notan/mass';
 import { measureNotan } from '@/core/notan/measure-notan';
 import { darkAllRound } from '@/core/notan/painted-frame';
-import { targetLightnesses } from '@/core/scale/targets';
+import type { Mass } from '@/core/tones/mass';
 import type { ToneMap } from '@/devices/notan-painter';
 import { chance, smoothNoise } from '@/devices/random';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
+import path from 'node:path';
+import sharp from 'sharp';
 import { type NotanShot, photographed, type ShotPlan } from './notan-stage';
 
 export const SCENES = [
@@ -56,7 +56,7 @@ const LEAST_MASS = 0.012;
 async function masksOf(scene: string, mirrored: boolean): Promise<Uint8Array> {
   const { width, height } = GRID;
   const plane = async (name: string) => {
-    const image = sharp(path.resolve('src/demo/references', scene, `${name}.png`)).resize(width, height, {
+    const image = sharp(path.resolve('assets/references', scene, `${name}.png`)).resize(width, height, {
       kernel: 'nearest',
       fit: 'fill',
     });

@@ -1,8 +1,8 @@
 /** Fitting twenty mixes, alone and as the worker does it. */
+import { fitPaints } from '@/core/mixing/fit';
 import { chance } from '@/devices/random';
 import { paintedMix, painterPaints } from '@/devices/spectral-paint';
-import { fitPaints } from '@/core/mixing/fit';
-import { fitTask } from '@/workers/fit-task';
+import { fitTask } from '@/workers/tasks/fit';
 import { quantile, row } from './tally';
 
 export const LIMIT_MS = 200;

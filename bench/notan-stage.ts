@@ -1,10 +1,10 @@
 /** A picture in few tones painted on a sheet or on a board, and photographed. */
-import { defaultTerms } from '@/core/exercise/kinds';
+import type { Target } from '@/core/capture/target';
+import { boxCorners, type BoxMm } from '@/core/geometry/box';
+import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
+import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { defaultTerms } from '@/core/kinds/kinds';
 import type { Photo } from '@/core/raster/photo';
-import type { Target } from '@/core/scale/measure';
-import { exerciseLayout } from '@/core/sheet/exercise-layout';
-import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
-import { boxCorners, type BoxMm } from '@/core/sheet/paper';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-conditions';
 import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
@@ -12,7 +12,7 @@ import { print } from '@/devices/printer';
 import { chance } from '@/devices/random';
 import type { Surface } from '@/devices/reflectance';
 import { sheetToPng } from '@/print/sheet-png';
-import { decodePhoto } from '@/workers/decode';
+import { decodePhoto } from '@/workers/decoding/decode';
 import { emptyBoard, pixelsOfPlaces } from './stage';
 
 export interface NotanShot {

@@ -1,14 +1,14 @@
 /** A painting in few tones: made up, painted, photographed and measured against what it was painted from. */
-import { flippedRegions, type FlippedRegion } from '@/core/notan/compare-tones';
+import { targetLightnesses } from '@/core/exercise/targets';
 import { measureNotan } from '@/core/notan/measure-notan';
-import { sharesOf, toneShapes } from '@/core/notan/tones';
-import { targetLightnesses } from '@/core/scale/targets';
 import { darkAllRound } from '@/core/notan/painted-frame';
+import { flippedRegions, type FlippedRegion } from '@/core/tones/compare-tones';
+import { sharesOf, toneShapes } from '@/core/tones/tones';
 import type { ToneMap } from '@/devices/notan-painter';
 import { chance, smoothNoise } from '@/devices/random';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
-import { type NotanShot, photographed, type ShotPlan } from './notan-stage';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
+import { photographed, type NotanShot, type ShotPlan } from './notan-stage';
 
 export interface NotanTrial extends NotanShot {
   readonly tones: number;

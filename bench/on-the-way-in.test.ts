@@ -12,8 +12,8 @@ import { type CameraCondition, shotFor, UNUSABLE } from '@/devices/camera-condit
 import { planFor } from '@/devices/paint-conditions';
 import { print } from '@/devices/printer';
 import { sheetToPng } from '@/print/sheet-png';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
 import { type PaintedSheet, paintedSheet } from './stage';
 
 const SEED = 411;

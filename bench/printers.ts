@@ -1,6 +1,6 @@
 /** What printers that differ do to readings against a nominal card. */
 import { mean, row } from './tally';
-import type { Trial, TrialOutcome } from './trial';
+import type { Trial, TrialOutcome } from './trial-outcome';
 
 const PHOTOGRAPHS = 10;
 const STEPS = [5, 7, 9, 12] as const;

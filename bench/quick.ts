@@ -1,12 +1,12 @@
 /** How long the look before sending takes in a browser's worker, once it is warm: a phone's photograph that will do, and two that won't. */
+import { defaultScale } from '@/core/exercise/scale';
+import { planFor } from '@/devices/paint-conditions';
+import type { QuickAnswer, QuickQuestion } from '@/workers/browser/protocol';
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { chromium } from 'playwright';
-import { defaultScale } from '@/core/exercise/scale';
-import { planFor } from '@/devices/paint-conditions';
-import type { QuickAnswer, QuickQuestion } from '@/workers/browser/protocol';
 import { jpegOf, paintedSheet } from './stage';
 import { quantile, row } from './tally';
 

@@ -1,21 +1,21 @@
 /** What a second piece of knowledge is worth: how far a canvas stands off the table, and how the light falls on the sheet when it is blank. */
 import { openBoard } from '@/core/capture/open-board';
 import { toPhoto } from '@/core/capture/plane';
+import { defaultScale } from '@/core/exercise/scale';
 import { uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
-import { defaultScale } from '@/core/exercise/scale';
 import { measureScale } from '@/core/scale/measure';
 import { bracketPage, drawBrackets } from '@/core/sheet/brackets';
 import { layBoard } from '@/devices/board';
 import { expose } from '@/devices/camera';
 import { type Shot, shotFor, type Stage } from '@/devices/camera-conditions';
-import { planFor } from '@/devices/paint-conditions';
 import { project } from '@/devices/optics';
+import { planFor } from '@/devices/paint-conditions';
 import { print } from '@/devices/printer';
 import type { Surface } from '@/devices/reflectance';
 import { sheetToPng } from '@/print/sheet-png';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
 import { paintedSheet } from './stage';
 
 const MEGAPIXELS = 4;

@@ -7,7 +7,7 @@ import { row } from './tally';
 
 export const LIMIT = { thresholdFrames: 30, slowFrames: 10, exactMs: 500, taskMs: 50 } as const;
 
-const PICTURE = path.resolve('src/demo/references/greenhouse-bench/picture.jpg');
+const PICTURE = path.resolve('assets/references/greenhouse-bench/picture.jpg');
 const DRAG_MS = 3000;
 
 interface Dragged {

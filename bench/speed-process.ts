@@ -1,10 +1,10 @@
 /** The process whose time and memory the bench reads: decodes, and measures, the photographs that it is given on two workers. */
+import { defaultScale } from '@/core/exercise/scale';
+import { openPool } from '@/workers/pool';
+import type { MeasureScaleTask } from '@/workers/tasks/measure';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Piscina } from 'piscina';
-import { defaultScale } from '@/core/exercise/scale';
-import type { MeasureScaleTask } from '@/workers/measure-task';
-import { openPool } from '@/workers/pool';
 import { quantile } from './tally';
 
 export interface SpeedReport {

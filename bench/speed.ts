@@ -1,12 +1,12 @@
 /** Thirty photographs measured against decoding them alone, on two workers, in a process of its own so that its memory is its own. */
+import { USABLE } from '@/devices/camera-conditions';
+import { planFor } from '@/devices/paint-conditions';
 import { fork } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import serverFlags from '../scripts/node-flags.json';
-import { USABLE } from '@/devices/camera-conditions';
-import { planFor } from '@/devices/paint-conditions';
 import type { SpeedReport } from './speed-process';
 import { jpegOf, paintedSheet } from './stage';
 import { row } from './tally';

@@ -1,17 +1,18 @@
 /** A sheet from print to photograph by the simulated devices, for benches and tests. */
-import type { BoxMm, PaperId } from '@/core/sheet/paper';
-import { drawScaleSheet, type ScaleSheetWords } from '@/core/sheet/drawing';
-import { scaleLayout, type ScaleLayout } from '@/core/sheet/scale-layout';
-import { orderOfWork } from '@/core/exercise/order-of-work';
-import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-conditions';
-import { type BoardPlan, type BoardScene, layBoard } from '@/devices/board';
-import { project } from '@/devices/optics';
-import { readColours } from '@/devices/reader';
-import { type BracketPage, bracketPage, drawBrackets } from '@/core/sheet/brackets';
 import type { CardReadings } from '@/core/capture/card-profile';
+import { orderOfWork } from '@/core/exercise/order-of-work';
+import type { BoxMm } from '@/core/geometry/box';
+import { type BracketPage, bracketPage, drawBrackets } from '@/core/sheet/brackets';
+import { drawScaleSheet, type ScaleSheetWords } from '@/core/sheet/drawing';
+import type { PaperId } from '@/core/sheet/paper';
+import { scaleLayout, type ScaleLayout } from '@/core/sheet/scale-layout';
+import { type BoardPlan, type BoardScene, layBoard } from '@/devices/board';
 import { type FileOptions, photograph } from '@/devices/camera';
+import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-conditions';
+import { project } from '@/devices/optics';
 import { paint, type PainterTruth, type PaintPlan } from '@/devices/painter';
 import { print, type PrinterCondition } from '@/devices/printer';
+import { readColours } from '@/devices/reader';
 import type { Surface } from '@/devices/reflectance';
 import { sheetToPng } from '@/print/sheet-png';
 

@@ -1,80 +1,28 @@
 /** One trial of the bench: a sheet is printed, painted, photographed and measured. Runs in a worker thread. */
-import type { Motif } from '@/core/exercise/terms';
-import { critiqueScale } from '@/core/critique/scale-critique';
-import { defaultScale } from '@/core/exercise/scale';
-import { openSheet, type KnownCard } from '@/core/capture/open-sheet';
 import { reflectances } from '@/core/capture/calibrate';
+import type { CardReadings } from '@/core/capture/card-profile';
+import { type KnownCard, openSheet } from '@/core/capture/open-sheet';
 import { sampleBox } from '@/core/capture/sample';
 import { luminanceToLightness } from '@/core/colour/lab';
 import { LUMINANCE_WEIGHTS } from '@/core/colour/xyz';
-import type { Photo } from '@/core/raster/photo';
+import { critiqueScale } from '@/core/critique/scale-critique';
+import { defaultScale } from '@/core/exercise/scale';
+import { boxMm } from '@/core/geometry/box';
 import { gaussianBlur } from '@/core/raster/blur';
-import { boxMm } from '@/core/sheet/paper';
-import type { OpenCv } from '@/core/vision/opencv';
-import type { CardReadings } from '@/core/capture/card-profile';
-import type { PaperId } from '@/core/sheet/paper';
+import type { Photo } from '@/core/raster/photo';
 import { measureScale } from '@/core/scale/measure';
-import type { CameraCondition } from '@/devices/camera-conditions';
-import { type PaintCondition, planFor } from '@/devices/paint-conditions';
+import type { OpenCv } from '@/core/vision/opencv';
+import { planFor } from '@/devices/paint-conditions';
 import type { PaintPlan } from '@/devices/painter';
-import type { PrinterCondition } from '@/devices/printer';
 import { chance } from '@/devices/random';
 import { readColours } from '@/devices/reader';
-import { decodePhoto } from '@/workers/decode';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
+import { decodePhoto } from '@/workers/decoding/decode';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
 import { runDrawnTrial } from './drawn-trial';
-import { quantile } from './tally';
 import { boardPicture, jpegOf, type PaintedSheet, paintedSheet, pixelsOfPlaces } from './stage';
-
-export interface Trial {
-  readonly steps: number;
-  readonly paper: PaperId;
-  /** A usual condition, or just what the painter does. */
-  readonly paint: PaintCondition | PaintPlan;
-  readonly camera: CameraCondition;
-  readonly printer: PrinterCondition;
-  readonly seed: number;
-  /** Of the camera; a phone's 12 unless said. */
-  readonly megapixels?: number;
-  /** What the reader expects, where that is not the sheet that was printed. */
-  readonly expectedSteps?: number;
-  readonly expectedExercise?: string;
-  /** Whether the print was read by the instrument before; a nominal card unless said. */
-  readonly card?: 'measured';
-  /** Coloured steps on a sheet with coloured patches. */
-  readonly hue?: boolean;
-  /** How the painting is framed; on its sheet unless said. */
-  readonly way?: Way;
-  /** Bands drawn by hand instead of a scale: the picture they make. */
-  readonly drawn?: Motif;
-  /** Compare the straightened picture with the painted truth, place by place. */
-  readonly pixels?: boolean;
-}
-
-export const WAYS = ['sheet', 'brackets', 'corners', 'corners-bare'] as const;
-export type Way = (typeof WAYS)[number];
-
-export interface TrialReading {
-  readonly step: number;
-  readonly truth: number;
-  readonly read: number;
-  readonly uncertainty: number;
-  /** Read less true, a* and b*. */
-  readonly ab: readonly [number, number];
-}
-
-export interface TrialOutcome {
-  readonly trial: Trial;
-  readonly accepted: boolean;
-  readonly codes: readonly string[];
-  readonly values: readonly number[];
-  readonly readings: readonly TrialReading[];
-  /** What the draft says is to be mended, as "code: steps". */
-  readonly fixes: readonly string[];
-  /** 95 % of the differences of the straightened picture from the truth, L*; null unless asked for. */
-  readonly pixels: number | null;
-}
+import { quantile } from './tally';
+import type { Trial, TrialOutcome, TrialReading } from './trial-outcome';
 
 /** The instrument reads the blank print: every patch, and a bare place beside the code. */
 export function instrumentReadings({ blank, layout }: PaintedSheet, seed: number): CardReadings {

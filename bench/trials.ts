@@ -4,7 +4,7 @@ import { Piscina } from 'piscina';
 import type { DabOutcome, DabTrial } from './dab-trial';
 import type { MassOutcome, MassTrial } from './mass-trial';
 import type { NotanOutcome, NotanTrial } from './notan-trial';
-import type { Trial, TrialOutcome } from './trial';
+import type { Trial, TrialOutcome } from './trial-outcome';
 
 export interface Trials<T, O> {
   readonly run: (trials: readonly T[]) => Promise<O[]>;

@@ -1,8 +1,8 @@
 /** Photographs on their way in: told on the phone before they are sent, marked by hand, and a pile at once. */
-import type { Page } from 'playwright';
-import yazl from 'yazl';
 import { sheetFrame } from '@/core/sheet/frame';
 import { buffer } from 'node:stream/consumers';
+import type { Page } from 'playwright';
+import yazl from 'yazl';
 import { awake, BASE, handIn, type Harness } from './harness';
 import { handInPhotograph, partlyPainted, pilePhotograph } from './photographs';
 
@@ -90,13 +90,11 @@ export async function capture(
     await student.getByText(/^You saw it: Step 4/).waitFor();
     const after = await ownPlace();
     if (after !== before) throw new Error(`A look changed what the Rack says from “${before}” to “${after}”.`);
-    await student
-      .getByLabel('Photograph for a look')
-      .setInputFiles({
-        name: 'table.jpg',
-        mimeType: 'image/jpeg',
-        buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68),
-      });
+    await student.getByLabel('Photograph for a look').setInputFiles({
+      name: 'table.jpg',
+      mimeType: 'image/jpeg',
+      buffer: await pilePhotograph({ exercise: exerciseId, student: null }, 'no-sheet', 68),
+    });
     await student.getByText('This picture won’t do yet.').waitFor();
   });
   await check(

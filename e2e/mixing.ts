@@ -71,13 +71,11 @@ export async function mixing({ check }: Harness, page: Page, student: Page, exer
       [8, /8 L\* too light for 5: .* of the puddle, then look/],
       [0, /Right for 5: leave it/],
     ] as const) {
-      await student
-        .getByLabel('Photograph of the dab')
-        .setInputFiles({
-          name: 'dab.jpg',
-          mimeType: 'image/jpeg',
-          buffer: await dabPhotograph(exerciseId, 5, 60 + off),
-        });
+      await student.getByLabel('Photograph of the dab').setInputFiles({
+        name: 'dab.jpg',
+        mimeType: 'image/jpeg',
+        buffer: await dabPhotograph(exerciseId, 5, 60 + off),
+      });
       await student.getByText(words).waitFor();
     }
     await student.getByRole('img', { name: /The walk to 5: 8 too light, then 0/ }).waitFor();

@@ -1,16 +1,16 @@
 /** Photographs to hand in. */
-import sharp from 'sharp';
-import { planFor } from '@/devices/paint-conditions';
-import { paint } from '@/devices/painter';
-import { defaultTerms } from '@/core/exercise/kinds';
-import { toneShapes } from '@/core/notan/tones';
-import { exerciseLayout } from '@/core/sheet/exercise-layout';
-import { drawExerciseSheet } from '@/core/sheet/exercise-sheet';
+import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
+import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { defaultTerms } from '@/core/kinds/kinds';
+import { toneShapes } from '@/core/tones/tones';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor } from '@/devices/camera-conditions';
 import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
+import { planFor } from '@/devices/paint-conditions';
+import { paint } from '@/devices/painter';
 import { print } from '@/devices/printer';
 import { sheetToPng } from '@/print/sheet-png';
+import sharp from 'sharp';
 import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
 /** A plain picture: kinds that are judged by eye take any. */

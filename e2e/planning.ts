@@ -1,7 +1,7 @@
 /** Planning through the interface: bands with a lamp to drag, a staged oil painting whose timetable is impossible and is mended. */
+import { KIND_IDS, KINDS } from '@/core/kinds/kinds';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright';
-import { KIND_IDS, KINDS } from '@/core/exercise/kinds';
 import { drag, middleOf } from './drag';
 import { BASE, handIn, handInAnyway, type Harness } from './harness';
 import { greySheet } from './photographs';
@@ -128,21 +128,17 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
     const stock = page.getByLabel('titanium white: in the cupboard');
     await stock.fill('500');
     await stock.press('Tab');
-    await page
-      .getByLabel('Read a CSV')
-      .setInputFiles({
-        name: 'shelf.csv',
-        mimeType: 'text/csv',
-        buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0\nsnow white;1;1;1'),
-      });
+    await page.getByLabel('Read a CSV').setInputFiles({
+      name: 'shelf.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0\nsnow white;1;1;1'),
+    });
     await page.getByText(/“snow white” is not on the list/).waitFor();
-    await page
-      .getByLabel('Read a CSV')
-      .setInputFiles({
-        name: 'shelf.csv',
-        mimeType: 'text/csv',
-        buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0'),
-      });
+    await page.getByLabel('Read a CSV').setInputFiles({
+      name: 'shelf.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('what;pack;price;stock\nivory black;40;6,50;0'),
+    });
     await page.getByText('Read.').waitFor();
     await page.goto(`${BASE}/plan`);
     await page.getByRole('link', { name: /A lamp in the greenhouse/ }).click();

@@ -4,7 +4,7 @@ import type { Page } from 'playwright';
 import { awake, BASE, handIn, type Harness } from './harness';
 import { notanPhotograph } from './photographs';
 
-const PICTURE = path.resolve('src/demo/references/jug-and-eggs/picture.jpg');
+const PICTURE = path.resolve('assets/references/jug-and-eggs/picture.jpg');
 
 /** Until the worker has answered once more than before. */
 async function answered(page: Page, work: () => Promise<void>): Promise<void> {

@@ -1,9 +1,9 @@
 /** Who is at the door of a page or action, and where they are sent when they may not pass. */
+import { type Actor, actorOf, NotFound, type Student, type Teacher } from '@/studio/access/actor';
+import { isNewHouse } from '@/studio/class/people';
+import { type House, theHouse } from '@/studio/house';
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
-import { type Actor, actorOf, NotFound, type Student, type Teacher } from '@/studio/actor';
-import { type House, theHouse } from '@/studio/house';
-import { isNewHouse } from '@/studio/people';
 
 export async function visitor(): Promise<{ house: House; actor: Actor | null }> {
   const house = await theHouse();

@@ -1,7 +1,7 @@
 /** Route handlers answer with data or with 404; what fails is one sentence. */
-import { type Actor, NotFound, Refused } from '@/studio/actor';
+import { type Actor, NotFound, Refused } from '@/studio/access/actor';
 import type { House } from '@/studio/house';
-import { UnusablePicture } from '@/workers/decode';
+import { UnusablePicture } from '@/workers/decoding/decode';
 import { visitor } from './access';
 import { sayError } from './outcome';
 

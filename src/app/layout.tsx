@@ -1,10 +1,10 @@
-import type { Metadata, Viewport } from 'next';
-import { cookies } from 'next/headers';
-import type { ReactNode } from 'react';
 import '@fontsource/source-sans-3/400.css';
 import '@fontsource/source-sans-3/600.css';
 import '@fontsource/source-serif-4/400.css';
 import '@fontsource/source-serif-4/600.css';
+import type { Metadata, Viewport } from 'next';
+import { cookies } from 'next/headers';
+import type { ReactNode } from 'react';
 import './globals.css';
 
 export const metadata: Metadata = { title: 'Fair Grey', description: 'Value exercises set, measured and critiqued.' };

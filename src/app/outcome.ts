@@ -1,7 +1,7 @@
 /** What an action answers: done, or one sentence about what to mend. Nothing else crosses to the page. */
+import { NotFound, Refused } from '@/studio/access/actor';
+import { UnusablePicture } from '@/workers/decoding/decode';
 import { ZodError } from 'zod';
-import { NotFound, Refused } from '@/studio/actor';
-import { UnusablePicture } from '@/workers/decode';
 
 export type Outcome<T = null> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
 

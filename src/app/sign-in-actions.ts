@@ -1,12 +1,12 @@
 'use server';
 /** Coming in and going out. */
+import type { SignedIn } from '@/data/sign-in/auth';
+import { createFirstTeacher } from '@/studio/class/people';
+import { theHouse } from '@/studio/house';
 import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import pLimit, { type LimitFunction } from 'p-limit';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
-import type { SignedIn } from '@/data/auth';
-import { theHouse } from '@/studio/house';
-import { createFirstTeacher } from '@/studio/people';
 import { outcome, type Outcome } from './outcome';
 
 const TRIES = { points: 5, duration: 60 };

@@ -1,7 +1,7 @@
+import { Refused } from '@/studio/access/actor';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Refused } from '@/studio/actor';
 import { takeUpload } from './take-upload';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-upload-'));

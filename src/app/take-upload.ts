@@ -1,14 +1,14 @@
 /** Streams the one file of a form to disk, so that a large photograph never stands whole in memory twice. */
+import { newId } from '@/data/schema/ids';
+import { Refused } from '@/studio/access/actor';
+import { checkRoom, MAX_UPLOAD_BYTES } from '@/studio/hand-in/receive';
+import type { House } from '@/studio/house';
+import busboy from 'busboy';
 import { createWriteStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import busboy from 'busboy';
-import { newId } from '@/data/ids';
-import { Refused } from '@/studio/actor';
-import type { House } from '@/studio/house';
-import { checkRoom, MAX_UPLOAD_BYTES } from '@/studio/receive';
 
 const NO_FILE = 'No picture came with this: choose a photograph and send it once more.';
 const CUT_OFF = 'The picture did not come through whole: send it once more.';

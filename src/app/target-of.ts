@@ -1,7 +1,7 @@
 /** How a painting is framed in its photograph, as a request says it. */
 import { BadCorners, checkCorners } from '@/core/capture/open-corners';
 import { type StoredTarget, storedTargetSchema } from '@/core/capture/stored-target';
-import { Refused } from '@/studio/actor';
+import { Refused } from '@/studio/access/actor';
 
 /** Throws Refused with what is wrong with it; null where the request says nothing, and a worksheet is meant. */
 export function targetOf(request: Request): StoredTarget | null {

@@ -1,9 +1,9 @@
 /** Command-line options, checked once at the edge. Bad ones end in one clear line and exit code 2. */
+import { endsSchema, stepsSchema } from '@/core/exercise/scale';
+import { MOST_TONES } from '@/core/tones/thresholds';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
-import { MOST_TONES } from '@/core/notan/thresholds';
-import { endsSchema, stepsSchema } from '@/core/exercise/scale';
 
 /** The person's mistake: `message` is the one line they see. */
 export class BadArguments extends Error {

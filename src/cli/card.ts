@@ -1,9 +1,9 @@
 /** `card`: carries the readings of a known print over to a new one, from a photograph of both side by side. */
-import { writeFile } from 'node:fs/promises';
 import { formatCardCsv } from '@/core/formats/card-csv';
 import { formatCgats } from '@/core/formats/cgats';
-import { carryFile } from '@/workers/carry-task';
-import { UnusablePicture } from '@/workers/decode';
+import { UnusablePicture } from '@/workers/decoding/decode';
+import { carryFile } from '@/workers/tasks/carry';
+import { writeFile } from 'node:fs/promises';
 import { BadArguments, callerPath, needed, oneOf, readOptions } from './arguments';
 import { cardFrom, readable } from './files';
 

@@ -1,8 +1,8 @@
 /** Files that are named on the command line. */
-import { access, readFile } from 'node:fs/promises';
 import type { KnownCard } from '@/core/capture/open-sheet';
 import { BadCard } from '@/core/formats/card-csv';
 import { parseCardFile } from '@/core/formats/card-file';
+import { access, readFile } from 'node:fs/promises';
 import { BadArguments, callerPath } from './arguments';
 
 export async function readable(file: string, named: string): Promise<void> {

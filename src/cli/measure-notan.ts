@@ -1,9 +1,9 @@
 /** `measure notan`: reads a photograph of a painting in few tones against its reference. */
-import { z } from 'zod';
 import { WrongCard } from '@/core/capture/card-profile';
 import { BadCorners } from '@/core/capture/open-corners';
-import { UnusablePicture } from '@/workers/decode';
-import { measureNotanFile } from '@/workers/notan-task';
+import { UnusablePicture } from '@/workers/decoding/decode';
+import { measureNotanFile } from '@/workers/tasks/notan';
+import { z } from 'zod';
 import {
   BadArguments,
   callerPath,

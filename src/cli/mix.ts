@@ -1,18 +1,17 @@
 /** `mix`: the recipe of a set of steps from two paints, or three with a pure colour between. */
-import { readFile } from 'node:fs/promises';
-import { z } from 'zod';
 import { labToLinearRgb } from '@/core/colour/lab';
 import { MEDIUM_IDS } from '@/core/exercise/media';
+import { PAINT_IDS, type PaintId, PAINTS } from '@/core/exercise/paints';
+import { targetLightnesses, throughPure } from '@/core/exercise/targets';
 import { BadPalette, parsePalette } from '@/core/formats/palette-csv';
-import { PAPER_LAB } from '@/core/mixing/exercise-recipe';
-import { throughPure } from '@/core/scale/targets';
+import { PAPER_LAB } from '@/core/kinds/exercise-recipe';
+import { FILM_MM, WASTE } from '@/core/mixing/film';
 import { coveringLab, type Figures, mixModel, paletteOf } from '@/core/mixing/paint-model';
 import { type PuddleRecipe, type Recipe, recipeFor, type Source } from '@/core/mixing/recipe';
 import { puddleName, recipeLines } from '@/core/mixing/recipe-words';
 import { SURFACE_OF } from '@/core/mixing/surface';
-import { FILM_MM, WASTE } from '@/core/planning/areas';
-import { PAINT_IDS, type PaintId, PAINTS } from '@/core/planning/paints';
-import { targetLightnesses } from '@/core/scale/targets';
+import { readFile } from 'node:fs/promises';
+import { z } from 'zod';
 import { BadArguments, callerPath, check, oneOf, readOptions, stepsOption } from './arguments';
 
 const amount = (most: number, what: string) =>

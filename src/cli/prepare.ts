@@ -1,7 +1,7 @@
 /** `prepare`: a picture reduced to few tones, as a class paints from it, and what those tones and their shapes are. */
+import { UnusablePicture } from '@/workers/decoding/decode';
+import { prepareFile } from '@/workers/tasks/prepare';
 import { writeFile } from 'node:fs/promises';
-import { UnusablePicture } from '@/workers/decode';
-import { prepareFile } from '@/workers/prepare-task';
 import {
   BadArguments,
   callerPath,

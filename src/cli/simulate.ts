@@ -1,18 +1,18 @@
 /** `simulate print|paint|read|board|photograph`: what the simulated devices do to a sheet, with the exact truth. */
-import { readFile, writeFile } from 'node:fs/promises';
-import { z } from 'zod';
 import { formatCardCsv } from '@/core/formats/card-csv';
 import { formatCgats } from '@/core/formats/cgats';
 import { BRACKET_CORNERS } from '@/core/sheet/brackets';
 import { geometrySchema } from '@/core/sheet/geometry';
-import { CAMERA_CONDITIONS, shotFor } from '@/devices/camera-conditions';
 import { layBoard } from '@/devices/board';
 import { photograph } from '@/devices/camera';
-import { paint } from '@/devices/painter';
+import { CAMERA_CONDITIONS, shotFor } from '@/devices/camera-conditions';
 import { PAINT_CONDITIONS, planFor } from '@/devices/paint-conditions';
+import { paint } from '@/devices/painter';
 import { print, PRINTER_CONDITIONS } from '@/devices/printer';
 import { readColours } from '@/devices/reader';
 import { readSurface, writeSurface } from '@/devices/reflectance';
+import { readFile, writeFile } from 'node:fs/promises';
+import { z } from 'zod';
 import { BadArguments, callerPath, check, needed, oneOf, readOptions, seedOption, stepsOption } from './arguments';
 
 async function read(file: string): Promise<Buffer> {

@@ -1,5 +1,5 @@
 /** What the command line says is in a photograph: `--expect`, `--corners`, `--depth`. */
-import type { Target } from '@/core/scale/measure';
+import type { Target } from '@/core/capture/target';
 import { BadArguments, check, cornersOption, depthOption, oneOf } from './arguments';
 
 export const TARGET_OPTIONS = ['expect', 'corners', 'depth'] as const;

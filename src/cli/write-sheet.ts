@@ -1,8 +1,8 @@
 /** A sheet into the file that was asked for, PDF or PNG by its ending. */
-import { writeFile } from 'node:fs/promises';
 import type { SheetDrawing } from '@/core/sheet/drawing';
 import { sheetsToPdf } from '@/print/sheet-pdf';
 import { sheetToPng } from '@/print/sheet-png';
+import { writeFile } from 'node:fs/promises';
 import { BadArguments, callerPath } from './arguments';
 
 export async function writeSheet(sheet: SheetDrawing, file: string, dpi: number): Promise<void> {

@@ -1,16 +1,16 @@
 /** The sample world's set-up from life: its masses named, painted by two students who sit on opposite sides of it. */
-import path from 'node:path';
-import sharp from 'sharp';
-import { defaultTerms } from '@/core/exercise/kinds';
-import { targetLightnesses } from '@/core/scale/targets';
+import { targetLightnesses } from '@/core/exercise/targets';
+import { defaultTerms } from '@/core/kinds/kinds';
 import { type MassEdit, SET_UP_VERSION, type SetUp, type SetUpMass } from '@/core/reference/set-up';
 import type { ToneMap } from '@/devices/notan-painter';
-import type { Student } from '@/studio/actor';
-import { setExercise } from '@/studio/exercises';
-import { keepNewSetUp, keepSetUp, paintMasses } from '@/studio/set-ups';
+import type { Student } from '@/studio/access/actor';
+import { setExercise } from '@/studio/plan/exercises';
+import { keepNewSetUp, keepSetUp, paintMasses } from '@/studio/reference/set-ups';
+import path from 'node:path';
+import sharp from 'sharp';
 import { handIn, type World } from './kinds';
 
-const SCENE = path.resolve('src/demo/references/jug-and-eggs');
+const SCENE = path.resolve('assets/references/jug-and-eggs');
 const TONES = 4;
 
 /** Of each mass: number of its thing in the scene's mask, whether it lies in shadow, the tone it is seen in, and what it is given. */

@@ -1,8 +1,8 @@
 /** Fills the demo's folder with the sample world, once; prints who can sign in. */
+import { isNewHouse } from '@/studio/class/people';
+import { openHouse } from '@/studio/house';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
-import { openHouse } from '@/studio/house';
-import { isNewHouse } from '@/studio/people';
 import { buildSampleWorld } from './build';
 import { PILE_FILE } from './pile';
 import { CLASS, STUDENTS, TEACHER } from './world';

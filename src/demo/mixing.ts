@@ -1,16 +1,16 @@
 /** The class's paints in the sample world: mixes that the app asked for, made with tubes of their own, and one student's walk. */
-import { rm } from 'node:fs/promises';
-import { defaultTerms } from '@/core/exercise/kinds';
+import type { PaintId } from '@/core/exercise/paints';
+import { defaultTerms } from '@/core/kinds/kinds';
 import { HAND_NOISE } from '@/core/mixing/logged-mix';
-import type { PaintId } from '@/core/planning/paints';
 import { chance } from '@/devices/random';
 import { paintedMix, painterPaints } from '@/devices/spectral-paint';
-import type { Student, Teacher } from '@/studio/actor';
-import { checkDab } from '@/studio/checks';
-import { setExercise } from '@/studio/exercises';
+import type { Student, Teacher } from '@/studio/access/actor';
 import type { House } from '@/studio/house';
-import { choosePaints, classPalette, firstAsk, logMix } from '@/studio/palettes';
-import { practiceDab } from '@/studio/practice';
+import { checkDab } from '@/studio/mixing/checks';
+import { choosePaints, classPalette, firstAsk, logMix } from '@/studio/mixing/palettes';
+import { setExercise } from '@/studio/plan/exercises';
+import { practiceDab } from '@/studio/practice/practice';
+import { rm } from 'node:fs/promises';
 
 const PAINTS: readonly PaintId[] = [
   'titanium-white',

@@ -1,17 +1,17 @@
 /** The sample world's pictures: brought in, one of them prepared in both schools, painted in two tones and in three. */
+import type { TermsOf } from '@/core/exercise/terms';
+import { defaultTerms } from '@/core/kinds/kinds';
+import type { ToneMap } from '@/devices/notan-painter';
+import { exerciseFor, type Student } from '@/studio/access/actor';
+import { setExercise } from '@/studio/plan/exercises';
+import { bringIn, exerciseReference, keepPreparation, referenceFor } from '@/studio/reference/references';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import sharp from 'sharp';
-import { defaultTerms } from '@/core/exercise/kinds';
-import type { TermsOf } from '@/core/exercise/terms';
-import type { ToneMap } from '@/devices/notan-painter';
-import { exerciseFor, type Student } from '@/studio/actor';
-import { setExercise } from '@/studio/exercises';
-import { bringIn, exerciseReference, keepPreparation, referenceFor } from '@/studio/references';
 import { handIn, type World } from './kinds';
 import { type NotanHabit, paintedBy } from './painted-notan';
 
-const FOLDER = path.resolve('src/demo/references');
+const FOLDER = path.resolve('assets/references');
 export const PICTURES = [
   'salt-pans',
   'stair-hall',

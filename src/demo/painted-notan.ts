@@ -1,7 +1,7 @@
 /** What students of the sample world make of a picture in few tones: each with a habit of their own. */
-import { smoothedTones } from '@/core/notan/tidy';
-import { toneShapes } from '@/core/notan/tones';
-import { targetLightnesses } from '@/core/scale/targets';
+import { targetLightnesses } from '@/core/exercise/targets';
+import { smoothedTones } from '@/core/tones/tidy';
+import { toneShapes } from '@/core/tones/tones';
 import type { NotanPlan, ToneMap } from '@/devices/notan-painter';
 import { chance, smoothNoise } from '@/devices/random';
 

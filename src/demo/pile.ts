@@ -1,17 +1,17 @@
 /** A whole evening's pile as a file to drop on the Rack: fourteen pictures, two of them strays, one the same picture twice. */
+import { defaultScale } from '@/core/exercise/scale';
+import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { students } from '@/data/schema/tables';
+import { type CameraCondition, USABLE } from '@/devices/camera-conditions';
+import { planFor } from '@/devices/paint-conditions';
+import { exerciseFor, type Student, type Teacher } from '@/studio/access/actor';
+import type { House } from '@/studio/house';
+import { setExercise, sheetOf } from '@/studio/plan/exercises';
+import { eq } from 'drizzle-orm';
 import { createWriteStream } from 'node:fs';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { eq } from 'drizzle-orm';
 import yazl from 'yazl';
-import { defaultScale } from '@/core/exercise/scale';
-import { exerciseLayout } from '@/core/sheet/exercise-layout';
-import { students } from '@/data/schema';
-import { type CameraCondition, USABLE } from '@/devices/camera-conditions';
-import { planFor } from '@/devices/paint-conditions';
-import { exerciseFor, type Student, type Teacher } from '@/studio/actor';
-import { setExercise, sheetOf } from '@/studio/exercises';
-import type { House } from '@/studio/house';
 
 const LIMIT_MS = 120_000;
 /** Smaller than a phone's, so that fourteen are made while one waits. */

@@ -3,8 +3,8 @@
  * sharpening and JPEG. Written apart from the reader of photographs, with which it shares nothing but
  * the sRGB curve; its lens term runs the other way round and its tone curve is of another family.
  */
-import sharp from 'sharp';
 import { linearToSrgb } from '@/core/colour/srgb';
+import sharp from 'sharp';
 import { blurInPlace } from './camera-blur';
 import type { Shot } from './camera-conditions';
 import { evenOut, senseWith } from './camera-toning';

@@ -1,6 +1,6 @@
 /** What a simulated student can get wrong, by name, for the command line and the sample world. */
-import { chance } from './random';
 import type { Fault, PaintPlan } from './painter';
+import { chance } from './random';
 
 export const PAINT_CONDITIONS = [
   'fine',

@@ -3,10 +3,10 @@
  * `nominal` prints as the card says a print should be; `office` draws a machine of its own from the
  * seed: its paper, how black its ink is, how its dots gain, and a tint of each.
  */
-import sharp from 'sharp';
 import { labToLinearRgb } from '@/core/colour/lab';
 import { LINEAR_OF_CODE, type Triple } from '@/core/colour/srgb';
 import { raster } from '@/core/raster/raster';
+import sharp from 'sharp';
 import { chance } from './random';
 import type { Surface } from './reflectance';
 

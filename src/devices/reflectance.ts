@@ -2,8 +2,8 @@
  * A sheet as a thing in the world: linear reflectance per pixel. On disk it is a 16-bit RGB PNG whose
  * samples are linear (65535 = reflects everything), with the resolution in the file.
  */
-import sharp from 'sharp';
 import { raster, type Raster } from '@/core/raster/raster';
+import sharp from 'sharp';
 
 export interface Surface {
   readonly reflectance: Raster<'linear', 3>;

@@ -1,7 +1,7 @@
 /** The stand-ins for boards, bands and the whims of cameras: what they say they did is what they did. */
+import { rectangle } from '@/core/bands/shapes';
 import { linearRgbToLab } from '@/core/colour/lab';
 import { raster } from '@/core/raster/raster';
-import { rectangle } from '@/core/bands/shapes';
 import { paintAreas } from './area-painter';
 import { type CutPiece, layBoard } from './board';
 import { expose } from './camera';

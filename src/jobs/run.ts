@@ -1,6 +1,6 @@
 /** Starts the workers of the queue in this process and takes up what a killed one left behind. */
+import { measureAttempt, takeUpAgain } from '@/studio/hand-in/measuring';
 import type { House } from '@/studio/house';
-import { measureAttempt, takeUpAgain } from '@/studio/measuring';
 import { sweepFiles } from '@/studio/unused-files';
 
 const LANES = 2;

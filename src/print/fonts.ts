@@ -2,9 +2,9 @@
  * The shipped fonts. Sheets are set in these alone: in the PDF as embedded fonts, in the PNG as glyph
  * outlines, so that no machine's own fonts can change a sheet.
  */
+import { create, type Font } from 'fontkit';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { create, type Font } from 'fontkit';
 
 const SUBSETS = ['latin', 'latin-ext', 'greek', 'cyrillic'] as const;
 const WEIGHTS = { regular: 400, strong: 600 } as const;

@@ -1,14 +1,14 @@
 /** The sheet and the handout of every kind, printed: real text in embedded fonts, greys exact, nothing off the page. */
+import { isStepped } from '@/core/exercise/terms';
+import { drawExerciseSheet, drawHandout } from '@/core/handout/exercise-sheet';
+import { drawRecipePage } from '@/core/handout/recipe-page';
+import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { defaultTerms, KIND_IDS } from '@/core/kinds/kinds';
+import { PAPER_IDS } from '@/core/sheet/paper';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { defaultTerms, KIND_IDS } from '@/core/exercise/kinds';
-import { drawExerciseSheet, drawHandout } from '@/core/sheet/exercise-sheet';
-import { drawRecipePage } from '@/core/sheet/recipe-page';
-import { exerciseLayout } from '@/core/sheet/exercise-layout';
-import { PAPER_IDS } from '@/core/sheet/paper';
-import { isStepped } from '@/core/exercise/terms';
 import { sheetsToPdf } from './sheet-pdf';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-kinds-'));

@@ -1,6 +1,6 @@
 /** The dark modules of a QR code as boxes, joined along rows so that no hairline shows between them. */
+import { type BoxMm, boxMm } from '@/core/geometry/box';
 import QRCode from 'qrcode';
-import { type BoxMm, boxMm } from '@/core/sheet/paper';
 
 const QUIET_MODULES = 4;
 

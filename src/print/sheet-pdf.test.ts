@@ -1,10 +1,11 @@
+import type { BoxMm } from '@/core/geometry/box';
+import { drawScaleSheet, OUTLINE_CODE } from '@/core/sheet/drawing';
+import type { PaperId } from '@/core/sheet/paper';
+import { scaleLayout } from '@/core/sheet/scale-layout';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { drawScaleSheet, OUTLINE_CODE } from '@/core/sheet/drawing';
-import type { BoxMm, PaperId } from '@/core/sheet/paper';
-import { scaleLayout } from '@/core/sheet/scale-layout';
 import { sheetsToPdf } from './sheet-pdf';
 
 const DPI = 600;

@@ -1,6 +1,6 @@
 /** Sheets as vector PDF, one page each. Greys are written as RGB, which keeps every code exact. */
-import PDFDocument from 'pdfkit';
 import type { Mark, SheetDrawing } from '@/core/sheet/drawing';
+import PDFDocument from 'pdfkit';
 import { breakLines, LEADING, shippedFonts, textRuns, textWidth } from './fonts';
 import { qrBoxes } from './qr';
 

@@ -1,6 +1,6 @@
 /** A sheet as 8-bit PNG at a resolution, for printers that take pictures and for the simulated one. */
-import sharp from 'sharp';
 import type { SheetDrawing } from '@/core/sheet/drawing';
+import sharp from 'sharp';
 import { sheetToSvg } from './sheet-svg';
 
 export const MIN_DPI = 150;

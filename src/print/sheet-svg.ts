@@ -1,6 +1,6 @@
 /** A sheet as SVG with all text as glyph outlines: the live picture in Plan and the source of the PNG. */
+import type { BoxMm } from '@/core/geometry/box';
 import type { Mark, SheetDrawing } from '@/core/sheet/drawing';
-import type { BoxMm } from '@/core/sheet/paper';
 import { breakLines, LEADING, textRuns, textWidth } from './fonts';
 import { qrBoxes } from './qr';
 

@@ -1,6 +1,6 @@
-import { defaultTerms } from '@/core/exercise/kinds';
+import { defaultTerms } from '@/core/kinds/kinds';
+import { stagesOf } from '@/core/kinds/stages';
 import { meetingsOf } from '@/core/planning/meetings';
-import { stagesOf } from '@/core/planning/stages';
 import { checkTimetable, firstTimetable } from '@/core/planning/timetable';
 import { timetableToIcs } from './timetable-ics';
 

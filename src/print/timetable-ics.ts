@@ -1,6 +1,6 @@
 /** A timetable as a calendar file (RFC 5545), in universal time, so that every calendar shows the right hour. */
-import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import type { Timetable } from '@/core/planning/timetable';
+import { createEvents, type DateArray, type EventAttributes } from 'ics';
 
 const utc = (d: Date): DateArray => [
   d.getUTCFullYear(),

@@ -1,11 +1,11 @@
 /** Everything a use case needs, opened once a process. */
-import { openAuth, type Auth } from '@/data/auth';
-import { type Database, openDatabase } from '@/data/database';
-import { type FileStore, openFileStore } from '@/data/file-store';
-import { openQueue, type Queue } from '@/data/queue';
+import { type Database, openDatabase } from '@/data/database/database';
+import { openQueue, type Queue } from '@/data/database/queue';
+import { type FileStore, openFileStore } from '@/data/files/file-store';
 import { readSettings, type Settings } from '@/data/settings';
+import { type Auth, openAuth } from '@/data/sign-in/auth';
 import { openPool, type WorkerPool } from '@/workers/pool';
-import { type Live, openLive } from './live';
+import { type Live, openLive } from './hand-in/live';
 
 export interface House {
   readonly settings: Settings;

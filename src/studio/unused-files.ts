@@ -1,6 +1,6 @@
 /** Files that no row needs any longer are taken away. */
+import { attempts, files, looks, measurements, readings, referencePictures, tray } from '@/data/schema/tables';
 import { eq, or, sql } from 'drizzle-orm';
-import { attempts, files, looks, measurements, readings, referencePictures, tray } from '@/data/schema';
 import type { House } from './house';
 
 async function isUsed(house: House, hash: string): Promise<boolean> {

@@ -1,7 +1,8 @@
 /** What each screen shows, as plain data. A student's view holds no reading and no draft before the decision. */
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { CaptureIssue } from '@/core/capture/gate';
 import type { Finding } from '@/core/critique/finding';
+import type { ExerciseTerms } from '@/core/exercise/terms';
+import { valuesOf } from '@/core/kinds/kinds';
 import type { NotanResult } from '@/core/notan/result';
 import type { MassEdit } from '@/core/reference/set-up';
 import type { ScaleResult } from '@/core/scale/result';
@@ -17,16 +18,15 @@ import {
   type AttemptState,
   type HandInState,
   type Verdict,
-} from '@/data/schema';
-import { valuesOf } from '@/core/exercise/kinds';
-import type { ExerciseTerms } from '@/core/exercise/terms';
-import { type Actor, attemptFor, classOf, exerciseFor, handInFor, type Student, type Teacher } from './actor';
-import { currentAttempt } from './critiquing';
-import { exercisesOfStudent, exercisesOfTeacher, labelsOf, safetyOf } from './exercises';
+} from '@/data/schema/tables';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import { attemptFor, classOf, exerciseFor, handInFor, type Actor, type Student, type Teacher } from './access/actor';
+import { classesOf, studentsOf } from './class/people';
+import { currentAttempt } from './critique/critiquing';
+import { setUpOfExercise, standing } from './hand-in/notan-hand-ins';
 import type { House } from './house';
 import { measuredResultSchema } from './measured-result';
-import { setUpOfExercise, standing } from './notan-hand-ins';
-import { classesOf, studentsOf } from './people';
+import { exercisesOfStudent, exercisesOfTeacher, labelsOf, safetyOf } from './plan/exercises';
 
 /** What was measured of an attempt: one of the two, or neither. Stored JSON is data from outside: an unknown version is told, not guessed at. */
 interface Read {

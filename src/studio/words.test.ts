@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { openLive } from './live';
+import { openLive } from './hand-in/live';
 import { emailSchema, nameSchema, passwordSchema, textSchema } from './words';
 
 const said = (schema: typeof textSchema, text: string) => schema.safeParse(text).error?.issues[0]?.message;

@@ -1,6 +1,6 @@
 /** Schemas for what people type. Any Unicode is welcome; lengths count characters as people see them. */
-import { z } from 'zod';
 import { NUMBERING_IDS } from '@/core/exercise/numbering';
+import { z } from 'zod';
 
 const length = (s: string) => [...new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(s)].length;
 

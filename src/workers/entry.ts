@@ -1,19 +1,19 @@
 /** What a worker thread runs: one task at a time, stages told through the port that came with it. */
 import type { MessagePort } from 'node:worker_threads';
-import { bringIn } from './bring-in-task';
-import { carryFile } from './carry-task';
-import { readDabFile } from './dab-task';
-import { UnusablePicture } from './decode';
-import { fitTask } from './fit-task';
-import { takeLook } from './look-task';
-import { losslessPng } from './lossless';
-import { measureScaleFile } from './measure-task';
-import { nearestTask } from './nearest-task';
-import { judgeNotan, measureNotanHandIn, readingMask, tonesPicture } from './notan-hand-in-task';
-import { referenceFile } from './reference-file-task';
-import { sortPicture } from './sort-task';
-import { makePictures } from './pictures-task';
+import { UnusablePicture } from './decoding/decode';
 import type { Outcome, Task, WorkerRequest } from './protocol';
+import { bringIn } from './tasks/bring-in';
+import { carryFile } from './tasks/carry';
+import { readDabFile } from './tasks/dab';
+import { fitTask } from './tasks/fit';
+import { takeLook } from './tasks/look';
+import { losslessPng } from './tasks/lossless';
+import { measureScaleFile } from './tasks/measure';
+import { nearestTask } from './tasks/nearest';
+import { judgeNotan, measureNotanHandIn, readingMask, tonesPicture } from './tasks/notan-hand-in';
+import { makePictures } from './tasks/pictures';
+import { referenceFile } from './tasks/reference-file';
+import { sortPicture } from './tasks/sort';
 
 async function run(task: Task, port: MessagePort | null): Promise<unknown> {
   switch (task.task) {
@@ -49,11 +49,11 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return makePictures(task);
     case 'practice': {
       // Loaded only when asked for: the simulated devices are no part of measuring.
-      const { practiceShot } = await import('./practice-task');
+      const { practiceShot } = await import('./practice/camera');
       return practiceShot(task);
     }
     case 'practice-reading': {
-      const { practiceReading } = await import('./practice-reading');
+      const { practiceReading } = await import('./practice/reading');
       return practiceReading(task);
     }
   }

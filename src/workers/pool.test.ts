@@ -1,10 +1,10 @@
 /** The built worker threads: what they answer, what they tell on the way, how they are stopped. */
+import { defaultTerms } from '@/core/kinds/kinds';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
-import { defaultTerms } from '@/core/exercise/kinds';
-import { UnusablePicture } from './decode';
+import { UnusablePicture } from './decoding/decode';
 import { openPool, TaskCancelled, TaskTimedOut, type WorkerPool } from './pool';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-pool-'));

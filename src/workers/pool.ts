@@ -2,9 +2,9 @@
 import path from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import type { Stage } from './measure-task';
+import { UnusablePicture } from './decoding/decode';
 import type { Answers, Outcome, StageMessage, Task } from './protocol';
-import { UnusablePicture } from './decode';
+import type { Stage } from './tasks/measure';
 
 export const TASK_LIMIT_MS = 30_000;
 const THREADS = 2;

@@ -1,30 +1,30 @@
 /** What goes to and comes from a worker thread. Errors come back as data: classes do not survive the way. */
-import type { MessagePort } from 'node:worker_threads';
+import type { CardReadings } from '@/core/capture/card-profile';
 import type { StoredFit } from '@/core/mixing/stored-fit';
+import type { NotanResult } from '@/core/notan/result';
 import type { DabResult } from '@/core/scale/read-dab';
 import type { ScaleResult } from '@/core/scale/result';
-import type { CardReadings } from '@/core/capture/card-profile';
-import type { NotanResult } from '@/core/notan/result';
-import type { BringInTask, BroughtIn } from './bring-in-task';
-import type { CarryTask } from './carry-task';
-import type { DabTask } from './dab-task';
-import type { FitTask } from './fit-task';
-import type { LookTaken, LookTask } from './look-task';
-import type { LosslessTask } from './lossless';
-import type { MeasureScaleTask, Stage } from './measure-task';
-import type { Nearest, NearestTask } from './nearest-task';
+import type { MessagePort } from 'node:worker_threads';
+import type { PracticeTask } from './practice/camera';
+import type { PracticeReadingTask } from './practice/reading';
+import type { BringInTask, BroughtIn } from './tasks/bring-in';
+import type { CarryTask } from './tasks/carry';
+import type { DabTask } from './tasks/dab';
+import type { FitTask } from './tasks/fit';
+import type { LookTaken, LookTask } from './tasks/look';
+import type { LosslessTask } from './tasks/lossless';
+import type { MeasureScaleTask, Stage } from './tasks/measure';
+import type { Nearest, NearestTask } from './tasks/nearest';
 import type {
   JudgeNotanTask,
   NotanHandIn,
   NotanHandInTask,
   ReadingMaskTask,
   TonesPictureTask,
-} from './notan-hand-in-task';
-import type { ReferenceFileTask } from './reference-file-task';
-import type { SortedPicture, SortTask } from './sort-task';
-import type { Pictures, PicturesTask } from './pictures-task';
-import type { PracticeReadingTask } from './practice-reading';
-import type { PracticeTask } from './practice-task';
+} from './tasks/notan-hand-in';
+import type { Pictures, PicturesTask } from './tasks/pictures';
+import type { ReferenceFileTask } from './tasks/reference-file';
+import type { SortedPicture, SortTask } from './tasks/sort';
 
 export type Task =
   | BringInTask

@@ -1,7 +1,7 @@
-import Link from 'next/link';
+import { SurroundSwitch } from '@/ui/instruments/SurroundSwitch';
 import { cookies } from 'next/headers';
+import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { SurroundSwitch } from '@/ui/SurroundSwitch';
 import { teacherOnly } from '../access';
 import { setSurround, signOut } from '../sign-in-actions';
 

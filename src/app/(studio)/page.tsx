@@ -1,10 +1,10 @@
-import Link from 'next/link';
-import { exercisesOfTeacher, labelsOf } from '@/studio/exercises';
-import { classesOf } from '@/studio/people';
+import { classesOf } from '@/studio/class/people';
+import { exercisesOfTeacher, labelsOf } from '@/studio/plan/exercises';
 import { waitingOf } from '@/studio/views';
-import { sayDay, sayMoment } from '@/ui/dates';
-import { Strip } from '@/ui/Strip';
-import { stripCells } from '@/ui/strip-cells';
+import { Strip } from '@/ui/instruments/Strip';
+import { stripCells } from '@/ui/instruments/strip-cells';
+import { sayDay, sayMoment } from '@/ui/parts/dates';
+import Link from 'next/link';
 import { teacherOnly } from '../access';
 
 export default async function Today() {

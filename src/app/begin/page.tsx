@@ -1,7 +1,7 @@
-import { redirect } from 'next/navigation';
+import { isNewHouse } from '@/studio/class/people';
 import { theHouse } from '@/studio/house';
-import { isNewHouse } from '@/studio/people';
-import { DoorForm } from '@/ui/DoorForm';
+import { DoorForm } from '@/ui/parts/DoorForm';
+import { redirect } from 'next/navigation';
 import { begin } from '../sign-in-actions';
 
 export const dynamic = 'force-dynamic';

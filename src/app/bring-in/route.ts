@@ -1,5 +1,5 @@
-import { NotFound } from '@/studio/actor';
-import { bringIn } from '@/studio/references';
+import { NotFound } from '@/studio/access/actor';
+import { bringIn } from '@/studio/reference/references';
 import { answer, fromElsewhere, nothingHere } from '../api';
 import { withUpload } from '../take-upload';
 

@@ -1,7 +1,7 @@
 import { drawChart } from '@/core/finder/finder-sheet';
 import { PAPER_IDS } from '@/core/sheet/paper';
 import { sheetsToPdf } from '@/print/sheet-pdf';
-import { NotFound } from '@/studio/actor';
+import { NotFound } from '@/studio/access/actor';
 import { answer } from '../api';
 
 /** The chart by which a printer is known, as PDF. */

@@ -1,8 +1,8 @@
 'use server';
-import { revalidatePath } from 'next/cache';
 import type { LookMark } from '@/core/look/stored-look';
-import { markLook } from '@/studio/looks';
-import { cancel, lookAnyway, tryAgain } from '@/studio/receive';
+import { markLook } from '@/studio/hand-in/looks';
+import { cancel, lookAnyway, tryAgain } from '@/studio/hand-in/receive';
+import { revalidatePath } from 'next/cache';
 import { studentOnly } from '../access';
 import { outcome, type Outcome } from '../outcome';
 

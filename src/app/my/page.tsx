@@ -1,9 +1,9 @@
-import Link from 'next/link';
-import { valuesOf } from '@/core/exercise/kinds';
+import { valuesOf } from '@/core/kinds/kinds';
 import { myWork } from '@/studio/views';
-import { sayDay } from '@/ui/dates';
-import { StateMark } from '@/ui/StateMark';
-import { ValueStrip } from '@/ui/ValueStrip';
+import { ValueStrip } from '@/ui/instruments/ValueStrip';
+import { sayDay } from '@/ui/parts/dates';
+import { StateMark } from '@/ui/parts/StateMark';
+import Link from 'next/link';
 import { studentOnly } from '../access';
 
 export default async function MyWork() {

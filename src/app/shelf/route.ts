@@ -1,6 +1,6 @@
 import { formatShelf } from '@/core/formats/shelf-csv';
-import { NotFound } from '@/studio/actor';
-import { shelfOf } from '@/studio/shelf';
+import { NotFound } from '@/studio/access/actor';
+import { shelfOf } from '@/studio/mixing/shelf';
 import { answer } from '../api';
 
 /** The cupboard as CSV. */

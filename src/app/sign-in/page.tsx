@@ -1,6 +1,6 @@
+import { isNewHouse } from '@/studio/class/people';
+import { DoorForm } from '@/ui/parts/DoorForm';
 import { redirect } from 'next/navigation';
-import { DoorForm } from '@/ui/DoorForm';
-import { isNewHouse } from '@/studio/people';
 import { visitor } from '../access';
 import { signInStudent, signInTeacher } from '../sign-in-actions';
 

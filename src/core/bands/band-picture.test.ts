@@ -1,8 +1,8 @@
 /** Areas against a count of pixels that shares nothing with them but the picture's outline. */
 import fc from 'fast-check';
 import sharp from 'sharp';
-import { defaultTerms } from '../exercise/kinds';
 import { MOTIFS } from '../exercise/terms';
+import { defaultTerms } from '../kinds/kinds';
 import { BAND_FRAME, bandPicture, nearestThird } from './band-picture';
 import { DoesNotFit } from './motifs';
 import { contains, edgeDistance, type Shape } from './shapes';

@@ -1,7 +1,7 @@
 /** A banded picture to paint: each band with its step, how large it is, and where the light sits in the frame. */
 import type { TermsOf } from '../exercise/terms';
 import { drawMotif, type Frame } from './motifs';
-import { areaOf, perimeterOf, roomiest, type Corner, type Shape, without } from './shapes';
+import { areaOf, perimeterOf, roomiest, without, type Corner, type Shape } from './shapes';
 
 export interface Band {
   /** 1 is the lightest. */

@@ -2,12 +2,12 @@
 import { labToLinearRgb } from '../colour/lab';
 import { applyMatrix, type ColourMatrix, inverseMatrix, SAME_PRIMARIES } from '../colour/primaries';
 import type { Triple } from '../colour/srgb';
+import { type BoxMm, boxMm, grow } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import { blankPlaces } from '../sheet/blank';
 import type { ChromaPatchMm } from '../sheet/chroma';
 import type { PatchMm } from '../sheet/frame';
 import type { SheetLayout } from '../sheet/layout';
-import { type BoxMm, boxMm, grow } from '../sheet/paper';
 import type { CardProfile } from './card-profile';
 import { fitColourMatrix } from './colour-matrix';
 import type { LeftOutPatch } from './leave-out';
@@ -21,8 +21,8 @@ import {
   reflectanceAt,
   type ToneCurve,
   type ToneFit,
-  type ToneSample,
 } from './tone';
+import { type ToneSample } from './tone-sample';
 
 /** One blank place of paper as the photograph shows it. */
 export interface WhitePlace {

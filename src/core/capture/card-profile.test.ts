@@ -1,13 +1,13 @@
 import { linearRgbToLab } from '../colour/lab';
+import { applyMatrix, inverseMatrix, type ColourMatrix } from '../colour/primaries';
 import type { Triple } from '../colour/srgb';
+import { PIECES } from '../sheet/bracket-pieces';
 import { cardLightness } from '../sheet/card';
 import { chromaRow } from '../sheet/chroma';
 import { sheetFrame } from '../sheet/frame';
-import { type CardReadings, nominalProfile, readProfile, WrongCard } from './card-profile';
+import { nominalProfile, readProfile, WrongCard, type CardReadings } from './card-profile';
 import { fitColourMatrix } from './colour-matrix';
-import { applyMatrix, inverseMatrix, type ColourMatrix } from '../colour/primaries';
 import { cardOfPieces, knownCardOf, storeCard } from './stored-card';
-import { PIECES } from '../sheet/bracket-pieces';
 
 const frame = sheetFrame('a4');
 const card = { patches: frame.patches, chroma: chromaRow(frame.chromaticRow) };

@@ -4,7 +4,7 @@
  */
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
-import { cardLightness, type CardEnds, NOMINAL_CARD } from '../sheet/card';
+import { cardLightness, NOMINAL_CARD, type CardEnds } from '../sheet/card';
 import { cardColour, type ChromaPatchMm } from '../sheet/chroma';
 import type { PatchMm } from '../sheet/frame';
 

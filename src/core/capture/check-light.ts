@@ -1,8 +1,8 @@
 /** Gate checks of exposure and light on a located sheet. */
 import { LINEAR_OF_CODE } from '../colour/srgb';
-import { type Calibration, lightRatio, steepestLight, unexplainedLight, type WhitePlace } from './calibrate';
 import { median } from '../fitting/median';
-import { GATE, type CaptureIssue, issue } from './gate';
+import { type Calibration, lightRatio, steepestLight, unexplainedLight, type WhitePlace } from './calibrate';
+import { type CaptureIssue, GATE, issue } from './gate';
 
 /** Exposure, from the bare paper as the camera saw it. */
 export function checkExposure(whites: readonly WhitePlace[]): CaptureIssue[] {

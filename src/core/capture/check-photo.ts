@@ -1,13 +1,14 @@
 /** Gate checks that need no calibration: what is seen before, or instead of, a located sheet. */
 import { median } from '../fitting/median';
+import { boxCorners, boxMm, type BoxMm } from '../geometry/box';
+import { type Point } from '../geometry/point';
 import type { Photo } from '../raster/photo';
 import { reduceToGrey } from '../raster/reduce';
 import { MARKER_MM, type SheetFrame } from '../sheet/frame';
-import { boxCorners, boxMm, type BoxMm } from '../sheet/paper';
-import { GATE, type CaptureIssue, issue, type PhotoBox } from './gate';
-import type { NotLocated } from './locate';
 import type { FoundEdge } from './edges';
-import { type Plane, type Point, resolutionAt, tiltDegrees, toPhoto } from './plane';
+import { type CaptureIssue, GATE, issue, type PhotoBox } from './gate';
+import type { NotLocated } from './locate';
+import { type Plane, resolutionAt, tiltDegrees, toPhoto } from './plane';
 
 /** Bounding box of a sheet box in fractions of the photograph, clipped to it. */
 export function photoBox(plane: Plane, box: BoxMm): PhotoBox {

@@ -3,8 +3,8 @@
  * edge should be, and the edge is the centroid of its steepest rise. The ratio of its height to its
  * steepest slope is its width (for a Gaussian blur within 2 % of the distance from 10 to 90 %).
  */
+import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
-import type { BoxMm } from '../sheet/paper';
 import type { EdgeFix, Plane } from './plane';
 import { toPhoto } from './plane';
 

@@ -2,11 +2,11 @@
  * The light over a sheet from a second photograph of it blank: richer than what shows between paint. Local linear
  * regression over its bare places (W. S. Cleveland, "Robust locally weighted regression", 1979, one pass).
  */
-import type { SheetLayout } from '../sheet/layout';
-import { blankPlaces } from '../sheet/blank';
 import type { Photo } from '../raster/photo';
-import { nominalProfile } from './card-profile';
+import { blankPlaces } from '../sheet/blank';
+import type { SheetLayout } from '../sheet/layout';
 import { calibrate, type CardInPhoto, sheetCard } from './calibrate';
+import { nominalProfile } from './card-profile';
 import type { Plane } from './plane';
 import { exposureOfCode } from './tone';
 

@@ -1,9 +1,9 @@
 import { uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
+import type { Calibration, WhitePlace } from './calibrate';
 import { checkExposure, checkLight } from './check-light';
 import { enclosing, explainNotLocated } from './check-photo';
 import { GATE, GATE_CODES, issue, refuses } from './gate';
-import type { Calibration, WhitePlace } from './calibrate';
 
 const white = (code: number, clipped = 0, residual: number | null = 0): WhitePlace => ({
   xMm: 0,

@@ -2,7 +2,7 @@
 import { inverse, Matrix, solve } from 'ml-matrix';
 import { luminanceToLightness } from '../colour/lab';
 import type { LeastSquaresFit } from '../fitting/least-squares';
-import type { ToneSample } from './tone';
+import type { ToneSample } from './tone-sample';
 
 export interface LeftOutPatch {
   /** 1 up, in the order of the sheet's patches. */

@@ -4,15 +4,16 @@
  */
 import { leastSquares } from '../fitting/least-squares';
 import { median } from '../fitting/median';
+import { boxCorners } from '../geometry/box';
+import { type Point } from '../geometry/point';
 import type { Photo } from '../raster/photo';
 import { type Piece, PIECES } from '../sheet/bracket-pieces';
 import { MARKER_MODULES, markerModuleIsBlack } from '../sheet/markers';
-import { boxCorners } from '../sheet/paper';
 import type { FoundMarker } from '../vision/markers';
 import type { OpenCv } from '../vision/opencv';
 import { boxProbes, type EdgeProbe, findEdge, type FoundEdge } from './edges';
+import { type Plane, planeFromPoints, toPhoto } from './plane';
 import { seekMarkers } from './seek-markers';
-import { type Plane, planeFromPoints, type Point, toPhoto } from './plane';
 
 export interface LaidPiece {
   readonly piece: Piece;

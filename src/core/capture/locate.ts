@@ -1,13 +1,14 @@
 /** Finds the sheet in a photograph: which paper it is, and exactly where it lies. */
+import { boxCorners } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import { sheetFrame, type SheetFrame } from '../sheet/frame';
-import { boxCorners, PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
+import { PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
 import type { FoundMarker } from '../vision/markers';
 import type { OpenCv } from '../vision/opencv';
 import { boxProbes, findEdge, type FoundEdge } from './edges';
-import { seekMarkers } from './seek-markers';
-import { straighten, unevenness } from './ripple';
 import { type Correspondence, type Plane, planeFromPoints, refinePlane } from './plane';
+import { straighten, unevenness } from './ripple';
+import { seekMarkers } from './seek-markers';
 
 export interface Located {
   readonly kind: 'located';

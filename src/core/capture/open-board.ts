@@ -1,9 +1,9 @@
 /** Opens the photograph of a board with corner pieces: finds it, fits the greys of the pieces; or says why it can't be used. */
+import { type BoxMm, boxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import { PIECES } from '../sheet/bracket-pieces';
 import { BRACKET_CORNERS } from '../sheet/brackets';
 import type { PatchMm } from '../sheet/frame';
-import { type BoxMm, boxMm } from '../sheet/paper';
 import type { OpenCv } from '../vision/opencv';
 import { calibrate, type Calibration } from './calibrate';
 import { type CardPatches, type CardProfile, nominalProfile, readProfile } from './card-profile';
@@ -20,8 +20,8 @@ import {
   raised,
 } from './locate-brackets';
 import type { KnownCard } from './open-sheet';
-import { cardOfPieces } from './stored-card';
 import { resolutionAt, tiltDegrees } from './plane';
+import { cardOfPieces } from './stored-card';
 
 export type OpenedBoard =
   | { readonly kind: 'refused'; readonly issues: CaptureIssue[]; readonly board: LocatedBoard | null }

@@ -1,8 +1,8 @@
 import type { FoundEdge } from './edges';
+import { raised } from './locate-brackets';
 import { BadCorners, checkCorners, markedPlace } from './open-corners';
 import { planeFromPoints, toPhoto } from './plane';
 import { straighten, unevenness } from './ripple';
-import { raised } from './locate-brackets';
 
 const at = (...xy: number[]) => [0, 2, 4, 6].map((i) => ({ x: xy[i] ?? 0, y: xy[i + 1] ?? 0 }));
 

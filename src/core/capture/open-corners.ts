@@ -5,10 +5,12 @@
  */
 import { srgbToLinear } from '../colour/srgb';
 import { leastSquares } from '../fitting/least-squares';
+import { type BoxMm, boxMm } from '../geometry/box';
+import { type Point } from '../geometry/point';
+import { cornersFault } from '../geometry/quadrilateral';
 import type { Photo } from '../raster/photo';
-import { type BoxMm, boxMm } from '../sheet/paper';
 import type { Calibration } from './calibrate';
-import { type Plane, planeFromPoints, type Point } from './plane';
+import { type Plane, planeFromPoints } from './plane';
 import { meanCodes, sampleBox } from './sample';
 import { exposureOfCode, logLight, type ToneCurve } from './tone';
 
@@ -30,10 +32,7 @@ export function checkCorners(corners: readonly Point[], width: number, height: n
     )
   )
     throw new BadCorners(`A corner lies outside the picture of ${width} x ${height} pixels.`);
-  const turn = corners.map((c, i) => {
-    const [a, b] = [corners[(i + 1) % 4] as Point, corners[(i + 2) % 4] as Point];
-    return (a.x - c.x) * (b.y - a.y) - (a.y - c.y) * (b.x - a.x);
-  });
+  const fault = cornersFault(corners);
   const sides = corners.map((c, i) =>
     Math.hypot((corners[(i + 1) % 4] as Point).x - c.x, (corners[(i + 1) % 4] as Point).y - c.y),
   );
@@ -44,11 +43,11 @@ export function checkCorners(corners: readonly Point[], width: number, height: n
         0,
       ),
     ) / 2;
-  if (Math.min(...sides) < 2 || turn.every((t) => t === 0))
+  if (Math.min(...sides) < 2 || fault === 'empty')
     throw new BadCorners('The corners enclose nothing: put one on each corner of the painting.');
-  if (turn.every((t) => t < 0))
+  if (fault === 'turned-round')
     throw new BadCorners('The corners run the wrong way round: top left, top right, bottom right, bottom left.');
-  if (!turn.every((t) => t > 0))
+  if (fault === 'crossed')
     throw new BadCorners(
       'The lines between the corners cross or bend inwards: top left, top right, bottom right, bottom left.',
     );

@@ -8,8 +8,8 @@ import { calibrate, type Calibration, type CardInPhoto, sheetCard } from './cali
 import { type CardReadings, nominalProfile, readProfile } from './card-profile';
 import { checkExposure, checkLight } from './check-light';
 import { checkGeometry, explainNotLocated } from './check-photo';
-import { type CaptureIssue, issue, refuses } from './gate';
 import { lightOfBlank } from './flat-light';
+import { type CaptureIssue, issue, refuses } from './gate';
 import { type Located, locateSheet } from './locate';
 import { type GreyPicture, qrCrop } from './qr-crop';
 

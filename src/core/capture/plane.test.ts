@@ -1,8 +1,8 @@
 import fc from 'fast-check';
+import { leastSquares } from '../fitting/least-squares';
 import { uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
 import { boxProbes, findEdge } from './edges';
-import { leastSquares } from '../fitting/least-squares';
 import { type Plane, planeFromPoints, refinePlane, resolutionAt, scaleAt, tiltDegrees, toPhoto } from './plane';
 import { meanCodes, sampleBox } from './sample';
 

@@ -3,20 +3,24 @@
  * homography followed by two radial lens terms about the centre of the picture (D. C. Brown,
  * "Close-range camera calibration", 1971, without the tangential terms, which phones don't show).
  */
-import { Matrix, solve } from 'ml-matrix';
 import { leastSquares } from '../fitting/least-squares';
-import type { Ripple } from './ripple';
+import { type Homography, homographyThrough } from '../geometry/homography';
+import type { Point } from '../geometry/point';
 
-export interface Point {
-  readonly x: number;
-  readonly y: number;
+/** Displacements in photo pixels on a grid over the sheet, to be interpolated. */
+export interface Ripple {
+  readonly stepMm: number;
+  readonly columns: number;
+  readonly rows: number;
+  readonly dx: Float32Array;
+  readonly dy: Float32Array;
 }
 
 export interface Plane {
   readonly photoWidth: number;
   readonly photoHeight: number;
-  /** Row-major 3 x 3 without its last 1: millimetres to undistorted pixels. */
-  readonly h: readonly number[];
+  /** Millimetres to undistorted pixels. */
+  readonly h: Homography;
   /** Radial terms over the half diagonal of the photograph. */
   readonly lens: readonly [number, number];
   /** What a sheet that is not flat adds; none of a flat one. */
@@ -69,15 +73,7 @@ export interface Correspondence {
 
 /** Straight (no lens) plane through four or more correspondences, by linear least squares. */
 export function planeFromPoints(points: readonly Correspondence[], photoWidth: number, photoHeight: number): Plane {
-  if (points.length < 4) throw new RangeError(`A plane needs at least 4 points, got ${points.length}.`);
-  const rows: number[][] = [];
-  const right: number[] = [];
-  for (const { mm, photo } of points) {
-    rows.push([mm.x, mm.y, 1, 0, 0, 0, -photo.x * mm.x, -photo.x * mm.y]);
-    rows.push([0, 0, 0, mm.x, mm.y, 1, -photo.y * mm.x, -photo.y * mm.y]);
-    right.push(photo.x, photo.y);
-  }
-  const h = solve(new Matrix(rows), Matrix.columnVector(right), true).to1DArray();
+  const h = homographyThrough(points.map(({ mm, photo }) => ({ from: mm, to: photo })));
   return { photoWidth, photoHeight, h, lens: [0, 0] };
 }
 

@@ -1,6 +1,6 @@
 /** The QR code of a located sheet, straightened to a small grey picture for a decoder. */
+import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
-import type { BoxMm } from '../sheet/paper';
 import type { Plane } from './plane';
 import { sampleBox } from './sample';
 

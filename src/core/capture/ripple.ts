@@ -7,15 +7,6 @@ import { Matrix, solve } from 'ml-matrix';
 import type { FoundEdge } from './edges';
 import { type Plane, resolutionAt, toPhoto } from './plane';
 
-/** Displacements in photo pixels on a grid over the sheet, to be interpolated. */
-export interface Ripple {
-  readonly stepMm: number;
-  readonly columns: number;
-  readonly rows: number;
-  readonly dx: Float32Array;
-  readonly dy: Float32Array;
-}
-
 const KNOT_MM = 36;
 const INSET_MM = 11;
 const WIDTH_MM = 30;

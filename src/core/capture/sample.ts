@@ -1,6 +1,6 @@
 /** Samples of a photograph on a regular grid of the sheet, taken from its own pixels. */
+import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
-import type { BoxMm } from '../sheet/paper';
 import { type Plane, toPhoto } from './plane';
 
 export interface SheetSamples {

@@ -1,14 +1,16 @@
 /** Every worksheet in a picture of a pile, one or several, each with what its code says. */
+import { boxCorners, boxMm } from '../geometry/box';
+import { type Point } from '../geometry/point';
 import type { Photo } from '../raster/photo';
 import { sheetFrame } from '../sheet/frame';
-import { boxCorners, boxMm, PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
+import { PAPER_IDS, type PaperId, PAPERS } from '../sheet/paper';
 import { parseSheetTag, type SheetTag } from '../sheet/qr';
 import type { FoundMarker } from '../vision/markers';
 import type { OpenCv } from '../vision/opencv';
 import { explainNotLocated } from './check-photo';
 import { type Located, locateSheet, type NotLocated, sheetFrom } from './locate';
 import type { SheetTools } from './open-sheet';
-import { type Point, toPhoto } from './plane';
+import { toPhoto } from './plane';
 import { qrCrop } from './qr-crop';
 
 export interface SortedSheet {

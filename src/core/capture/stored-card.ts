@@ -1,11 +1,11 @@
 /** What is known of a class's printed cards, as it is kept; and the same for corner pieces, which print the same greys. */
 import { z } from 'zod';
 import type { Triple } from '../colour/srgb';
-import { labSchema } from '../formats/card-csv';
 import { PIECES } from '../sheet/bracket-pieces';
 import { chromaRow } from '../sheet/chroma';
 import { sheetFrame } from '../sheet/frame';
 import { type CardReadings, readProfile } from './card-profile';
+import { labSchema } from './lab-schema';
 import type { KnownCard } from './open-sheet';
 
 export const storedCardSchema = z.object({

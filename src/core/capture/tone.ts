@@ -14,23 +14,9 @@
  */
 import { luminanceToLightness } from '../colour/lab';
 import { srgbToLinear } from '../colour/srgb';
-import { leaveOnePatchOut, type LeftOutPatch } from './leave-out';
 import { leastSquares, type LeastSquaresFit } from '../fitting/least-squares';
-
-/** A place of known reflectance in one channel. */
-export interface ToneSample {
-  /** Position over the sheet, -1 to 1 across each way. */
-  readonly x: number;
-  readonly y: number;
-  /** Mean code, 0 to 255. */
-  readonly code: number;
-  /** Known reflectance, 0 to 1. */
-  readonly reflectance: number;
-  /** Patch this sample is part of; 0 is bare paper. */
-  readonly patch: number;
-  /** ln of light that is known from elsewhere, left out of the fit; 0 where none is. */
-  readonly knownLight: number;
-}
+import { leaveOnePatchOut, type LeftOutPatch } from './leave-out';
+import type { ToneSample } from './tone-sample';
 
 /** How richly the light over what is photographed may vary: a sheet has paper all over, a board only at its corners. */
 export type LightModel = 'sheet' | 'corners';

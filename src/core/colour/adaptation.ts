@@ -1,5 +1,5 @@
 /** Colours under D50, as instruments and printing tell them, and under D65: Bradford's transform (ICC.1:2010, annex E). */
-import { xyzD65ToLab, labToXyzD65 } from './lab';
+import { labToXyzD65, xyzD65ToLab } from './lab';
 import type { Triple } from './srgb';
 import { WHITE_D65 } from './xyz';
 

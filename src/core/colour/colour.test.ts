@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { labToLinearRgb, lightnessToLuminance, linearRgbToLab, luminanceToLightness } from './lab';
 import { lightnessToMunsellValue, munsellValueToLightness, munsellValueToLuminance } from './munsell';
-import { temperatureWord, warmth } from './temperature';
 import { linearToSrgb, srgbToLinear } from './srgb';
+import { temperatureWord, warmth } from './temperature';
 import { LUMINANCE_WEIGHTS } from './xyz';
 
 test('a grey has no colour and white is L* 100', () => {

@@ -1,5 +1,5 @@
 import { defaultScale } from '../exercise/scale';
-import { targetLightnesses } from '../scale/targets';
+import { targetLightnesses } from '../exercise/targets';
 import { diagnose } from './diagnose';
 
 const terms = defaultScale('gouache', 9);

@@ -1,8 +1,8 @@
 /** What is said of a painting in few tones, from what was measured of it. */
 import type { NumberingId } from '../exercise/numbering';
+import { type NotanResult, notanResultSchema } from '../notan/result';
 import { findingSchema } from './finding';
 import { critiqueNotan } from './notan-critique';
-import { type NotanResult, notanResultSchema } from '../notan/result';
 
 const ends = { light: 95, dark: 24 };
 const measured = (more: Partial<NotanResult> = {}): NotanResult => ({

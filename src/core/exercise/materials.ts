@@ -1,6 +1,6 @@
 /** What an exercise is painted with, as far as cautions and quantities need it. */
 import { z } from 'zod';
-import { PAINT_IDS } from '../planning/paints';
+import { PAINT_IDS } from './paints';
 
 export const THINNERS = ['none', 'water', 'oil', 'solvent'] as const;
 

@@ -3,8 +3,8 @@
  * applied only when something is shown or said.
  */
 import { lightnessToMunsellValue } from '../colour/munsell';
-import { targetLightnesses } from '../scale/targets';
 import type { Ends, ReadingOrder, Spacing } from './scale';
+import { targetLightnesses } from './targets';
 
 export const NUMBERINGS = {
   'white-is-one': 'Step 1 is white',

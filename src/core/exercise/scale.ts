@@ -1,11 +1,10 @@
 /** What a teacher sets for a value scale. One schema for form, server, command line and stored JSON. */
 import { z } from 'zod';
 import { PAPER_IDS } from '../sheet/paper';
+import { MAX_STEPS, MIN_STEPS } from '../sheet/scale-layout';
 import { materialsSchema, USUAL_MATERIALS } from './materials';
 import { MEDIA, MEDIUM_IDS } from './media';
 
-export const MIN_STEPS = 3;
-export const MAX_STEPS = 15;
 export const STEP_PRESETS = [5, 7, 9, 10, 11, 12] as const;
 
 export const READING_ORDERS = ['light-first', 'dark-first'] as const;

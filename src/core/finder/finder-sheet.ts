@@ -1,6 +1,7 @@
 /** The chart to print and read, and the finder that comes of it: bars that run off a cut edge, to be held against a shape. */
-import { boxMm, PAPERS, type PaperId, type BoxMm } from '../sheet/paper';
+import { boxMm, type BoxMm } from '../geometry/box';
 import { type Mark, type SheetDrawing, text } from '../sheet/drawing';
+import { type PaperId, PAPERS } from '../sheet/paper';
 import { type Bar, CHART_CODES } from './printer-curve';
 
 const MARGIN_MM = 20;

@@ -1,7 +1,7 @@
 import { findOn } from '@bench/finder';
 import { BadReadings, formatReadings, parseReadings } from '../formats/readings-csv';
-import { barsFor, CHART_CODES, lightnessOfCode, printerCurve } from './printer-curve';
 import { chartPatches, drawFinder, finderBars } from './finder-sheet';
+import { barsFor, CHART_CODES, lightnessOfCode, printerCurve } from './printer-curve';
 
 const straight = CHART_CODES.map((code) => ({ code, lightness: 14 + (code / 255) ** 0.9 * 80 }));
 

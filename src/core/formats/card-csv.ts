@@ -1,6 +1,6 @@
 /** Readings of a printed card as CSV: `patch,lightness,a,b`, patch 1 first, and a row `paper` for the bare paper. */
-import { z } from 'zod';
 import type { CardReadings } from '../capture/card-profile';
+import { labSchema } from '../capture/lab-schema';
 import type { Triple } from '../colour/srgb';
 import { readCsvTable } from './csv-table';
 
@@ -11,15 +11,6 @@ export class BadCard extends Error {
 
 const COLUMNS = ['patch', 'lightness', 'a', 'b'] as const;
 export const MOST_PATCHES = 200;
-export const labSchema = z.tuple([
-  z
-    .number({ error: 'lightness must be 0 to 100' })
-    .min(0, 'lightness must be 0 to 100')
-    .max(101, 'lightness must be 0 to 100'),
-  z.number({ error: 'a must be -128 to 128' }).min(-128, 'a must be -128 to 128').max(128, 'a must be -128 to 128'),
-  z.number({ error: 'b must be -128 to 128' }).min(-128, 'b must be -128 to 128').max(128, 'b must be -128 to 128'),
-]);
-
 /** Puts one reading among the others. Throws BadCard on a name that is no patch, a patch twice, or a colour that can't be. */
 export function addReading(
   into: { paper: Triple | null; patches: Map<number, Triple> },

@@ -1,7 +1,7 @@
 /** Paints with their figures as CSV: `paint,lightness,a,b,tinting`, the colour from the tube and the tinting strength. */
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { PAINT_IDS, type PaintId, PAINTS } from '../planning/paints';
+import { PAINT_IDS, type PaintId, PAINTS } from '../exercise/paints';
 import type { PaintFigures } from '../mixing/paint-model';
 import { readCsvTable } from './csv-table';
 

@@ -1,4 +1,4 @@
-import { PAINTS } from '../planning/paints';
+import { PAINTS } from '../exercise/paints';
 import { BadPalette, formatPalette, parsePalette } from './palette-csv';
 import { BadSwatches, formatGpl, gplColours, parseGpl, swatchLab } from './palette-gpl';
 

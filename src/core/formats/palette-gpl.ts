@@ -1,7 +1,6 @@
 /** Swatches as a GPL text, the open palette format: a heading, then red, green, blue and a name on each line. */
-import { labToLinearRgb } from '../colour/lab';
+import { labToLinearRgb, linearRgbToLab } from '../colour/lab';
 import { linearToCode, srgbToLinear, type Triple } from '../colour/srgb';
-import { linearRgbToLab } from '../colour/lab';
 
 export interface Swatch {
   readonly name: string;

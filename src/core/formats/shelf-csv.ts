@@ -1,8 +1,8 @@
 /** What stands in the cupboard as CSV: one row a thing, with its unit, pack, price and stock. */
 import Papa from 'papaparse';
 import { z } from 'zod';
+import { type ShelfItem, STORED_IDS, type StoredId, storedName, storedUnit } from '../planning/quantities';
 import { readCsvTable } from './csv-table';
-import { type ShelfItem, STORED_IDS, storedName, type StoredId, storedUnit } from '../planning/quantities';
 
 export class BadShelf extends Error {
   override readonly name = 'BadShelf';

@@ -1,7 +1,7 @@
 /** Tones traced as closed outlines, and written as SVG: one path a tone, in the grey that it is painted in. */
 import { contours } from 'd3-contour';
 import { lightnessToGreyCode } from '../colour/grey-code';
-import type { TonePlane } from '../notan/compare-tones';
+import type { TonePlane } from '../tones/compare-tones';
 
 /** Rings of places (x, y), outer ones and holes, of everything that is of `tone` or darker. */
 export function tracedFrom({ toneOf, width, height }: TonePlane, tone: number): [number, number][][] {

@@ -1,6 +1,6 @@
 /** What the measurement makes of the places that a student marked, and which others it would have marked. */
 import type { ScaleResult } from '../scale/result';
-import { type LookCell, type LookMark, LOOK_VERSION, type StoredLook } from './stored-look';
+import { LOOK_VERSION, type LookCell, type LookMark, type StoredLook } from './stored-look';
 
 /** A step that reads this much (L*) lighter than it should, in the lightness of paper, is not painted yet. */
 const CLEARLY_LIGHTER = 10;

@@ -1,4 +1,4 @@
-import { PAINT_IDS, type PaintId } from '../planning/paints';
+import { PAINT_IDS, type PaintId } from '../exercise/paints';
 import { dryOf, fitDryShift, USUAL_SHIFT, wetOf } from './dry-shift';
 import { fitPaints, mixToAskFor } from './fit';
 import { checkMix, type LoggedMix, loggedMixSchema, NonsenseMix, sameMix, sayParts } from './logged-mix';

@@ -4,10 +4,10 @@
  * the linearised posterior (C. M. Bishop, "Pattern Recognition and Machine Learning", 2006, section 4.4).
  */
 import { inverse, Matrix } from 'ml-matrix';
-import { leastSquares } from '../fitting/least-squares';
 import type { MediumId } from '../exercise/media';
-import type { PaintId } from '../planning/paints';
-import { type DryShift, dryOf, fitDryShift, USUAL_SHIFT, type WetDryPair } from './dry-shift';
+import type { PaintId } from '../exercise/paints';
+import { leastSquares } from '../fitting/least-squares';
+import { dryOf, type DryShift, fitDryShift, USUAL_SHIFT, type WetDryPair } from './dry-shift';
 import { type LoggedMix, readColour, sameMix } from './logged-mix';
 import {
   coveringLab,
@@ -15,9 +15,9 @@ import {
   figuresOf,
   isWhite,
   mixModel,
-  type Palette,
-  type PaintFigures,
   modelOf,
+  type PaintFigures,
+  type Palette,
   paletteOf,
   type Parts,
 } from './paint-model';

@@ -1,7 +1,7 @@
 /** The nine greys of a palette, from its first white to its black: what its sureness is told for. */
 import type { MediumId } from '../exercise/media';
-import { type PaintId, PAINTS } from '../planning/paints';
-import { targetLightnesses } from '../scale/targets';
+import { type PaintId, PAINTS } from '../exercise/paints';
+import { targetLightnesses } from '../exercise/targets';
 import { coveringLab, type Figures, mixModel, paletteOf, type Parts } from './paint-model';
 import { recipeTree } from './recipe-tree';
 import { SURFACE_OF } from './surface';

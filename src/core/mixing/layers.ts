@@ -1,5 +1,5 @@
 /** A glaze over an underpainting: what lies below must be lighter than what is wanted, and not every value can be kept. */
-import { linearRgbToLab, lightnessToLuminance } from '../colour/lab';
+import { lightnessToLuminance, linearRgbToLab } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
 import { filmRgb, type PaintModel } from './paint-model';
 import type { SurfaceId } from './surface';

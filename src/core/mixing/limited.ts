@@ -1,7 +1,7 @@
 /** What a set of paints can reach: its values, its colours, and what goes with each paint that is left out. */
 import { linearRgbToLab } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
-import type { PaintId } from '../planning/paints';
+import type { PaintId } from '../exercise/paints';
 import { coveringRgb, mixModel, type Palette } from './paint-model';
 import type { SurfaceId } from './surface';
 

@@ -1,7 +1,7 @@
 /** Mixes that were made and read: what a studio's own paints are learnt from. */
 import { z } from 'zod';
 import type { Triple } from '../colour/srgb';
-import { PAINT_IDS, type PaintId, PAINTS } from '../planning/paints';
+import { PAINT_IDS, type PaintId, PAINTS } from '../exercise/paints';
 import { coveringLab, isWhite, mixModel, type Palette, type Parts } from './paint-model';
 import type { SurfaceId } from './surface';
 

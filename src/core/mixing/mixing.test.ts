@@ -1,10 +1,10 @@
 /** Reference values that hold for any paint, and the closed form of a film against the equations that it solves. */
 import fc from 'fast-check';
-import { PAINT_IDS, type PaintId } from '../planning/paints';
+import { PAINT_IDS, type PaintId } from '../exercise/paints';
 import { absorptionRatio, coveringReflectance, filmReflectance } from './kubelka-munk';
 import { coatsToCover, coveringLab, filmRgb, mixModel, modelOf, paletteOf } from './paint-model';
 import { shareFor } from './reach';
-import { internalReflectance, SURFACES, type SurfaceId, seenReflectance } from './surface';
+import { internalReflectance, seenReflectance, SURFACES, type SurfaceId } from './surface';
 
 const surfaces = Object.keys(SURFACES) as SurfaceId[];
 const palette = paletteOf(PAINT_IDS);

@@ -4,7 +4,7 @@
  */
 import { labToLinearRgb, linearRgbToLab } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
-import { type PaintId, PAINTS } from '../planning/paints';
+import { type PaintId, PAINTS } from '../exercise/paints';
 import { absorptionRatio, coveringReflectance, filmReflectance } from './kubelka-munk';
 import { internalReflectance, seenReflectance, type SurfaceId } from './surface';
 

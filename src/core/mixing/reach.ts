@@ -1,9 +1,9 @@
 /** From what is wanted to what to mix: a lightness between two puddles, a colour from several paints. */
 import { ciede2000 } from '../colour/ciede2000';
 import type { Triple } from '../colour/srgb';
+import type { PaintId } from '../exercise/paints';
 import { leastSquares } from '../fitting/least-squares';
-import type { PaintId } from '../planning/paints';
-import { coveringLab, mixModel, type Palette, type PaintModel, type Parts } from './paint-model';
+import { coveringLab, mixModel, type PaintModel, type Palette, type Parts } from './paint-model';
 import type { SurfaceId } from './surface';
 
 /** A mix of two models, `share` (0 to 1) of the second by volume. */

@@ -1,5 +1,5 @@
 /** A recipe in words, for handouts, phones and tables. */
-import { PAINTS } from '../planning/paints';
+import { PAINTS } from '../exercise/paints';
 import type { PuddleRecipe, Recipe, Source } from './recipe';
 
 /** The class's name of a puddle; greys on the way are named by letters, in the order of mixing. */

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
-import { defaultTerms, KIND_IDS, valuesOf } from '../exercise/kinds';
-import { areasOf, millilitres } from '../planning/areas';
 import { warmth } from '../colour/temperature';
-import { type PaintId, PAINT_IDS, PAINTS } from '../planning/paints';
-import { targetLightnesses } from '../scale/targets';
+import { PAINT_IDS, type PaintId, PAINTS } from '../exercise/paints';
+import { targetLightnesses } from '../exercise/targets';
+import { areasOf } from '../kinds/areas';
+import { recipeOf } from '../kinds/exercise-recipe';
+import { defaultTerms, KIND_IDS, valuesOf } from '../kinds/kinds';
 import { amountsFor, leftForOneDark, orderToMix, washesBefore } from './amounts';
-import { recipeOf } from './exercise-recipe';
+import { millilitres } from './film';
 import { darkensBy, nudge } from './nudge';
 import { coveringLab, mixModel, type PaintModel, paletteOf } from './paint-model';
 import { MOST_PARTS, recipeTree } from './recipe-tree';

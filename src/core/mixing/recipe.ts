@@ -2,8 +2,8 @@
 import { linearRgbToLab } from '../colour/lab';
 import { hueTurn } from '../colour/oklab';
 import type { Triple } from '../colour/srgb';
+import type { PaintId } from '../exercise/paints';
 import type { ReadingOrder, WorkOrder } from '../exercise/scale';
-import type { PaintId } from '../planning/paints';
 import { amountsFor, leftForOneDark, orderToMix, washesBefore } from './amounts';
 import { coatsToCover, coveringLab, coveringRgb, type PaintModel, type Palette, type Parts } from './paint-model';
 import { blend } from './reach';

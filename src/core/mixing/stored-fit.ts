@@ -1,6 +1,6 @@
 /** A fit as it is kept: what the paints came to be, and what is left to doubt. */
 import { z } from 'zod';
-import { PAINT_IDS } from '../planning/paints';
+import { PAINT_IDS } from '../exercise/paints';
 import { dryShiftSchema } from './dry-shift';
 import { partsSchema } from './logged-mix';
 

@@ -1,13 +1,12 @@
-import { labToLinearRgb } from '../colour/lab';
+import { labToLinearRgb, linearRgbToLab } from '../colour/lab';
 import { hueTurn, linearRgbToOklab, turnsTowards } from '../colour/oklab';
-import type { PaintId } from '../planning/paints';
+import type { PaintId } from '../exercise/paints';
 import { glazed, underpaintingFor } from './layers';
 import { limitedReach } from './limited';
 import { coveringLab, filmRgb, mixModel, paletteOf } from './paint-model';
 import { reachColour } from './reach';
 import { dabVerdict } from './verdict';
 import { darksOf, waysTo } from './ways';
-import { linearRgbToLab } from '../colour/lab';
 
 const studio: PaintId[] = [
   'titanium-white',

@@ -3,7 +3,7 @@ import { linearRgbToLab } from '../colour/lab';
 import { hueTurn } from '../colour/oklab';
 import type { Triple } from '../colour/srgb';
 import { warmth } from '../colour/temperature';
-import { type PaintId, PAINTS } from '../planning/paints';
+import { type PaintId, PAINTS } from '../exercise/paints';
 import { coveringLab, coveringRgb, mixModel, type Palette, type Parts } from './paint-model';
 import { blend, shareFor } from './reach';
 import type { SurfaceId } from './surface';

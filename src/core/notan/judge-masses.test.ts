@@ -1,8 +1,8 @@
 /** Masses judged by what is asked of them: steps, light and shadow of one object, overlaps. */
 import fc from 'fast-check';
+import { allotted, type Mass, massSchema, objectOf } from '../tones/mass';
 import { allottedTones, judgeMasses, withAllotted } from './judge-masses';
 import { judgePainting } from './judge-painting';
-import { allotted, type Mass, massSchema, objectOf } from './mass';
 
 const [width, height] = [100, 60];
 const plane = (at: (x: number, y: number) => number) => ({

@@ -1,9 +1,9 @@
 /** A painting's masses judged by what is asked of them: the steps that each is allotted, light and shadow of one object, overlaps of more than one light. */
 import { squaredDistances } from '../raster/distance';
-import type { Shift, TonePlane } from './compare-tones';
-import { allotted, type Mass, type MassPlane, objectOf } from './mass';
+import type { Shift, TonePlane } from '../tones/compare-tones';
+import { allotted, type Mass, type MassPlane, objectOf } from '../tones/mass';
+import { outlinesOf } from '../tones/tidy';
 import type { NotanResult } from './result';
-import { outlinesOf } from './tidy';
 
 /** So near its outline (share of the longer side) a mass is not asked: a hand strays. */
 const OUTLINE = 0.01;

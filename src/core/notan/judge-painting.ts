@@ -1,12 +1,12 @@
 /** A painting in few tones judged: its tones against a reference where there is one, its masses by what is asked of them. */
 import type { Ends } from '../exercise/scale';
-import { targetLightnesses } from '../scale/targets';
-import type { TonePlane } from './compare-tones';
+import { targetLightnesses } from '../exercise/targets';
+import type { TonePlane } from '../tones/compare-tones';
+import type { Mass, MassPlane } from '../tones/mass';
+import { sharesOf } from '../tones/tones';
 import { allottedTones, judgeMasses } from './judge-masses';
 import { judgeTones, type Reading, regionsOf } from './judge-tones';
-import type { Mass, MassPlane } from './mass';
 import type { NotanResult } from './result';
-import { sharesOf } from './tones';
 
 /** What each tone is to be, L*, the lightest first: between the exercise's ends, or down to a painted frame that stands for the dark one. */
 export function notanTargets(count: number, ends: Ends, frame: NotanResult['frame']): number[] {

@@ -1,10 +1,10 @@
 /** A painting judged against its reference, and again once a reading is accepted. */
-import type { TonePlane } from './compare-tones';
-import { flippedShapes } from './compare-tones';
-import { judgeTones, withReadings } from './judge-tones';
-import { massSchema } from './mass';
-import { seamsBetween } from './seams';
 import { raster } from '../raster/raster';
+import type { TonePlane } from '../tones/compare-tones';
+import { flippedShapes } from '../tones/compare-tones';
+import { massSchema } from '../tones/mass';
+import { seamsBetween } from '../tones/seams';
+import { judgeTones, withReadings } from './judge-tones';
 
 const [width, height] = [200, 160];
 const plane = (at: (x: number, y: number) => number): TonePlane => ({

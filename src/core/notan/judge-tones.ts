@@ -1,10 +1,10 @@
 /** A painting's tones judged against a reference's: all that can be said without the photograph, and again when a reading is accepted. */
 import { contours } from 'd3-contour';
-import { flippedShapes, type FlippedShapes, type Shift, toneAgreement, type TonePlane } from './compare-tones';
+import { flippedShapes, type FlippedShapes, type Shift, toneAgreement, type TonePlane } from '../tones/compare-tones';
+import type { Mass, MassPlane } from '../tones/mass';
+import { sharesOf } from '../tones/tones';
 import { withAllotted } from './judge-masses';
-import type { Mass, MassPlane } from './mass';
 import type { NotanResult } from './result';
-import { sharesOf } from './tones';
 
 /** Places that may be of another tone than the reference has them: an edge lost on purpose. */
 export interface Reading {

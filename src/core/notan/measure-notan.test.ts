@@ -1,9 +1,9 @@
 /** A scanned painting against its reference: the one lies on all of the other. */
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
 import { lightnessToGreyCode } from '../colour/grey-code';
 import { uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
-import { loadOpenCv } from '@/workers/opencv';
-import { readQr } from '@/workers/read-qr';
 import { measureNotan } from './measure-notan';
 
 const { cv } = await loadOpenCv();

@@ -2,26 +2,26 @@
 import type { Calibration } from '../capture/calibrate';
 import { type CaptureIssue, issue, refuses } from '../capture/gate';
 import { anchored } from '../capture/open-corners';
+import { type Framing, openPainting } from '../capture/open-painting';
+import { patchwork } from '../capture/patchwork';
+import type { MeasureTools } from '../capture/tools';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Ends } from '../exercise/scale';
+import { type BoxMm, boxMm } from '../geometry/box';
 import { gaussianBlur } from '../raster/blur';
 import type { Photo } from '../raster/photo';
 import { raster, type Raster } from '../raster/raster';
-import type { MeasureTools } from '../scale/measure';
-import { patchwork } from '../scale/patchwork';
-import { type BoxMm, boxMm } from '../sheet/paper';
-import type { TonePlane } from './compare-tones';
+import type { TonePlane } from '../tones/compare-tones';
+import type { MassPlane } from '../tones/mass';
+import { matchTones } from '../tones/match-tones';
+import { seamsBetween } from '../tones/seams';
+import { shapeFacts } from '../tones/shape-facts';
+import { outlinesByLight, withoutThin } from '../tones/tidy';
 import { judgePainting, notanTargets } from './judge-painting';
 import type { Reading } from './judge-tones';
-import type { MassPlane } from './mass';
-import { matchTones } from './match-tones';
-import { type Framing, openPainting } from './open-painting';
 import { darkAllRound, type PaintedFrame, paintedFrame } from './painted-frame';
 import { paintedTones } from './painted-tones';
 import { NOTAN_RESULT_VERSION, type NotanResult } from './result';
-import { seamsBetween } from './seams';
-import { shapeFacts } from './shape-facts';
-import { outlinesByLight, withoutThin } from './tidy';
 
 export interface NotanRequest extends Framing {
   /** The reference in its tones, the lightest 1; null where it was painted from no picture. */

@@ -1,7 +1,7 @@
 /** A dark frame that somebody painted round a picture, so that all its values are seen against one dark. */
 import { median } from '../fitting/median';
 import type { Raster } from '../raster/raster';
-import type { TonePlane } from './compare-tones';
+import type { TonePlane } from '../tones/compare-tones';
 
 /** So much of a line along the edge is dark where there is a frame. */
 const COVERED = 0.95;

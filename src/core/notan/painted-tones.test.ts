@@ -1,5 +1,5 @@
 import { raster } from '../raster/raster';
-import { matchTones } from './match-tones';
+import { matchTones } from '../tones/match-tones';
 import { paintedTones } from './painted-tones';
 
 const WIDTH = 60;

@@ -4,7 +4,7 @@
  */
 import { piecewiseFits } from '../fitting/piecewise';
 import type { Raster } from '../raster/raster';
-import { sharesOf, tonesBy } from './tones';
+import { sharesOf, tonesBy } from '../tones/tones';
 
 /** Bins a unit of L*, from below black to above white: readings are noisy. */
 const PER_UNIT = 4;

@@ -1,8 +1,8 @@
 /** The measurement of a painting in few tones as JSON: what the command line prints. */
 import { z } from 'zod';
+import { captureSchema } from '../capture/capture-result';
 import { findingSchema } from '../critique/finding';
-import { captureSchema } from '../scale/result';
-import { massSchema } from './mass';
+import { massSchema } from '../tones/mass';
 
 /** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
 export const NOTAN_RESULT_VERSION = 1;

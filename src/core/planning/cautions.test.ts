@@ -1,6 +1,6 @@
 import { type Materials, USUAL_MATERIALS } from '../exercise/materials';
-import { CAUTIONS, type CautionId, cautionsFor, cautionText, DEFERRAL, maySet, type SafetyPlan } from './cautions';
-import { PAINT_IDS, PAINTS } from './paints';
+import { PAINT_IDS, PAINTS } from '../exercise/paints';
+import { type CautionId, CAUTIONS, cautionsFor, cautionText, DEFERRAL, maySet, type SafetyPlan } from './cautions';
 
 const plan = (more: Partial<SafetyPlan> & { readonly with?: Partial<Materials> } = {}): SafetyPlan => ({
   medium: more.medium ?? 'gouache',

@@ -4,7 +4,7 @@
  */
 import type { Materials } from '../exercise/materials';
 import type { MediumId } from '../exercise/media';
-import { PAINTS } from './paints';
+import { PAINTS } from '../exercise/paints';
 
 export const CAUTIONS = {
   solvents:

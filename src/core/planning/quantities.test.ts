@@ -1,8 +1,9 @@
+import { SUPPLIES, suppliesFor, SUPPLY_IDS } from '../exercise/supplies';
 import { BadShelf, formatShelf, parseShelf } from '../formats/shelf-csv';
-import { defaultTerms, KIND_IDS } from '../exercise/kinds';
-import { SUPPLIES, suppliesFor, SUPPLY_IDS } from './supplies';
-import { areasOf } from './areas';
-import { paintFor, shoppingList } from './quantities';
+import { areasOf } from '../kinds/areas';
+import { defaultTerms, KIND_IDS } from '../kinds/kinds';
+import { paintFor } from '../kinds/quantities';
+import { shoppingList } from './quantities';
 
 const scale = defaultTerms('scale');
 

@@ -2,31 +2,8 @@
  * How much paint an exercise takes, for one student and for a class, what of it must be bought and what that
  * costs. All figures are estimates to shop by.
  */
-import type { ExerciseTerms } from '../exercise/terms';
-import { recipeOf } from '../mixing/exercise-recipe';
-import type { Figures, Parts } from '../mixing/paint-model';
-import { areasOf, millilitres } from './areas';
-import { PAINT_IDS, type PaintId, PAINTS } from './paints';
-import { SUPPLIES, type Supply, SUPPLY_IDS, type SupplyId } from './supplies';
-
-/** Millilitres of each paint for one student, waste included; by the studio's own figures where it has some. */
-export function paintFor(terms: ExerciseTerms, own: Figures = {}): Partial<Record<PaintId, number>> {
-  const { paints } = terms.materials;
-  const whole = millilitres(
-    areasOf(terms).reduce((sum, a) => sum + a.areaMm2, 0),
-    terms.medium,
-  );
-  const white = paints.find((p) => PAINTS[p].family === 'white');
-  const greys: Parts = recipeOf(terms, own)?.tubes ?? (white ? { [white]: whole } : {});
-  const used = paints.filter((p) => greys[p] !== undefined);
-  const others = paints.filter((p) => greys[p] === undefined);
-  // Hues that no recipe names share half of what is painted evenly: how a picture's colours are mixed is the painter's own.
-  const left = used.length === 0 ? 1 : others.length === 0 ? 0 : 0.5;
-  const need: Partial<Record<PaintId, number>> = {};
-  for (const p of used) need[p] = (greys[p] ?? 0) * (1 - left);
-  for (const p of others) need[p] = (whole * left) / others.length;
-  return need;
-}
+import { PAINT_IDS, type PaintId, PAINTS } from '../exercise/paints';
+import { SUPPLIES, type Supply, SUPPLY_IDS, type SupplyId } from '../exercise/supplies';
 
 /** All that stands in a cupboard. */
 export type StoredId = PaintId | SupplyId;

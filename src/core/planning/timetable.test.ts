@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { defaultTerms } from '../exercise/kinds';
-import { eveningBefore, localMoment, meetingRuleSchema, type MeetingRule, meetingsOf, overlaps } from './meetings';
-import { lookMinutes, stagesOf } from './stages';
+import { defaultTerms } from '../kinds/kinds';
+import { lookMinutes, stagesOf } from '../kinds/stages';
+import { eveningBefore, localMoment, meetingRuleSchema, meetingsOf, overlaps, type MeetingRule } from './meetings';
 import { checkTimetable, firstTimetable, mend } from './timetable';
 
 const zone = 'Europe/Lisbon';

@@ -4,7 +4,7 @@
  */
 import { z } from 'zod';
 import { eveningBefore, type Meeting } from './meetings';
-import type { Stage } from './stages';
+import type { Stage } from './stage';
 
 /** The day of the meeting in which each stage begins, by stage id. */
 export const placingSchema = z.record(z.string().max(40), z.iso.date());

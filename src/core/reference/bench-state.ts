@@ -1,12 +1,12 @@
 /** What is worked out of a picture on the bench, kept as long as what it rests on stays the same, so that a finger is followed. */
-import type { Photo } from '../raster/photo';
 import { blockMeans } from '../raster/blur';
-import { raster, type Raster } from '../raster/raster';
 import { lightnessHistogram } from '../raster/lightness-histogram';
+import type { Photo } from '../raster/photo';
+import { raster, type Raster } from '../raster/raster';
 import { type ReferenceFacts, referenceFacts } from './facts';
 import { framed } from './framing';
-import { cutKey, type Preparation } from './preparation';
 import { luminanceOf, softLightness } from './luminance-plane';
+import { cutKey, type Preparation } from './preparation';
 import { litOf, type PreparedTones, shapesOf, tonesByLight, tonesByThreshold } from './prepared-tones';
 import type { ShapeCut } from './shape-cut';
 import { type ValueSpan, valueSpan } from './value-map';

@@ -1,7 +1,7 @@
 /** What can be said of a picture's values in numbers, before anybody paints it. */
-import type { Raster } from '../raster/raster';
-import { toneShapes } from '../notan/tones';
 import { lightnessHistogram, middleOf } from '../raster/lightness-histogram';
+import type { Raster } from '../raster/raster';
+import { toneShapes } from '../tones/tones';
 
 export interface ReferenceFacts {
   /** Lightness (L*) that 5, 50 and 95 percent of the picture lie below. */

@@ -1,52 +1,29 @@
 /** What is taken of a picture: cropped, set straight, its perspective undone. */
-import { Matrix, solve } from 'ml-matrix';
 import { srgbToLinear } from '../colour/srgb';
+import { homographyThrough } from '../geometry/homography';
+import type { Point } from '../geometry/point';
+import { cornersFault } from '../geometry/quadrilateral';
 import type { Photo } from '../raster/photo';
 import { raster, type Raster } from '../raster/raster';
 import { WORKING_PX } from './luminance-plane';
 
-export interface Place {
-  readonly x: number;
-  readonly y: number;
-}
 /** Top left, top right, bottom right, bottom left, as shares of the picture's width and height. */
-export type Corners = readonly [Place, Place, Place, Place];
+export type Corners = readonly [Point, Point, Point, Point];
 
 /** The corners make no picture; `message` says what to do. */
 export class BadFrame extends RangeError {
   override readonly name = 'BadFrame';
 }
 
-/** Signed area of the quadrilateral; every turn has to go the same way round. */
-function checkCorners(corners: Corners): void {
-  const turn = (k: number) => {
-    const [a, b, c] = [corners[k % 4] as Place, corners[(k + 1) % 4] as Place, corners[(k + 2) % 4] as Place];
-    return (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x);
-  };
-  if (![0, 1, 2, 3].every((k) => turn(k) > 1e-4))
-    throw new BadFrame(
-      'The four corners cross, or lie on one line: drag each to its own corner of what is to be taken.',
-    );
-}
+/** Smaller corners than this share of the picture hold nothing. */
+const LEAST = 1e-4;
 
-/** Row-major 3 x 3 without its last 1, from places of the unit square to places of the picture. */
-function homography(corners: Corners): readonly number[] {
-  const square = [
-    [0, 0],
-    [1, 0],
-    [1, 1],
-    [0, 1],
-  ] as const;
-  const rows = square.flatMap(([u, v], k) => {
-    const { x, y } = corners[k] as Place;
-    return [
-      [u, v, 1, 0, 0, 0, -u * x, -v * x],
-      [0, 0, 0, u, v, 1, -u * y, -v * y],
-    ];
-  });
-  const to = corners.flatMap(({ x, y }) => [[x], [y]]);
-  return solve(new Matrix(rows), new Matrix(to)).to1DArray();
-}
+const UNIT_SQUARE = [
+  { x: 0, y: 0 },
+  { x: 1, y: 0 },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 },
+] as const;
 
 /** Size of what is worked on, for a proportion of width over height. */
 export function workingSize(proportion: number, longSide = WORKING_PX): { width: number; height: number } {
@@ -60,8 +37,11 @@ export function workingSize(proportion: number, longSide = WORKING_PX): { width:
  * BadFrame where the corners make no picture.
  */
 export function framed(photo: Photo, corners: Corners, proportion: number, longSide = WORKING_PX): Raster<'linear', 3> {
-  checkCorners(corners);
-  const h = homography(corners) as number[];
+  if (cornersFault(corners, LEAST))
+    throw new BadFrame(
+      'The four corners cross, or lie on one line: drag each to its own corner of what is to be taken.',
+    );
+  const h = homographyThrough(UNIT_SQUARE.map((from, k) => ({ from, to: corners[k] as Point })));
   const { width, height } = workingSize(proportion, longSide);
   const linear = Float64Array.from({ length: 256 }, (_, code) => srgbToLinear(code / 255));
   const { data } = photo.stored;
@@ -119,7 +99,7 @@ export function straightened(pictureProportion: number, proportion: number, degr
     [Math.abs(hw * c) + Math.abs(hh * s), Math.abs(hw * s) + Math.abs(hh * c)] as const;
   const [rx, ry] = reach(proportion, 1);
   const scale = Math.min(pictureProportion / 2 / rx, 0.5 / ry);
-  const at = (u: number, v: number): Place => {
+  const at = (u: number, v: number): Point => {
     const [dx, dy] = [u * proportion * scale, v * scale];
     const clamp = (value: number) => Math.min(1, Math.max(0, value));
     return { x: clamp(0.5 + (dx * c - dy * s) / pictureProportion), y: clamp(0.5 + dx * s + dy * c) };

@@ -1,6 +1,6 @@
 /** A picture's light at the size in which it is worked on. */
-import type { ColourMatrix } from '../colour/primaries';
 import { luminanceToLightness } from '../colour/lab';
+import type { ColourMatrix } from '../colour/primaries';
 import { srgbToLinear, type Triple } from '../colour/srgb';
 import { LUMINANCE_WEIGHTS } from '../colour/xyz';
 import { quickBlur, wideBlur } from '../raster/blur';

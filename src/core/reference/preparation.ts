@@ -4,10 +4,10 @@
  * the browser and on the server.
  */
 import { z } from 'zod';
-import { USUAL_JUDGING, KEYS } from '../exercise/judging';
+import { KEYS, USUAL_JUDGING } from '../exercise/judging';
 import { endsSchema } from '../exercise/scale';
 import { NOTAN_SCHOOLS } from '../exercise/terms';
-import { MOST_TONES } from '../notan/thresholds';
+import { MOST_TONES } from '../tones/thresholds';
 import { shadowEditSchema } from './shadow-map';
 import { namedShapeSchema, shapeEditSchema } from './shape-cut';
 

@@ -1,10 +1,10 @@
 /** A picture prepared for few tones: squinted, cut at thresholds, each tone at the value that the class paints it in. */
-import { otsuThresholds } from '../notan/thresholds';
-import { sharesOf, toneShapes, tonesBy } from '../notan/tones';
 import type { Ends } from '../exercise/scale';
-import type { Raster } from '../raster/raster';
-import { targetLightnesses } from '../scale/targets';
+import { targetLightnesses } from '../exercise/targets';
 import { lightnessHistogram } from '../raster/lightness-histogram';
+import type { Raster } from '../raster/raster';
+import { otsuThresholds } from '../tones/thresholds';
+import { sharesOf, toneShapes, tonesBy } from '../tones/tones';
 import { softLightness } from './luminance-plane';
 
 /** The picture can't be prepared; `message` says why and what to do. */

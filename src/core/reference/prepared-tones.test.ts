@@ -1,16 +1,16 @@
 /** From a picture and its preparation to what a class paints. */
 import fc from 'fast-check';
-import { luminanceToLightness } from '../colour/lab';
 import { lightnessToGreyCode } from '../colour/grey-code';
+import { luminanceToLightness } from '../colour/lab';
 import { uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
-import { TooFewTones } from '../notan/thresholds';
+import { TooFewTones } from '../tones/thresholds';
 import { referenceFacts } from './facts';
 import { BadFrame, framed, straightened } from './framing';
-import { type Preparation, preparationSchema, untouched, WHOLE } from './preparation';
 import { luminanceOf, softLightness } from './luminance-plane';
-import { beginShapes, referencePlane, shapesOf } from './prepared-tones';
+import { preparationSchema, untouched, WHOLE, type Preparation } from './preparation';
 import { NothingToPrepare } from './prepare';
+import { beginShapes, referencePlane, shapesOf } from './prepared-tones';
 import { corrected, OneSided, type ShadowEdit } from './shadow-map';
 import { cutShapes, namesIn, type NamedShape } from './shape-cut';
 

@@ -1,15 +1,15 @@
 /** From a framed picture and its preparation to its tones, its light and shadow, and its shapes. */
 import type { NotanSchool } from '../exercise/terms';
-import type { TonePlane } from '../notan/compare-tones';
-import { dissolved } from '../notan/dissolve';
-import { otsuThresholds } from '../notan/thresholds';
-import { smoothedTones } from '../notan/tidy';
-import { tonesBy } from '../notan/tones';
 import { lightnessHistogram } from '../raster/lightness-histogram';
 import type { Raster } from '../raster/raster';
+import type { TonePlane } from '../tones/compare-tones';
+import { dissolved } from '../tones/dissolve';
+import { otsuThresholds } from '../tones/thresholds';
+import { smoothedTones } from '../tones/tidy';
+import { tonesBy } from '../tones/tones';
 import { luminanceOf, softLightness } from './luminance-plane';
-import { LEAST_SIDE_PX, NothingToPrepare } from './prepare';
 import { type Cut, cutKey, type Preparation } from './preparation';
+import { LEAST_SIDE_PX, NothingToPrepare } from './prepare';
 import { checkSides, corrected, litAbove, proposedLine } from './shadow-map';
 import { cutShapes, namesIn, type ShapeCut } from './shape-cut';
 

@@ -1,6 +1,6 @@
 /** Masses of a set-up, and where they were painted on a picture of it. */
+import { massSchema } from '../tones/mass';
 import { emptySetUp, type MassEdit, massPlane, setUpSchema } from './set-up';
-import { massSchema } from '../notan/mass';
 
 const [width, height] = [60, 40];
 const mass = (id: string, name = id) => ({ id, ...massSchema.parse({ name, emphasis: 1 }) });

@@ -3,10 +3,10 @@
  * each student's own picture, since everybody sits somewhere else. Both are versioned JSON.
  */
 import { z } from 'zod';
-import { massSchema, type MassPlane } from '../notan/mass';
-import { MOST_TONES } from '../notan/thresholds';
-import { toneShapes } from '../notan/tones';
 import { brushed, strokeSchema } from '../raster/brush';
+import { massSchema, type MassPlane } from '../tones/mass';
+import { MOST_TONES } from '../tones/thresholds';
+import { toneShapes } from '../tones/tones';
 
 export const SET_UP_VERSION = 1;
 export const MOST_MASSES = 40;

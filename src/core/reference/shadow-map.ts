@@ -5,9 +5,9 @@
  */
 import { z } from 'zod';
 import { brushed, strokeSchema } from '../raster/brush';
-import type { Raster } from '../raster/raster';
-import { otsuThresholds } from '../notan/thresholds';
 import { lightnessHistogram } from '../raster/lightness-histogram';
+import type { Raster } from '../raster/raster';
+import { otsuThresholds } from '../tones/thresholds';
 
 export const SIDES = ['light', 'shadow'] as const;
 export type Side = (typeof SIDES)[number];

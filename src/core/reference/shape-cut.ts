@@ -1,7 +1,7 @@
 /** The shapes that a picture is cut into: merged, split and named by a person; kept as what was done, not as its outcome. */
 import { z } from 'zod';
-import { massSchema } from '../notan/mass';
-import { toneShapes } from '../notan/tones';
+import { massSchema } from '../tones/mass';
+import { toneShapes } from '../tones/tones';
 
 const share = z.number().min(0).max(1);
 const place = z.object({ x: share, y: share });

@@ -3,20 +3,21 @@
  * hand: each eroded by a little, so that a wavering edge does no harm, and with what students put in front of it in
  * black split off before it is averaged.
  */
-import type { Calibration } from '../capture/calibrate';
 import { BAND_FRAME, bandPicture } from '../bands/band-picture';
 import { type Rays, raysOf } from '../bands/rays';
 import type { Corner, Shape } from '../bands/shapes';
+import { deviation, STREAK_BLUR_MM } from '../capture/background-spread';
+import type { Calibration } from '../capture/calibrate';
+import { grown, patchwork, type Patchwork } from '../capture/patchwork';
 import { ciede2000 } from '../colour/ciede2000';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
-import { gaussianBlur } from '../raster/blur';
 import type { TermsOf } from '../exercise/terms';
+import { type BoxMm } from '../geometry/box';
+import { gaussianBlur } from '../raster/blur';
 import type { Photo } from '../raster/photo';
-import { type BoxMm } from '../sheet/paper';
-import { grown, patchwork, type Patchwork } from './patchwork';
-import { bandOfPlaces, findPlateaus, lightestNear, shapeOf, type Plateaus, softLightness } from './plateaus';
-import { barePlaces, type CellReading, deviation, medianLab, STREAK_BLUR_MM, trimmedMean } from './read-cell';
+import { bandOfPlaces, findPlateaus, lightestNear, type Plateaus, shapeOf, softLightness } from './plateaus';
+import { barePlaces, type CellReading, medianLab, trimmedMean } from './read-cell';
 
 const STEP_MM = 0.4;
 /** Bands are read this far inside their outlines. */

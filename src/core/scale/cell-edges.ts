@@ -1,8 +1,8 @@
 /** What the edge of a painted cell shows: paint pooled or ridged along it, the printed line not covered. */
-import { median } from '../fitting/median';
+import { type Patchwork } from '../capture/patchwork';
 import { luminanceToLightness } from '../colour/lab';
-import { type BoxMm } from '../sheet/paper';
-import { type Patchwork } from './patchwork';
+import { median } from '../fitting/median';
+import { type BoxMm } from '../geometry/box';
 
 /** Bands along the edge, mm inside the line: where paint pools, and where it is as in the middle. */
 const RIM = { from: 1, to: 1.8 } as const;

@@ -1,13 +1,14 @@
 /** From readings of the steps to what is said of them: targets, errors, gaps, flags, the whole in numbers. */
+import type { Sureness } from '../capture/calibrate';
+import { type Capture } from '../capture/capture-result';
 import { labToLinearRgb } from '../colour/lab';
 import { hueTurn } from '../colour/oklab';
-import { warmth } from '../colour/temperature';
 import type { Triple } from '../colour/srgb';
-import type { Sureness } from '../capture/calibrate';
-import type { CellReading } from './read-cell';
+import { warmth } from '../colour/temperature';
 import { evenness, LIMITS, measureGaps, type ScaleTerms, stepSize, targetsFor, valueFlags } from './flags';
 import { leastWork } from './least-work';
-import { type Capture, type MeasuredStep, SCALE_RESULT_VERSION, type ScaleResult } from './result';
+import type { CellReading } from './read-cell';
+import { type MeasuredStep, SCALE_RESULT_VERSION, type ScaleResult } from './result';
 
 export interface ReadStep {
   readonly reading: CellReading;

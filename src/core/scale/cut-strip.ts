@@ -2,13 +2,13 @@
  * A painted strip without printed cells, cut into its steps: the best piecewise-constant fit along it. Where cells of
  * one width fit nearly as well, as on a worksheet, they are taken as such.
  */
-import { luminanceToLightness } from '../colour/lab';
 import type { Calibration } from '../capture/calibrate';
+import { patchwork } from '../capture/patchwork';
+import { luminanceToLightness } from '../colour/lab';
 import { piecewiseFits, scatterOf } from '../fitting/piecewise';
+import { type BoxMm, boxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import type { IndexedBoxMm } from '../sheet/layout';
-import { type BoxMm, boxMm } from '../sheet/paper';
-import { patchwork } from './patchwork';
 
 /** Places along the strip for each step. */
 const PER_STEP = 40;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { defaultScale } from '../exercise/scale';
+import { targetLightnesses } from '../exercise/targets';
 import { evenness, LIMITS, measureGaps, stepSize, targetsFor, valueFlags } from './flags';
-import { targetLightnesses } from './targets';
 
 const terms = defaultScale('gouache', 5);
 const targets = targetsFor(terms, []);

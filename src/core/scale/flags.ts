@@ -1,7 +1,7 @@
 /** Flags of steps and gaps: the limits as data, and the rules that apply them. */
 import type { ScaleExercise } from '../exercise/scale';
+import { type PureAt, targetLightnesses, throughPure } from '../exercise/targets';
 import type { GapFlag, MeasuredGap, StepFlag } from './result';
-import { type PureAt, targetLightnesses, throughPure } from './targets';
 
 export const LIMITS = {
   /** Shares of the ideal gap. */

@@ -1,6 +1,6 @@
 import { defaultScale } from '../exercise/scale';
-import { leastWork, withinTolerance } from './least-work';
 import { targetsFor } from './flags';
+import { leastWork, withinTolerance } from './least-work';
 
 /** Numbers between 0 and 1 that are the same in every run. */
 function numbers(seed: number): () => number {

@@ -1,25 +1,28 @@
 /** Measures a banded picture: each band is a step, read where the print says it lies, or found where it was drawn by hand. */
+import { backgroundSpread } from '../capture/background-spread';
 import { type Calibration, surenessOf } from '../capture/calibrate';
+import { CALIBRATED, cornersOf, outsideIssues } from '../capture/capture-facts';
 import { photoBox } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
 import { anchored } from '../capture/open-corners';
+import { clippedSteps, type OpenedFree, openFree } from '../capture/open-free';
 import { type Expected, type KnownCard, openSheet } from '../capture/open-sheet';
+import { type FreeTarget, settledTarget, type Target } from '../capture/target';
+import type { MeasureTools } from '../capture/tools';
 import { lightnessToLuminance } from '../colour/lab';
 import type { Ends } from '../exercise/scale';
 import type { TermsOf } from '../exercise/terms';
+import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
-import type { BoxMm } from '../sheet/paper';
 import { pictureLayout } from '../sheet/picture-layout';
-import { backgroundSpread } from './background-spread';
 import { type BandReadings, findDrawnIn, readBands } from './band-cells';
-import { CALIBRATED, cornersOf, outsideIssues } from './capture-facts';
 import { compareScale, nothingRead, type ReadStep } from './compare';
 import { LIMITS, targetsFor } from './flags';
-import type { MeasureTools, Target } from './measure';
-import { clippedSteps, type FreeTarget, type OpenedFree, openFree } from './open-free';
-import { patchwork } from './patchwork';
+
+import type { Capture } from '../capture/capture-result';
+import { patchwork } from '../capture/patchwork';
 import type { CellReading } from './read-cell';
-import type { Capture, ScaleResult } from './result';
+import type { ScaleResult } from './result';
 import { shineStrength } from './shine';
 
 export interface BandsRequest {
@@ -134,7 +137,7 @@ async function measureSheet(
     sureness: surenessOf(calibration, reading.lab[0]),
     grain: grain(reading.lab[0]),
   }));
-  issues.push(...outsideIssues(read));
+  issues.push(...outsideIssues(read.map((r) => r.sureness)));
   const result = compareScale(terms, read, { ...base, colour: 'assumed', accepted: !refuses(issues), issues });
   const { silhouette } = found;
   if (!silhouette) return result;
@@ -205,14 +208,17 @@ function measureFree(photo: Photo, request: BandsRequest, target: FreeTarget, to
     sureness: sureness(reading.lab[0]),
     grain: grain(reading.lab[0]),
   }));
-  const issues = [...opened.issues, ...(relative ? clippedSteps(readings) : outsideIssues(read))];
+  const issues = [
+    ...opened.issues,
+    ...(relative ? clippedSteps(readings) : outsideIssues(read.map((r) => r.sureness))),
+  ];
   tools.onStage?.('comparing');
   return compareScale(terms, read, { ...base, accepted: !refuses(issues), issues });
 }
 
 export async function measureBands(photo: Photo, request: BandsRequest, tools: MeasureTools): Promise<ScaleResult> {
   tools.onStage?.('finding the sheet');
-  const target = request.target ?? { kind: 'sheet' };
-  if (target.kind === 'sheet' || target.kind === 'unsaid') return measureSheet(photo, request, tools);
+  const target = settledTarget(photo, request.target, tools);
+  if (target.kind === 'sheet') return measureSheet(photo, request, tools);
   return measureFree(photo, request, target, tools);
 }

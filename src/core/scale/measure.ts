@@ -1,30 +1,23 @@
 /** Measures a painted value scale in a photograph, from pixels to flags: on its worksheet, on a board, between corners, scanned. */
+import { backgroundSpread } from '../capture/background-spread';
 import { surenessOf } from '../capture/calibrate';
+import { CALIBRATED, cornersOf, outsideIssues } from '../capture/capture-facts';
+import type { Capture } from '../capture/capture-result';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
-import { type Expected, type KnownCard, openSheet, type SheetTools } from '../capture/open-sheet';
-import { seekMarkers } from '../capture/seek-markers';
+import { clippedSteps, openFree } from '../capture/open-free';
+import { type Expected, type KnownCard, openSheet } from '../capture/open-sheet';
+import { type FreeTarget, settledTarget, type Target } from '../capture/target';
+import type { MeasureTools } from '../capture/tools';
 import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
-import { BRACKET_MARKER_IDS } from '../sheet/brackets';
-import { PAPERS } from '../sheet/paper';
 import type { SheetTag } from '../sheet/qr';
 import { scaleLayout } from '../sheet/scale-layout';
-import { backgroundSpread } from './background-spread';
-import { CALIBRATED, cornersOf, outsideIssues } from './capture-facts';
 import { compareScale, nothingRead, type ReadStep } from './compare';
 import type { ScaleTerms } from './flags';
-import { clippedSteps, type FreeTarget, openFree } from './open-free';
 import { readChips } from './read-chips';
 import { readRelativeStrip, readStrip } from './read-strip';
-import type { Capture, ScaleResult } from './result';
+import type { ScaleResult } from './result';
 import { gapsMissing, glareIssues, readCells } from './sheet-cells';
-
-/** What the person says is in the picture. */
-export type Target =
-  | { readonly kind: 'sheet' }
-  | FreeTarget
-  /** Markers are looked for; where there are none the whole picture is the strip. */
-  | { readonly kind: 'unsaid' };
 
 export interface ScaleRequest {
   readonly terms: ScaleTerms;
@@ -42,14 +35,6 @@ export interface ScaleRequest {
   readonly lineMm?: number;
   readonly flat?: Photo;
 }
-
-/** What the environment lends to the measurement, and who listens. */
-export interface MeasureTools extends SheetTools {
-  onStage?(stage: MeasureStage): void;
-}
-
-export const MEASURE_STAGES = ['finding the sheet', 'reading its greys', 'reading the steps', 'comparing'] as const;
-export type MeasureStage = (typeof MEASURE_STAGES)[number];
 
 /** Kinds whose sheet is a plain row of steps. */
 const STEPPED = ['scale', 'monochrome-scale', 'colours-on-scale'];
@@ -118,7 +103,7 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
     sureness: surenessOf(calibration, reading.lab[0]),
     grain: grain(reading.lab[0]),
   }));
-  issues.push(...outsideIssues(read));
+  issues.push(...outsideIssues(read.map((r) => r.sureness)));
   const ofOneColour = request.hue === true && layout.chips.length === 0;
   const result = compareScale(
     terms,
@@ -163,18 +148,9 @@ function measureStrip(
   const issues = [
     ...opened.issues,
     ...strip.issues,
-    ...(relative ? clippedSteps(strip.readings) : outsideIssues(read)),
+    ...(relative ? clippedSteps(strip.readings) : outsideIssues(read.map((r) => r.sureness))),
   ];
   return compareScale(terms, read, { ...base, accepted: !refuses(issues), issues });
-}
-
-const SHEET_IDS: readonly number[] = Object.values(PAPERS).flatMap((p) => [...p.markerIds]);
-
-/** What is in a picture of which nothing was said. */
-export function seekTarget(photo: Photo, tools: MeasureTools): Target {
-  const ids = seekMarkers(tools.cv, photo, [...SHEET_IDS, ...BRACKET_MARKER_IDS]).map((m) => m.id);
-  if (ids.some((id) => SHEET_IDS.includes(id))) return { kind: 'sheet' };
-  return ids.length > 0 ? { kind: 'brackets', depthMm: 0 } : { kind: 'scan' };
 }
 
 /**
@@ -184,13 +160,10 @@ export function seekTarget(photo: Photo, tools: MeasureTools): Target {
  */
 export async function measureScale(photo: Photo, request: ScaleRequest, tools: MeasureTools): Promise<ScaleResult> {
   tools.onStage?.('finding the sheet');
-  const said = request.target ?? { kind: 'sheet' };
-  const target = said.kind === 'unsaid' ? seekTarget(photo, tools) : said;
+  const target = settledTarget(photo, request.target, tools);
   switch (target.kind) {
     case 'sheet':
       return measureSheet(photo, request, tools);
-    case 'unsaid':
-      return measureStrip(photo, request, { kind: 'scan' }, tools);
     default:
       return measureStrip(photo, request, target, tools);
   }

@@ -1,9 +1,9 @@
 /** Hand-drawn bands on made-up frames: the photographs of them are read in the benches. */
 import { raysOf } from '../bands/rays';
 import { areaOf } from '../bands/shapes';
+import type { Patchwork } from '../capture/patchwork';
 import { lightnessToLuminance } from '../colour/lab';
-import { boxMm } from '../sheet/paper';
-import type { Patchwork } from './patchwork';
+import { boxMm } from '../geometry/box';
 import { bandOfPlaces, findPlateaus, type HandDrawn, lightestNear, shapeOf, softLightness } from './plateaus';
 
 const FRAME = boxMm(10, 20, 120, 100);

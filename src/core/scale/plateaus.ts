@@ -4,11 +4,11 @@
  */
 import type { Rays } from '../bands/rays';
 import { type Corner, inside, polygon, rectangle, type Shape, without } from '../bands/shapes';
+import type { Patchwork } from '../capture/patchwork';
 import { luminanceToLightness } from '../colour/lab';
 import { median } from '../fitting/median';
+import type { BoxMm } from '../geometry/box';
 import { gaussianBlur } from '../raster/blur';
-import type { BoxMm } from '../sheet/paper';
-import type { Patchwork } from './patchwork';
 import { levelsOf } from './plateau-levels';
 import { pathAlong, type Ray } from './plateau-paths';
 

@@ -1,12 +1,13 @@
 /** Reads one painted cell: its lightness and colour, its spread, what stayed bare, what went past the line. */
+import { deviation, STREAK_BLUR_MM } from '../capture/background-spread';
+import type { Calibration } from '../capture/calibrate';
+import { grown, labOf, patchwork, type Patchwork, SAMPLE_MM } from '../capture/patchwork';
 import { ciede2000 } from '../colour/ciede2000';
 import { lightnessToLuminance, linearRgbToLab, luminanceToLightness } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
-import type { Calibration } from '../capture/calibrate';
-import type { Photo } from '../raster/photo';
+import { type BoxMm, grow } from '../geometry/box';
 import { gaussianBlur } from '../raster/blur';
-import { type BoxMm, grow } from '../sheet/paper';
-import { grown, labOf, patchwork, type Patchwork, SAMPLE_MM } from './patchwork';
+import type { Photo } from '../raster/photo';
 import { type CellEdges, cellEdges } from './cell-edges';
 import { type Shine, shineOf } from './shine';
 
@@ -20,7 +21,6 @@ const GROUND_DIFFERENCE = 4;
 const BARE_INSET_MM = 0.7;
 const INNER = 0.7;
 const TRIM = 0.1;
-export const STREAK_BLUR_MM = 0.5;
 
 export interface CellReading {
   readonly lab: Triple;
@@ -267,10 +267,4 @@ function awayFromGround(
   if (!any) return painted;
   const near = grown(lighter, columns, rows, reach);
   return painted.filter((i) => near[i] === 0);
-}
-
-/** Population standard deviation. */
-export function deviation(values: readonly number[]): number {
-  const mean = values.reduce((a, b) => a + b, 0) / values.length;
-  return Math.sqrt(values.reduce((a, v) => a + (v - mean) ** 2, 0) / values.length);
 }

@@ -4,14 +4,14 @@ import { photoBox } from '../capture/check-photo';
 import { type CaptureIssue, issue, refuses } from '../capture/gate';
 import { type Expected, openSheet, type SheetTools } from '../capture/open-sheet';
 import type { Triple } from '../colour/srgb';
-import type { ExerciseTerms } from '../exercise/terms';
 import type { Photo } from '../raster/photo';
-import { exerciseLayout } from '../sheet/exercise-layout';
+import type { SheetLayout } from '../sheet/layout';
+import type { PaperId } from '../sheet/paper';
 import { readCell } from './read-cell';
 import { shineStrength } from './shine';
 
 export interface DabRequest {
-  readonly terms: ExerciseTerms;
+  readonly layoutOn: (paper: PaperId) => SheetLayout;
   /** Which dab, from 1. */
   readonly dab: number;
   readonly expected: Expected;
@@ -39,14 +39,10 @@ const AS_PAPER = 3;
 /** Throws RangeError where the sheet has no such dab. */
 export async function readDab(
   photo: Photo,
-  { terms, dab, expected }: DabRequest,
+  { layoutOn, dab, expected }: DabRequest,
   tools: SheetTools,
 ): Promise<DabResult> {
-  const opened = await openSheet(
-    photo,
-    { layoutOn: (paper) => exerciseLayout({ ...terms, paper }), expected, check: () => null },
-    tools,
-  );
+  const opened = await openSheet(photo, { layoutOn, expected, check: () => null }, tools);
   if (opened.kind === 'refused') return { issues: opened.issues, reading: null, bare: false };
   const { layout, calibration, located, issues } = opened;
   const box = layout.dabs.find((d) => d.index === dab);

@@ -4,9 +4,9 @@ import { type CaptureIssue, issue } from '../capture/gate';
 import { anchored } from '../capture/open-corners';
 import { lightnessToLuminance } from '../colour/lab';
 import type { Ends, ReadingOrder } from '../exercise/scale';
+import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import type { IndexedBoxMm } from '../sheet/layout';
-import type { BoxMm } from '../sheet/paper';
 import { cutStrip } from './cut-strip';
 import { type CellReading, readPlainCell } from './read-cell';
 

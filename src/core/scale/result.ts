@@ -1,6 +1,6 @@
 /** The measurement of a scale as JSON: what the command line prints and the database keeps. */
 import { z } from 'zod';
-import { GATE_CODES } from '../capture/gate';
+import { captureSchema } from '../capture/capture-result';
 import { findingSchema } from '../critique/finding';
 
 /** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
@@ -13,31 +13,6 @@ export const STEP_FLAGS = [...VALUE_FLAGS, ...CRAFT_FLAGS, ...COLOUR_FLAGS] as c
 export const GAP_FLAGS = ['too_close', 'too_wide', 'reversed'] as const;
 export type StepFlag = (typeof STEP_FLAGS)[number];
 export type GapFlag = (typeof GAP_FLAGS)[number];
-
-const box = z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() });
-
-export const captureSchema = z.object({
-  target: z.enum(['sheet', 'brackets', 'corners', 'scan']).nullable(),
-  mode: z.enum(['calibrated', 'relative']),
-  whiteBasis: z.enum(['nominal', 'measured', 'carried', 'ends']),
-  accepted: z.boolean(),
-  issues: z.array(
-    z.object({ code: z.enum(GATE_CODES), value: z.number(), limit: z.number(), box: box.nullable(), say: z.string() }),
-  ),
-  /** Median half-width of the 95 % interval over the steps, L*; null when nothing was read. */
-  uncertainty: z.number().nullable(),
-  /** Whether a* and b* are measured by coloured patches, or assumed from greys alone; null in relative mode. */
-  colour: z.enum(['measured', 'assumed']).nullable().default('assumed'),
-  /** Size of a board with corner pieces, mm; null for everything else. */
-  sizeMm: z.object({ width: z.number(), height: z.number(), assumed: z.boolean() }).nullable().default(null),
-  /** In relative mode: whether paper showed along both long sides, so that the light could be fitted. */
-  paper: z.enum(['paper', 'none', 'scan']).nullable().default(null),
-  /** What the sheet's own code said; null when it could not be read. */
-  tag: z.string().nullable(),
-  /** Photo corners of the sheet (fractions: top-left, top-right, bottom-right, bottom-left) when it was found. */
-  corners: z.array(z.object({ x: z.number(), y: z.number() })).nullable(),
-});
-export type Capture = z.infer<typeof captureSchema>;
 
 export const stepSchema = z.object({
   index: z.number().int(),

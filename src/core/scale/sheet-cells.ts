@@ -2,12 +2,12 @@
 import { type Calibration, paperLightness } from '../capture/calibrate';
 import { enclosing, photoBox } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue } from '../capture/gate';
+import { meanLab, patchwork } from '../capture/patchwork';
 import { lightnessToLuminance } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
+import { type BoxMm, boxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
-import { type BoxMm, boxMm } from '../sheet/paper';
 import type { ScaleLayout } from '../sheet/scale-layout';
-import { meanLab, patchwork } from './patchwork';
 import { type CellReading, readCell } from './read-cell';
 import { shineStrength } from './shine';
 

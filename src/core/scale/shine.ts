@@ -1,8 +1,8 @@
 /** Signs of shine on a cell: paint that rises smoothly above the cell's own lightness, places brighter than paper can be. */
+import { grown, type Patchwork, SAMPLE_MM } from '../capture/patchwork';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
 import { blockMeans, gaussianBlur } from '../raster/blur';
-import { grown, type Patchwork, SAMPLE_MM } from './patchwork';
 
 /** Broad enough that brush strokes average out (at 1.6 mm strong ones read as shine), narrow beside any shine that misleads. */
 const SHINE_BLUR_MM = 2.6;

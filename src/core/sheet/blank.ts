@@ -1,5 +1,5 @@
 /** Places of a sheet where bare paper must show: the white that a photograph's light is judged from. */
-import { boxesOverlap, type BoxMm, boxMm, grow } from './paper';
+import { boxesOverlap, type BoxMm, boxMm, grow } from '../geometry/box';
 import type { SheetLayout } from './layout';
 
 const PLACE_MM = 2.4;

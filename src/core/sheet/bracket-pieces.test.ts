@@ -1,6 +1,7 @@
+import { boxesOverlap } from '../geometry/box';
 import { PIECES } from './bracket-pieces';
 import { BRACKET_MARKER_IDS, bracketPage } from './brackets';
-import { boxesOverlap, PAPER_IDS } from './paper';
+import { PAPER_IDS } from './paper';
 
 test('four pieces in the order of the corners, each with a marker of its own', () => {
   expect(PIECES.map((p) => p.corner)).toEqual(['top-left', 'top-right', 'bottom-right', 'bottom-left']);

@@ -1,7 +1,7 @@
 /** One corner piece as it lies beside a painting: places on it from its own inner corner, mm. */
+import { boxesOverlap, boxMm, grow, type BoxMm } from '../geometry/box';
 import { bracketPage, type BracketCorner } from './brackets';
 import type { PatchMm } from './frame';
-import { boxesOverlap, type BoxMm, boxMm, grow } from './paper';
 
 export interface Piece {
   readonly corner: BracketCorner;

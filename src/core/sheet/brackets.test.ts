@@ -1,6 +1,7 @@
+import { type BoxMm } from '../geometry/box';
 import { BRACKET_MARKER_IDS, bracketPage, drawBrackets } from './brackets';
 import { MARKER_QUIET_MM } from './frame';
-import { type BoxMm, PAPER_IDS } from './paper';
+import { PAPER_IDS } from './paper';
 
 const within = (inner: BoxMm, outer: BoxMm, margin = 0) =>
   inner.xMm >= outer.xMm + margin &&

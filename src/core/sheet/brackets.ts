@@ -2,10 +2,11 @@
  * Four corner pieces to cut out and lay round a board or canvas that is larger than a sheet: each with a marker,
  * greys and a line of 100 mm. The inner corner of a piece touches the painting's corner.
  */
+import { type BoxMm, boxMm } from '../geometry/box';
 import { cardLightness, RAMP_CODES } from './card';
 import { type Mark, markerFills, type SheetDrawing, text } from './drawing';
 import type { MarkerMm, PatchMm } from './frame';
-import { type BoxMm, boxMm, PAPERS, type PaperId } from './paper';
+import { type PaperId, PAPERS } from './paper';
 
 export const BRACKET_CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as const;
 export type BracketCorner = (typeof BRACKET_CORNERS)[number];

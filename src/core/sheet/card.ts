@@ -6,7 +6,7 @@
  * which is what a linear mixture of bare paper and solid ink gives.
  */
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
-import { linearToCode, LINEAR_OF_CODE } from '../colour/srgb';
+import { LINEAR_OF_CODE, linearToCode } from '../colour/srgb';
 
 /** Lightness (L*) of the bare paper and of the darkest print. */
 export interface CardEnds {

@@ -4,9 +4,9 @@
  */
 import { linearRgbToLab } from '../colour/lab';
 import { oklabToLinearRgb } from '../colour/oklab';
-import { linearToCode, LINEAR_OF_CODE, type Triple } from '../colour/srgb';
-import { type CardEnds, cardChannel, NOMINAL_CARD } from './card';
-import { type BoxMm, boxMm } from './paper';
+import { LINEAR_OF_CODE, linearToCode, type Triple } from '../colour/srgb';
+import { type BoxMm, boxMm } from '../geometry/box';
+import { cardChannel, type CardEnds, NOMINAL_CARD } from './card';
 
 export interface ChromaPatchMm extends BoxMm {
   /** Printer codes, 0 to 255. */

@@ -3,10 +3,10 @@
  * they can't disagree. Greys are 8-bit sRGB codes, 255 is bare paper; a few fills are three such codes.
  */
 import type { Triple } from '../colour/srgb';
-import { MARKER_MODULES, markerModuleIsBlack } from './markers';
-import { type BoxMm, boxMm } from './paper';
-import { formatSheetTag, type SheetTag } from './qr';
+import { type BoxMm, boxMm } from '../geometry/box';
 import type { SheetLayout } from './layout';
+import { MARKER_MODULES, markerModuleIsBlack } from './markers';
+import { formatSheetTag, type SheetTag } from './qr';
 import type { ScaleLayout } from './scale-layout';
 
 export type Mark =

@@ -4,8 +4,9 @@
  * sides that show a sheet that is not flat, the QR code, and a row kept free for chromatic patches.
  * All later sheets use this frame; only what stands inside differs.
  */
+import { boxMm, type BoxMm } from '../geometry/box';
 import { cardLightness, RAMP_CODES } from './card';
-import { type BoxMm, boxMm, PAPERS, type PaperId } from './paper';
+import { PAPERS, type PaperId } from './paper';
 
 export const MARKER_MM = 14;
 export const MARKER_QUIET_MM = 2.5;

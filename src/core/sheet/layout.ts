@@ -1,7 +1,7 @@
 /** What every sheet lays out inside its frame: places to paint, places to try a mix, room for words. */
+import type { BoxMm } from '../geometry/box';
 import type { ChromaPatchMm } from './chroma';
 import type { SheetFrame } from './frame';
-import type { BoxMm } from './paper';
 
 export interface IndexedBoxMm extends BoxMm {
   /** From 1, left to right, top to bottom. */

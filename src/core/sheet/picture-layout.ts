@@ -1,7 +1,8 @@
 /** Where the frame of a picture, or the frames of a set of studies, stand on a sheet. */
+import { boxMm } from '../geometry/box';
 import { sheetFrame } from './frame';
 import type { IndexedBoxMm, SheetLayout } from './layout';
-import { boxMm, type PaperId } from './paper';
+import { type PaperId } from './paper';
 
 export interface PictureLayout extends SheetLayout {
   readonly kind: 'picture';

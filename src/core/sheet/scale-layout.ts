@@ -1,14 +1,18 @@
 /** Where the cells and test dabs of a scale stand on a sheet. */
-import { MAX_STEPS, MIN_STEPS } from '../exercise/scale';
+import { type BoxMm, boxMm } from '../geometry/box';
 import { chromaRow } from './chroma';
 import { sheetFrame } from './frame';
-import { type BoxMm, boxMm, type PaperId } from './paper';
 import type { IndexedBoxMm, SheetLayout } from './layout';
+import { type PaperId } from './paper';
 
 export interface ScaleLayout extends SheetLayout {
   readonly kind: 'scale';
   readonly steps: number;
 }
+
+/** What fits on both papers, 18 mm wide at least. */
+export const MIN_STEPS = 3;
+export const MAX_STEPS = 15;
 
 export const CELL_HEIGHT_MM = 30;
 const CELL_GAP_MM = 2;

@@ -1,5 +1,5 @@
 import { cardLightness, RAMP_CODES } from './card';
-import { PAPERS, PAPER_IDS } from './paper';
+import { PAPER_IDS, PAPERS } from './paper';
 import { formatSheetTag, parseSheetTag } from './qr';
 import { scaleLayout } from './scale-layout';
 

@@ -1,10 +1,10 @@
 /** Every marker that is printed is found under its own number by the detector that looks for it. */
-import sharp from 'sharp';
-import { loadOpenCv } from '@/workers/opencv';
 import { sheetToPng } from '@/print/sheet-png';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import sharp from 'sharp';
+import { drawExerciseSheet } from '../handout/exercise-sheet';
+import { defaultTerms } from '../kinds/kinds';
 import { bracketPage, drawBrackets } from '../sheet/brackets';
-import { defaultTerms } from '../exercise/kinds';
-import { drawExerciseSheet } from '../sheet/exercise-sheet';
 import { PAPER_IDS, PAPERS } from '../sheet/paper';
 import { findMarkers } from './markers';
 

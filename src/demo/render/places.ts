@@ -1,6 +1,7 @@
 /** Places of the sample world in one light: the breakwater, the stair hall, the hills behind the salt pans. */
 import { smoothNoise } from '@/devices/random';
 import {
+  ball,
   block,
   common,
   cone,
@@ -13,7 +14,6 @@ import {
   stretched,
   turned,
   without,
-  ball,
 } from './distances';
 import type { Scene, Vector } from './scene';
 

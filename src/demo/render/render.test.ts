@@ -5,7 +5,7 @@ import sharp from 'sharp';
 import { PARTS, render } from './march';
 import { STILL_LIFES } from './still-lifes';
 
-const FOLDER = path.resolve('src/demo/references');
+const FOLDER = path.resolve('assets/references');
 const WIDE = 80;
 
 const small = async (file: string, width: number, height: number, channels: 1 | 3) => {

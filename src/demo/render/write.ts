@@ -44,7 +44,7 @@ async function write(scene: Scene, { width, height, codes, thingOf, partOf }: Re
   );
 }
 
-const [only, out] = [process.argv[2], path.resolve('src/demo/references')];
+const [only, out] = [process.argv[2], path.resolve('assets/references')];
 for (const scene of [...STILL_LIFES(), ...PLACES()].filter((s) => only === undefined || s.name === only)) {
   console.log(scene.name);
   await write(

@@ -2,7 +2,7 @@
 /** Brings a picture in, with where it is from and who may use it. */
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { PICTURE_TYPES, sendPhoto } from '../send-photo';
+import { PICTURE_TYPES, sendPhoto } from '../hand-in/send-photo';
 
 const words = (value: FormDataEntryValue | null) => (typeof value === 'string' ? value : '');
 

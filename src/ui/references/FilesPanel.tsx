@@ -1,5 +1,5 @@
 /** What a prepared picture is taken out as: sheets to print, pictures, outlines, layers. */
-import { UsesList } from '../UsesList';
+import { UsesList } from '../plan/UsesList';
 
 interface Props {
   readonly referenceId: string;

@@ -1,15 +1,15 @@
 'use client';
 /** The bench on which a picture is prepared: two views of it side by side, what can be done at the right, its lightnesses below. */
-import dynamic from 'next/dynamic';
-import { useEffect, useMemo, useState, useTransition } from 'react';
 import { stepLabels } from '@/core/exercise/numbering';
+import { targetLightnesses } from '@/core/exercise/targets';
 import { cutKey, type Preparation } from '@/core/reference/preparation';
 import type { NamedShape } from '@/core/reference/shape-cut';
-import { targetLightnesses } from '@/core/scale/targets';
 import type { BenchView } from '@/workers/browser/bench-protocol';
-import { MarkCorners } from '../MarkCorners';
-import { Choice, Tick } from '../setter/fields';
-import { useKeys } from '../use-keys';
+import dynamic from 'next/dynamic';
+import { useEffect, useMemo, useState, useTransition } from 'react';
+import { MarkCorners } from '../hand-in/MarkCorners';
+import { useKeys } from '../parts/use-keys';
+import { Choice, Tick } from '../plan/fields';
 import { FactsList } from './FactsList';
 import { FilesPanel } from './FilesPanel';
 import { FramePanel } from './FramePanel';
@@ -22,7 +22,7 @@ import { useReferenceBench } from './use-reference-bench';
 import { ValuesPanel } from './ValuesPanel';
 
 /** The drawing surface knows no server. */
-const BrushSurface = dynamic(() => import('../BrushSurface'), { ssr: false });
+const BrushSurface = dynamic(() => import('./BrushSurface'), { ssr: false });
 
 type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
 

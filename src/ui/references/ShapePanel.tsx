@@ -3,8 +3,8 @@
 import type { Preparation } from '@/core/reference/preparation';
 import { type NamedShape, STANDING } from '@/core/reference/shape-cut';
 import type { BenchAnswer } from '@/workers/browser/bench-protocol';
-import { MassFields, newMass } from '../masses/MassFields';
-import { Choice } from '../setter/fields';
+import { Choice } from '../plan/fields';
+import { MassFields, newMass } from './MassFields';
 
 export type ShapeTool = 'pick' | 'merge' | 'split';
 

@@ -1,7 +1,7 @@
 'use client';
 /** The picture's own lightnesses with the lines between tones on them: dragged, or moved by keys, with the share of each tone live. */
 import { useRef } from 'react';
-import { cssGrey } from '../grey';
+import { cssGrey } from '../parts/grey';
 
 interface Props {
   readonly histogram: readonly number[];

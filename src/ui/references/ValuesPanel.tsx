@@ -1,10 +1,10 @@
 'use client';
 /** Values of a picture: how it is seen, squinted, mapped onto paint, and reduced to few tones. */
-import type { BenchView } from '@/workers/browser/bench-protocol';
 import { KEYS } from '@/core/exercise/judging';
 import { MEDIA, MEDIUM_IDS } from '@/core/exercise/media';
 import { cutKey, type Preparation } from '@/core/reference/preparation';
-import { Choice } from '../setter/fields';
+import type { BenchView } from '@/workers/browser/bench-protocol';
+import { Choice } from '../plan/fields';
 
 interface Props {
   readonly preparation: Preparation;

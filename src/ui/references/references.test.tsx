@@ -1,8 +1,8 @@
 /** The instruments of the bench on which a picture is prepared, as they stand on the page. */
-import { renderToStaticMarkup } from 'react-dom/server';
 import { type Preparation, untouched } from '@/core/reference/preparation';
 import type { BenchAnswer } from '@/workers/browser/bench-protocol';
-import { ReadingChoice } from '../ReadingChoice';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { ReadingChoice } from '../table/tones/ReadingChoice';
 import { FactsList } from './FactsList';
 import { FramePanel } from './FramePanel';
 import { Guides } from './Guides';

@@ -1,9 +1,9 @@
 'use client';
 /** The worker on which a picture is prepared: it is asked for the newest state only, so that a finger is followed and never queued. */
+import type { BenchAnswer, BenchRequest, ReferenceBench } from '@/workers/browser/bench-protocol';
 import type { Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { startPictureWorker } from '../picture-worker';
-import type { BenchAnswer, BenchRequest, ReferenceBench } from '@/workers/browser/bench-protocol';
+import { startPictureWorker } from '../parts/picture-worker';
 
 export interface Bench {
   readonly answer: BenchAnswer | null;

@@ -1,6 +1,6 @@
 /** What the page on which a reference is prepared asks its worker, and what it hears. */
-import type { Preparation } from '@/core/reference/preparation';
 import type { ReferenceFacts } from '@/core/reference/facts';
+import type { Preparation } from '@/core/reference/preparation';
 
 /** Ways of seeing the picture. Luma 601 and 709 are there to compare: what video and screens call grey. */
 export const BENCH_VIEWS = [

@@ -1,10 +1,10 @@
 /// <reference lib="webworker" />
 /** The browser worker on which masses are painted over a student's picture: whole shapes and strokes, as the studio will take them. */
-import { expose } from 'comlink';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
-import { outlinesOf } from '@/core/notan/tidy';
 import { squaredDistances } from '@/core/raster/distance';
 import { massPlane } from '@/core/reference/set-up';
+import { outlinesOf } from '@/core/tones/tidy';
+import { expose } from 'comlink';
 import type { MassesShown, MassPainting } from './masses-protocol';
 
 interface Opened {

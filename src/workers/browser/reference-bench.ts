@@ -1,11 +1,8 @@
 /// <reference lib="webworker" />
 /** The browser worker on which a reference is prepared: it keeps the picture, draws both views, and answers what can be said of them. */
-import { expose } from 'comlink';
-import { linearToCode } from '@/core/colour/srgb';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
-import { outlinesOf } from '@/core/notan/tidy';
-import { sharesOf } from '@/core/notan/tones';
-import { otsuThresholds, TooFewTones } from '@/core/notan/thresholds';
+import { linearToCode } from '@/core/colour/srgb';
+import { targetLightnesses } from '@/core/exercise/targets';
 import { uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
 import { type BenchState, benchState } from '@/core/reference/bench-state';
@@ -14,7 +11,10 @@ import { cutKey, type Preparation } from '@/core/reference/preparation';
 import { OneSided } from '@/core/reference/shadow-map';
 import { indexAt } from '@/core/reference/shape-cut';
 import { valueMap } from '@/core/reference/value-map';
-import { targetLightnesses } from '@/core/scale/targets';
+import { otsuThresholds, TooFewTones } from '@/core/tones/thresholds';
+import { outlinesOf } from '@/core/tones/tidy';
+import { sharesOf } from '@/core/tones/tones';
+import { expose } from 'comlink';
 import type { BenchAnswer, BenchRequest, BenchShape, BenchView, ReferenceBench } from './bench-protocol';
 
 let state: BenchState | null = null;

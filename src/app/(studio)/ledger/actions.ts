@@ -1,11 +1,11 @@
 'use server';
-import { revalidatePath } from 'next/cache';
-import { bringInCard, forgetCard } from '@/studio/cards';
-import { addStudent, changeClass, type ClassSettings, createClass, reissueCode } from '@/studio/people';
-import { deleteStudent } from '@/studio/records';
-import { setMeetings } from '@/studio/timetables';
-import { numberingSchema } from '@/studio/words';
 import type { MeetingRule } from '@/core/planning/meetings';
+import { bringInCard, forgetCard } from '@/studio/class/cards';
+import { addStudent, changeClass, type ClassSettings, createClass, reissueCode } from '@/studio/class/people';
+import { deleteStudent } from '@/studio/class/records';
+import { setMeetings } from '@/studio/plan/timetables';
+import { numberingSchema } from '@/studio/words';
+import { revalidatePath } from 'next/cache';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 

@@ -1,7 +1,7 @@
-import Link from 'next/link';
 import { NUMBERINGS, NUMBERING_IDS } from '@/core/exercise/numbering';
-import { classesOf } from '@/studio/people';
-import { LedgerForm } from '@/ui/LedgerForm';
+import { classesOf } from '@/studio/class/people';
+import { LedgerForm } from '@/ui/ledger/LedgerForm';
+import Link from 'next/link';
 import { teacherOnly } from '../../access';
 import { makeClass } from './actions';
 

@@ -1,11 +1,9 @@
 'use server';
-import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
 import { MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
+import { PAINT_IDS, type PaintId } from '@/core/exercise/paints';
 import { type LoggedMix, loggedMixSchema } from '@/core/mixing/logged-mix';
 import type { Figures } from '@/core/mixing/paint-model';
 import { figuresSchema } from '@/core/mixing/stored-fit';
-import { PAINT_IDS, type PaintId } from '@/core/planning/paints';
 import {
   choosePaints,
   importPalette,
@@ -14,7 +12,9 @@ import {
   nearestMixes,
   setFigures,
   takeOutMix,
-} from '@/studio/palettes';
+} from '@/studio/mixing/palettes';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 

@@ -1,8 +1,8 @@
-import { z } from 'zod';
 import { MEDIUM_IDS } from '@/core/exercise/media';
-import { classesOf } from '@/studio/people';
-import { firstAsk, paletteFor } from '@/studio/palettes';
-import { MixingBench } from '@/ui/bench/MixingBench';
+import { classesOf } from '@/studio/class/people';
+import { firstAsk, paletteFor } from '@/studio/mixing/palettes';
+import { MixingBench } from '@/ui/mixing/MixingBench';
+import { z } from 'zod';
 import { orNotFound, teacherOnly } from '../../access';
 import { choose, figure, logged, takenOut } from './actions';
 

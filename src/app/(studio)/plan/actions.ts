@@ -1,13 +1,13 @@
 'use server';
+import { exerciseTermsSchema } from '@/core/exercise/terms';
+import type { Placing } from '@/core/planning/timetable';
+import { sheetToSvg } from '@/print/sheet-svg';
+import { classOf } from '@/studio/access/actor';
+import { draftSheet, duplicateExercise, reviseExercise, setExercise } from '@/studio/plan/exercises';
+import { placeStages } from '@/studio/plan/timetables';
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
-import { exerciseTermsSchema } from '@/core/exercise/terms';
-import { sheetToSvg } from '@/print/sheet-svg';
-import { classOf } from '@/studio/actor';
-import { draftSheet, duplicateExercise, reviseExercise, setExercise } from '@/studio/exercises';
-import type { Placing } from '@/core/planning/timetable';
-import { placeStages } from '@/studio/timetables';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 

@@ -1,8 +1,8 @@
+import { inShort, KINDS, valuesOf } from '@/core/kinds/kinds';
+import { exercisesOfTeacher } from '@/studio/plan/exercises';
+import { ValueStrip } from '@/ui/instruments/ValueStrip';
+import { sayDay } from '@/ui/parts/dates';
 import Link from 'next/link';
-import { inShort, KINDS, valuesOf } from '@/core/exercise/kinds';
-import { exercisesOfTeacher } from '@/studio/exercises';
-import { sayDay } from '@/ui/dates';
-import { ValueStrip } from '@/ui/ValueStrip';
 import { teacherOnly } from '../../access';
 
 export default async function Plan() {

@@ -1,6 +1,6 @@
 'use server';
+import { discardFromTray, giveFromTray } from '@/studio/hand-in/pile';
 import { revalidatePath } from 'next/cache';
-import { discardFromTray, giveFromTray } from '@/studio/pile';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 

@@ -1,5 +1,5 @@
+import { classesOf } from '@/studio/class/people';
 import { redirect } from 'next/navigation';
-import { classesOf } from '@/studio/people';
 import { teacherOnly } from '../../access';
 
 export default async function Racks() {

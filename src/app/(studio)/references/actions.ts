@@ -1,10 +1,10 @@
 'use server';
+import { dropReference, keepPreparation } from '@/studio/reference/references';
+import { dropSetUp, keepNewSetUp, keepSetUp } from '@/studio/reference/set-ups';
+import { bringShippedIn } from '@/studio/reference/shipped-pictures';
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
-import { dropReference, keepPreparation } from '@/studio/references';
-import { dropSetUp, keepNewSetUp, keepSetUp } from '@/studio/set-ups';
-import { bringShippedIn } from '@/studio/shipped-pictures';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 

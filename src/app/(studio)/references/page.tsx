@@ -1,8 +1,8 @@
-import Link from 'next/link';
-import { referencesOf } from '@/studio/references';
-import { setUpsOf } from '@/studio/set-ups';
-import { shippedPictures } from '@/studio/shipped-pictures';
+import { referencesOf } from '@/studio/reference/references';
+import { setUpsOf } from '@/studio/reference/set-ups';
+import { shippedPictures } from '@/studio/reference/shipped-pictures';
 import { BringIn } from '@/ui/references/BringIn';
+import Link from 'next/link';
 import { teacherOnly } from '../../access';
 import { beginSetUp, takeShipped } from './actions';
 

@@ -1,8 +1,6 @@
 'use server';
-import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
-import { VERDICTS } from '@/data/schema';
-import { decide, editItem, setWord, withdraw } from '@/studio/critiquing';
+import { VERDICTS } from '@/data/schema/tables';
+import { decide, editItem, setWord, withdraw } from '@/studio/critique/critiquing';
 import {
   acceptReading,
   judgeAgain,
@@ -10,9 +8,11 @@ import {
   READING_SCOPES,
   setFrameIsDark,
   takeReadingsBack,
-} from '@/studio/notan-hand-ins';
-import { tryAgain } from '@/studio/receive';
-import { paintMasses } from '@/studio/set-ups';
+} from '@/studio/hand-in/notan-hand-ins';
+import { tryAgain } from '@/studio/hand-in/receive';
+import { paintMasses } from '@/studio/reference/set-ups';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 

@@ -1,5 +1,5 @@
-import { NotFound } from '@/studio/actor';
-import { cardFile, carryCardOver } from '@/studio/cards';
+import { NotFound } from '@/studio/access/actor';
+import { cardFile, carryCardOver } from '@/studio/class/cards';
 import { answer, fromElsewhere, nothingHere } from '../../api';
 import { withUpload } from '../../take-upload';
 

@@ -1,9 +1,9 @@
+import { NotFound } from '@/studio/access/actor';
+import { checkRoom } from '@/studio/hand-in/receive';
+import { checkDab } from '@/studio/mixing/checks';
+import { practiceDab } from '@/studio/practice/practice';
 import { rm } from 'node:fs/promises';
 import { z } from 'zod';
-import { NotFound } from '@/studio/actor';
-import { checkDab } from '@/studio/checks';
-import { practiceDab } from '@/studio/practice';
-import { checkRoom } from '@/studio/receive';
 import { answer, fromElsewhere, nothingHere } from '../../api';
 import { takeUpload } from '../../take-upload';
 

@@ -1,8 +1,8 @@
 import { stepsSchema } from '@/core/exercise/scale';
 import { PAPER_IDS } from '@/core/sheet/paper';
 import { sheetsToPdf } from '@/print/sheet-pdf';
-import { NotFound } from '@/studio/actor';
-import { finderFor } from '@/studio/finders';
+import { NotFound } from '@/studio/access/actor';
+import { finderFor } from '@/studio/mixing/finders';
 import { answer } from '../../api';
 
 /** The value finder of a class on a printer, as PDF. */

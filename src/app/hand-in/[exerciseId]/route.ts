@@ -1,8 +1,8 @@
-import { NotFound } from '@/studio/actor';
-import { receivePhoto } from '@/studio/receive';
+import { NotFound } from '@/studio/access/actor';
+import { receivePhoto } from '@/studio/hand-in/receive';
 import { answer, fromElsewhere, nothingHere } from '../../api';
-import { targetOf } from '../../target-of';
 import { withUpload } from '../../take-upload';
+import { targetOf } from '../../target-of';
 
 export async function POST(
   request: Request,

@@ -1,5 +1,5 @@
-import { attemptFor } from '@/studio/actor';
-import type { LiveNews } from '@/studio/live';
+import { attemptFor } from '@/studio/access/actor';
+import type { LiveNews } from '@/studio/hand-in/live';
 import { answer } from '../../api';
 
 export const dynamic = 'force-dynamic';

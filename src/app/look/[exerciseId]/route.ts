@@ -1,8 +1,8 @@
-import { NotFound } from '@/studio/actor';
-import { lookPicture, takeLook } from '@/studio/looks';
+import { NotFound } from '@/studio/access/actor';
+import { lookPicture, takeLook } from '@/studio/hand-in/looks';
 import { answer, fromElsewhere, nothingHere } from '../../api';
-import { targetOf } from '../../target-of';
 import { withUpload } from '../../take-upload';
+import { targetOf } from '../../target-of';
 
 interface At {
   readonly params: Promise<{ exerciseId: string }>;

@@ -1,10 +1,10 @@
 /** One file of a pile, a picture or a ZIP of them; answers line by line as each picture is sorted. */
+import { classOf, NotFound, Refused } from '@/studio/access/actor';
+import { type PileOutcome, sortIntoClass } from '@/studio/hand-in/pile';
+import { checkRoom } from '@/studio/hand-in/receive';
+import { isZip, unzip } from '@/studio/hand-in/unzip';
 import { open, rm } from 'node:fs/promises';
 import { z } from 'zod';
-import { classOf, NotFound, Refused } from '@/studio/actor';
-import { type PileOutcome, sortIntoClass } from '@/studio/pile';
-import { checkRoom } from '@/studio/receive';
-import { isZip, unzip } from '@/studio/unzip';
 import { answer, fromElsewhere, nothingHere } from '../../api';
 import { sayError } from '../../outcome';
 import { takeUpload } from '../../take-upload';

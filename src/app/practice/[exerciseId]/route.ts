@@ -1,5 +1,5 @@
-import { NotFound } from '@/studio/actor';
-import { practiceLook, practicePhoto } from '@/studio/practice';
+import { NotFound } from '@/studio/access/actor';
+import { practiceLook, practicePhoto } from '@/studio/practice/practice';
 import { answer, fromElsewhere, nothingHere } from '../../api';
 
 export async function POST(

@@ -1,6 +1,6 @@
+import { NotFound } from '@/studio/access/actor';
+import { exportStudent } from '@/studio/class/records';
 import { Readable } from 'node:stream';
-import { NotFound } from '@/studio/actor';
-import { exportStudent } from '@/studio/records';
 import { answer } from '../../api';
 
 export async function GET(_: Request, { params }: { params: Promise<{ studentId: string }> }): Promise<Response> {

@@ -1,4 +1,4 @@
-import { exerciseReference } from '@/studio/references';
+import { exerciseReference } from '@/studio/reference/references';
 import { answer, nothingHere } from '../../api';
 
 /** Sheets of the picture that an exercise is painted from, or the picture in its tones to look at. */

@@ -1,6 +1,6 @@
 import { sheetsToPdf } from '@/print/sheet-pdf';
 import { sheetToSvg } from '@/print/sheet-svg';
-import { sheetsFor } from '@/studio/exercises';
+import { sheetsFor } from '@/studio/plan/exercises';
 import { answer, nothingHere } from '../../api';
 
 /** The sheets of an exercise as one PDF, or the first as SVG to look at. */

@@ -1,8 +1,8 @@
 import { meetingsOf } from '@/core/planning/meetings';
 import { checkTimetable } from '@/core/planning/timetable';
 import { timetableToIcs } from '@/print/timetable-ics';
-import { exerciseFor, NotFound } from '@/studio/actor';
-import { timetableOf } from '@/studio/timetables';
+import { exerciseFor, NotFound } from '@/studio/access/actor';
+import { timetableOf } from '@/studio/plan/timetables';
 import { answer, nothingHere } from '../../api';
 
 /** The timetable of an exercise as a calendar file. */

@@ -1,5 +1,5 @@
-import { NotFound } from '@/studio/actor';
-import { trayPicture } from '@/studio/pile';
+import { NotFound } from '@/studio/access/actor';
+import { trayPicture } from '@/studio/hand-in/pile';
 import { answer, nothingHere } from '../../api';
 
 export async function GET(_: Request, { params }: { params: Promise<{ trayId: string }> }): Promise<Response> {

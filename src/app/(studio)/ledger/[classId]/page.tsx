@@ -1,11 +1,11 @@
 import type { MeetingRule } from '@/core/planning/meetings';
-import { classOf } from '@/studio/actor';
-import { studentsOf } from '@/studio/people';
-import { CardPanel } from '@/ui/CardPanel';
-import { ClassSettings } from '@/ui/ClassSettings';
-import { LedgerForm } from '@/ui/LedgerForm';
-import { MeetingForm } from '@/ui/MeetingForm';
-import { StudentRow } from '@/ui/StudentRow';
+import { classOf } from '@/studio/access/actor';
+import { studentsOf } from '@/studio/class/people';
+import { CardPanel } from '@/ui/ledger/CardPanel';
+import { ClassSettings } from '@/ui/ledger/ClassSettings';
+import { LedgerForm } from '@/ui/ledger/LedgerForm';
+import { MeetingForm } from '@/ui/ledger/MeetingForm';
+import { StudentRow } from '@/ui/ledger/StudentRow';
 import { orNotFound, teacherOnly } from '../../../access';
 import { bringInClassCard, enrol, forgetClassCard, keepMeetings, newCode, removeStudent, setClass } from '../actions';
 

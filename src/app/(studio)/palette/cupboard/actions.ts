@@ -1,12 +1,12 @@
 'use server';
+import { stepsSchema } from '@/core/exercise/scale';
+import { BadShelf } from '@/core/formats/shelf-csv';
+import { type ShelfItem, STORED_IDS } from '@/core/planning/quantities';
+import { Refused } from '@/studio/access/actor';
+import { addPrinter, forgetReadings, importReadings, practiceReading } from '@/studio/mixing/finders';
+import { importShelf, putOnShelf } from '@/studio/mixing/shelf';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { BadShelf } from '@/core/formats/shelf-csv';
-import { stepsSchema } from '@/core/exercise/scale';
-import { type ShelfItem, STORED_IDS } from '@/core/planning/quantities';
-import { Refused } from '@/studio/actor';
-import { addPrinter, forgetReadings, importReadings, practiceReading } from '@/studio/finders';
-import { importShelf, putOnShelf } from '@/studio/shelf';
 import { teacherOnly } from '../../../access';
 import { outcome, type Outcome } from '../../../outcome';
 

@@ -1,13 +1,13 @@
-import { PAINT_IDS, PAINTS } from '@/core/planning/paints';
+import { PAINT_IDS, PAINTS } from '@/core/exercise/paints';
+import { SUPPLIES, SUPPLY_IDS } from '@/core/exercise/supplies';
 import { usualItem } from '@/core/planning/quantities';
-import { SUPPLIES, SUPPLY_IDS } from '@/core/planning/supplies';
-import { printersOf } from '@/studio/finders';
-import { classesOf } from '@/studio/people';
-import { shelfOf } from '@/studio/shelf';
-import { FileReaderButton } from '@/ui/FileReaderButton';
-import { FinderPanel } from '@/ui/FinderPanel';
-import { LedgerForm } from '@/ui/LedgerForm';
-import { ShelfRow } from '@/ui/ShelfRow';
+import { classesOf } from '@/studio/class/people';
+import { printersOf } from '@/studio/mixing/finders';
+import { shelfOf } from '@/studio/mixing/shelf';
+import { LedgerForm } from '@/ui/ledger/LedgerForm';
+import { FinderPanel } from '@/ui/mixing/FinderPanel';
+import { ShelfRow } from '@/ui/mixing/ShelfRow';
+import { FileReaderButton } from '@/ui/parts/FileReaderButton';
 import { teacherOnly } from '../../../access';
 import { clearPrinter, keepItem, makePrinter, practise, readPrinter, readShelf } from './actions';
 

@@ -1,10 +1,10 @@
-import { z } from 'zod';
 import { MEDIA, MEDIUM_IDS } from '@/core/exercise/media';
-import { classesOf } from '@/studio/people';
-import { FileReaderButton } from '@/ui/FileReaderButton';
-import { SwatchReader } from '@/ui/bench/SwatchReader';
+import { NotFound } from '@/studio/access/actor';
+import { classesOf } from '@/studio/class/people';
+import { SwatchReader } from '@/ui/mixing/SwatchReader';
+import { FileReaderButton } from '@/ui/parts/FileReaderButton';
+import { z } from 'zod';
 import { orNotFound, teacherOnly } from '../../../access';
-import { NotFound } from '@/studio/actor';
 import { bringInFigures, bringInSwatches } from '../actions';
 
 const querySchema = z.object({ class: z.string().max(40).catch(''), medium: z.enum(MEDIUM_IDS).catch('gouache') });

@@ -1,8 +1,8 @@
+import { classesOf } from '@/studio/class/people';
+import { referencesOf } from '@/studio/reference/references';
+import { setUpsOf } from '@/studio/reference/set-ups';
+import { ExerciseSetter } from '@/ui/plan/ExerciseSetter';
 import { redirect } from 'next/navigation';
-import { classesOf } from '@/studio/people';
-import { referencesOf } from '@/studio/references';
-import { setUpsOf } from '@/studio/set-ups';
-import { ExerciseSetter } from '@/ui/setter/ExerciseSetter';
 import { teacherOnly } from '../../../access';
 import { drawSheet, saveNew } from '../actions';
 

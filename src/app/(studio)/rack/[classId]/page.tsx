@@ -1,14 +1,14 @@
-import Link from 'next/link';
-import { labelsOf } from '@/studio/exercises';
-import { classesOf } from '@/studio/people';
-import { trayOf } from '@/studio/pile';
+import { classesOf } from '@/studio/class/people';
+import { trayOf } from '@/studio/hand-in/pile';
+import { labelsOf } from '@/studio/plan/exercises';
 import { rackOf } from '@/studio/views';
-import { sayDay } from '@/ui/dates';
-import { PileDrop } from '@/ui/PileDrop';
-import { RackBoard, RackPlace } from '@/ui/RackBoard';
-import { StateMark } from '@/ui/StateMark';
-import { Strip } from '@/ui/Strip';
-import { stripCells } from '@/ui/strip-cells';
+import { Strip } from '@/ui/instruments/Strip';
+import { stripCells } from '@/ui/instruments/strip-cells';
+import { sayDay } from '@/ui/parts/dates';
+import { StateMark } from '@/ui/parts/StateMark';
+import { PileDrop } from '@/ui/rack/PileDrop';
+import { RackBoard, RackPlace } from '@/ui/rack/RackBoard';
+import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../access';
 import { discardPicture, givePicture } from '../actions';
 

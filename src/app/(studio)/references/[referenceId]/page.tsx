@@ -1,5 +1,5 @@
-import { classesOf } from '@/studio/people';
-import { referenceFor, referencesOf, usesOf } from '@/studio/references';
+import { classesOf } from '@/studio/class/people';
+import { referenceFor, referencesOf, usesOf } from '@/studio/reference/references';
 import { PrepareBench } from '@/ui/references/PrepareBench';
 import { orNotFound, teacherOnly } from '../../../access';
 import { keepReference, takeAway } from '../actions';

@@ -1,12 +1,12 @@
-import { valuesOf } from '@/core/exercise/kinds';
 import { stepLabels } from '@/core/exercise/numbering';
-import { exerciseLayout } from '@/core/sheet/exercise-layout';
-import { labelsOf } from '@/studio/exercises';
-import { readingsForEveryone, setUpOfExercise } from '@/studio/notan-hand-ins';
-import { wantedBy } from '@/studio/references';
-import { repaintWords } from '@/studio/repainting';
+import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { valuesOf } from '@/core/kinds/kinds';
+import { repaintWords } from '@/studio/critique/repainting';
+import { readingsForEveryone, setUpOfExercise } from '@/studio/hand-in/notan-hand-ins';
+import { labelsOf } from '@/studio/plan/exercises';
+import { wantedBy } from '@/studio/reference/references';
 import { standingOf, tableOf } from '@/studio/views';
-import { CritiqueTable } from '@/ui/CritiqueTable';
+import { CritiqueTable } from '@/ui/table/CritiqueTable';
 import { orNotFound, teacherOnly } from '../../../access';
 import {
   acceptAsReading,

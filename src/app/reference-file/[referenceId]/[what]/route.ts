@@ -1,6 +1,6 @@
-import { NotFound } from '@/studio/actor';
 import { REFERENCE_FILES, type ReferenceFile } from '@/core/reference/reference-files';
-import { referenceFileFor } from '@/studio/references';
+import { NotFound } from '@/studio/access/actor';
+import { referenceFileFor } from '@/studio/reference/references';
 import { answer, nothingHere } from '../../../api';
 
 const TYPES: Record<ReferenceFile, readonly [type: string, ending: string]> = {

@@ -1,5 +1,5 @@
-import { NotFound } from '@/studio/actor';
-import { REFERENCE_PICTURES, referencePicture } from '@/studio/references';
+import { NotFound } from '@/studio/access/actor';
+import { REFERENCE_PICTURES, referencePicture } from '@/studio/reference/references';
 import { answer, nothingHere } from '../../../api';
 
 export async function GET(

@@ -1,4 +1,4 @@
-import { NotFound } from '@/studio/actor';
+import { NotFound } from '@/studio/access/actor';
 import { tonesOfAttempt } from '@/studio/views';
 import { answer, nothingHere } from '../../../api';
 

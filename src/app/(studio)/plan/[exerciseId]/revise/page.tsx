@@ -1,7 +1,7 @@
-import { exerciseFor } from '@/studio/actor';
-import { referencesOf } from '@/studio/references';
-import { setUpsOf } from '@/studio/set-ups';
-import { ExerciseSetter } from '@/ui/setter/ExerciseSetter';
+import { exerciseFor } from '@/studio/access/actor';
+import { referencesOf } from '@/studio/reference/references';
+import { setUpsOf } from '@/studio/reference/set-ups';
+import { ExerciseSetter } from '@/ui/plan/ExerciseSetter';
 import { orNotFound, teacherOnly } from '../../../../access';
 import { drawSheet, saveRevision } from '../../actions';
 

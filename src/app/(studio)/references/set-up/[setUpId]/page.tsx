@@ -1,5 +1,5 @@
-import { setUpFor, usesOfSetUp } from '@/studio/set-ups';
-import { SetUpBench } from '@/ui/masses/SetUpBench';
+import { setUpFor, usesOfSetUp } from '@/studio/reference/set-ups';
+import { SetUpBench } from '@/ui/references/SetUpBench';
 import { orNotFound, teacherOnly } from '../../../../access';
 import { keepMasses, takeSetUpAway } from '../../actions';
 

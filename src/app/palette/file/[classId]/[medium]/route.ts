@@ -1,7 +1,7 @@
-import { z } from 'zod';
 import { MEDIUM_IDS } from '@/core/exercise/media';
-import { classOf, NotFound } from '@/studio/actor';
-import { paletteCsv, paletteFor, paletteGpl } from '@/studio/palettes';
+import { classOf, NotFound } from '@/studio/access/actor';
+import { paletteCsv, paletteFor, paletteGpl } from '@/studio/mixing/palettes';
+import { z } from 'zod';
 import { answer } from '../../../../api';
 
 const querySchema = z.object({ medium: z.enum(MEDIUM_IDS), as: z.enum(['csv', 'gpl']) });

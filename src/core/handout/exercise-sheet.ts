@@ -1,0 +1,138 @@
+/** The sheet of any kind of exercise, and the handout that goes with it. */
+import { bandPicture } from '../bands/band-picture';
+import { drawBandSheet, drawOwnBandSheet } from '../bands/band-sheet';
+import { type PaintId, PAINTS } from '../exercise/paints';
+import { type ExerciseTerms, isPicture, isStepped } from '../exercise/terms';
+import { exerciseLayout } from '../kinds/exercise-layout';
+import { recipeOf } from '../kinds/exercise-recipe';
+import { inShort, KINDS } from '../kinds/kinds';
+import { paintFor } from '../kinds/quantities';
+import { shapeWidths } from '../kinds/shape-widths';
+import { brushesFor, workLines } from '../kinds/work-lines';
+import type { Figures } from '../mixing/paint-model';
+import { puddleName } from '../mixing/recipe-words';
+import { drawScaleSheet, type Mark, type SheetDrawing, text } from '../sheet/drawing';
+import { PAPERS } from '../sheet/paper';
+import { drawPictureSheet } from '../sheet/picture-drawing';
+
+export interface ExerciseWords {
+  readonly title: string;
+  readonly className: string;
+  /** The student's display name, or a number where a glyph is missing; empty for a sheet to all. */
+  readonly name: string;
+  /** The class's names of the steps in reading order; empty for kinds without steps. */
+  readonly labels: readonly string[];
+  /** When it is due, in words; empty for no date. */
+  readonly due: string;
+  /** All cautions, for the handout. */
+  readonly care: string;
+  /** The few that fit beside the work on a sheet of steps. */
+  readonly careInShort: string;
+  readonly exercise: string | null;
+  readonly student: string | null;
+  /** What the class knows of its paints. */
+  readonly figures: Figures;
+}
+
+/** The puddles by name in the order to mix them; null where there is no recipe. */
+function mixingNames(terms: ExerciseTerms, { figures, labels }: ExerciseWords): string[] | null {
+  const recipe = recipeOf(terms, figures);
+  return recipe && recipe.order.map((step) => puddleName(recipe, step, labels));
+}
+
+/** The sheet to paint on. Throws DoesNotFit when bands are asked for that the frame can't hold. */
+export function drawExerciseSheet(terms: ExerciseTerms, words: ExerciseWords): SheetDrawing {
+  const { title, name, labels, exercise, student } = words;
+  const subtitle = `${words.className} · ${inShort(terms)}`;
+  const layout = exerciseLayout(terms);
+  if (layout.kind === 'scale')
+    return drawScaleSheet(layout, {
+      title,
+      subtitle,
+      name,
+      labels,
+      work: workLines(terms, labels, mixingNames(terms, words)),
+      care: words.careInShort,
+      exercise,
+      student,
+      kind: terms.kind,
+    });
+  const steps = isStepped(terms) ? terms.steps : layout.cells.length;
+  const heading = { title, subtitle, name, tag: { kind: terms.kind, steps, paper: terms.paper, exercise, student } };
+  if (terms.kind === 'bands') {
+    const picture = bandPicture(terms);
+    if (terms.outlines === 'own') {
+      const { widthMm, heightMm } = picture.frame;
+      const light = terms.motif === 'ranges' ? null : ([terms.lamp.x * widthMm, terms.lamp.y * heightMm] as const);
+      return drawOwnBandSheet(layout, { light, silhouette: picture.silhouette?.shape ?? null }, heading);
+    }
+    const lightFirst = terms.order === 'light-first' ? labels : [...labels].reverse();
+    return drawBandSheet(layout, picture, lightFirst, heading);
+  }
+  return drawPictureSheet(layout, {
+    ...heading,
+    captions: terms.kind === 'quick-studies' ? terms.goals : [],
+    blackFrame: isPicture(terms) && terms.judging.blackFrame,
+  });
+}
+
+const MARGIN_MM = 20;
+const LINE_MM = 4;
+/** Mean width of a letter of the shipped sans, as a share of its size; a little wide, so that blocks never meet. */
+const LETTER = 0.5;
+const LEADING_MM = 1.3 * LINE_MM;
+
+function linesOf(words: string, widthMm: number): number {
+  return words
+    .split('\n')
+    .reduce((sum, line) => sum + Math.max(1, Math.ceil((line.length * LETTER * LINE_MM) / widthMm)), 0);
+}
+
+/** A page of words: what to do, in which order, with which brushes, and what to take care of. */
+export function drawHandout(terms: ExerciseTerms, words: ExerciseWords): SheetDrawing {
+  const { widthMm, heightMm } = PAPERS[terms.paper];
+  const column = widthMm - 2 * MARGIN_MM;
+  const marks: Mark[] = [];
+  let y = MARGIN_MM + 4;
+  const say = (words: string, weight: 'regular' | 'strong' = 'regular', sizeMm = LINE_MM) => {
+    marks.push(text(words, MARGIN_MM, y, sizeMm, { weight, wrapMm: column }));
+    y += linesOf(words, column) * LEADING_MM * (sizeMm / LINE_MM);
+  };
+  const part = (heading: string, body: string) => {
+    y += 4;
+    say(heading, 'strong');
+    say(body);
+  };
+  say(words.title, 'strong', 6);
+  say([words.className, words.name, words.due && `due ${words.due}`].filter(Boolean).join(' · '));
+  part('What to do', KINDS[terms.kind].task);
+  part(
+    'Order of work',
+    workLines(terms, words.labels, mixingNames(terms, words))
+      .map((line, i) => `${i + 1}.  ${line}`)
+      .join('\n'),
+  );
+  const [least, most] = KINDS[terms.kind].minutes;
+  part('Time', `About ${least} to ${most} minutes, drying not counted.`);
+  part(
+    'Brushes, large to small',
+    brushesFor(shapeWidths(terms))
+      .map((b) => `flat ${b} mm`)
+      .join(', '),
+  );
+  const need = Object.entries(paintFor(terms, words.figures)) as [PaintId, number][];
+  part(
+    'About how much',
+    `${need.map(([p, ml]) => `${PAINTS[p].name} ${ml < 1 ? ml.toFixed(2) : ml.toFixed(1)} ml`).join(', ')}: what stays on the palette included, an estimate.`,
+  );
+  part('Care', words.care);
+  const { measured } = KINDS[terms.kind];
+  if (measured !== true)
+    part(
+      'How it is judged',
+      measured === 'with-reference'
+        ? 'Where it is painted from a picture or a set-up that your teacher prepared, its tones are measured against that; otherwise by your teacher’s eye.'
+        : 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.',
+    );
+  return { widthMm, heightMm, title: words.title, marks };
+}

@@ -1,0 +1,143 @@
+/** Tables of what a teacher sets up: classes and who is in them, the cupboard, paints, exercises. People are few words: a display name and a code. */
+import { boolean, index, integer, pgTable, primaryKey, real, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { StoredId } from '@/core/planning/quantities';
+import type { MediumId } from '@/core/exercise/media';
+import type { NumberingId } from '@/core/exercise/numbering';
+import { referencePictures, setUps } from './reference';
+import { user } from './sign-in';
+import { created, at } from './columns';
+import { exerciseTerms, knownCard, loggedMix, meetingRule, ownFigures, paintFit, paintList, placing, printerReadings, shelfItem } from './json-columns';
+
+
+export const settings = pgTable('settings', { key: text('key').primaryKey(), value: text('value').notNull() });
+
+export const classes = pgTable(
+  'classes',
+  {
+    id: text('id').primaryKey(),
+    teacherId: text('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    numbering: text('numbering').$type<NumberingId>().notNull(),
+    code: text('code').notNull().unique(),
+    underSixteen: boolean('under_sixteen').notNull().default(false),
+    school: boolean('school').notNull().default(false),
+    /** Three letters, for estimates of cost. */
+    currency: text('currency').notNull().default('EUR'),
+    /** What is known of the class's printed cards; null: nothing, they are taken to be nominal. */
+    card: knownCard('card'),
+    /** Length on paper of the line that its printed corner pieces call 100 mm; null until somebody measured it. */
+    pieceLineMm: real('piece_line_mm'),
+    /** When it meets; null until the teacher says. */
+    meetings: meetingRule('meetings'),
+    createdAt: created(),
+  },
+  (t) => [index('classes_teacher').on(t.teacherId)],
+);
+
+/** A teacher's cupboard: what of each paint there is, in which packs, at which price. */
+export const shelf = pgTable(
+  'shelf',
+  {
+    teacherId: text('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    /** A paint or another supply. */
+    paint: text('paint').$type<StoredId>().notNull(),
+    item: shelfItem('item').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.teacherId, t.paint] })],
+);
+
+/** Printers that value finders are made for, with all that was read of their charts and bars. */
+export const printers = pgTable(
+  'printers',
+  {
+    id: text('id').primaryKey(),
+    teacherId: text('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    readings: printerReadings('readings').notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('printers_teacher').on(t.teacherId)],
+);
+
+/** The paints of a class in a medium: its own figures, and what its logged mixes made of them. */
+export const palettes = pgTable(
+  'palettes',
+  {
+    classId: text('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    medium: text('medium').$type<MediumId>().notNull(),
+    paints: paintList('paints').notNull(),
+    /** What the teacher set in place of the catalogue's figures. */
+    figures: ownFigures('figures').notNull(),
+    /** Null until a mix was logged. */
+    fit: paintFit('fit'),
+  },
+  (t) => [primaryKey({ columns: [t.classId, t.medium] })],
+);
+
+/** Mixes that were made and read. */
+export const mixes = pgTable(
+  'mixes',
+  {
+    id: text('id').primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    medium: text('medium').$type<MediumId>().notNull(),
+    mix: loggedMix('mix').notNull(),
+    source: text('source', { enum: ['hand', 'photograph'] }).notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('mixes_class').on(t.classId, t.medium)],
+);
+
+export const students = pgTable(
+  'students',
+  {
+    id: text('id').primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    userId: text('user_id')
+      .notNull()
+      .unique()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    number: integer('number').notNull(),
+    name: text('name').notNull(),
+    createdAt: created(),
+  },
+  (t) => [uniqueIndex('students_class_number').on(t.classId, t.number)],
+);
+
+export const exercises = pgTable(
+  'exercises',
+  {
+    id: text('id').primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    title: text('title').notNull(),
+    note: text('note').notNull().default(''),
+    terms: exerciseTerms('terms').notNull(),
+    dueAt: at('due_at'),
+    /** How often the terms were changed; what was handed in keeps the terms it was handed in under. */
+    revision: integer('revision').notNull().default(1),
+    /** Why materials were set that the class's age would forbid. */
+    overrideReason: text('override_reason'),
+    /** What it is painted from, and measured against. */
+    referenceId: text('reference_id').references(() => referencePictures.id, { onDelete: 'set null' }),
+    /** Or the set-up that it is painted from in life. */
+    setUpId: text('set_up_id').references(() => setUps.id, { onDelete: 'set null' }),
+    /** In which meeting each stage begins; null until it is placed. */
+    placing: placing('placing'),
+    createdAt: created(),
+  },
+  (t) => [index('exercises_class').on(t.classId)],
+);

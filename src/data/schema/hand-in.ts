@@ -1,0 +1,224 @@
+/**
+ * Tables of what is handed in. What was measured (measurements) is kept apart from what is said (critique items), and
+ * each decision is a row.
+ */
+import { sql } from 'drizzle-orm';
+import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { Finding } from '@/core/critique/finding';
+import type { NotanResult } from '@/core/notan/result';
+import type { ScaleResult } from '@/core/scale/result';
+import { classes, exercises, students } from './class';
+import { created, at } from './columns';
+import { files } from './file';
+import { captureTarget, exerciseTerms, lookMarks, measuredAgainst, paintedMasses, storedLook } from './json-columns';
+
+export const HAND_IN_STATES = ['open', 'waiting', 'again', 'passed'] as const;
+export type HandInState = (typeof HAND_IN_STATES)[number];
+
+export const handIns = pgTable(
+  'hand_ins',
+  {
+    id: text('id').primaryKey(),
+    exerciseId: text('exercise_id')
+      .notNull()
+      .references(() => exercises.id, { onDelete: 'cascade' }),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => students.id, { onDelete: 'cascade' }),
+    state: text('state', { enum: HAND_IN_STATES }).notNull().default('open'),
+    createdAt: created(),
+  },
+  (t) => [uniqueIndex('hand_ins_exercise_student').on(t.exerciseId, t.studentId), index('hand_ins_student').on(t.studentId)],
+);
+
+/** Pictures of a pile that could not be sorted: they wait to be given to a student by hand. */
+export const tray = pgTable(
+  'tray',
+  {
+    id: text('id').primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    photoHash: text('photo_hash')
+      .notNull()
+      .references(() => files.hash),
+    smallHash: text('small_hash')
+      .notNull()
+      .references(() => files.hash),
+    orientation: integer('orientation').notNull(),
+    /** What the file was called, for the teacher to recognise it by. */
+    name: text('name').notNull(),
+    /** Why it could not be sorted. */
+    reason: text('reason').notNull(),
+    createdAt: created(),
+  },
+  (t) => [uniqueIndex('tray_same_file').on(t.classId, t.photoHash)],
+);
+
+export const ATTEMPT_STATES = ['received', 'queued', 'measuring', 'measured', 'refused', 'failed', 'cancelled'] as const;
+export type AttemptState = (typeof ATTEMPT_STATES)[number];
+
+export const attempts = pgTable(
+  'attempts',
+  {
+    id: text('id').primaryKey(),
+    handInId: text('hand_in_id')
+      .notNull()
+      .references(() => handIns.id, { onDelete: 'cascade' }),
+    /** Counted among those that were not refused; null until it counts. */
+    number: integer('number'),
+    state: text('state', { enum: ATTEMPT_STATES }).notNull(),
+    photoHash: text('photo_hash')
+      .notNull()
+      .references(() => files.hash),
+    orientation: integer('orientation').notNull(),
+    /** The exercise as it stood then; null in rows from before exercises could be revised. */
+    terms: exerciseTerms('terms'),
+    /** How the painting is framed; null: by its worksheet. */
+    target: captureTarget('target'),
+    /** From life: where the masses of the set-up lie on this picture; null until somebody painted them. */
+    masses: paintedMasses('masses'),
+    /** Whether a frame that was painted round the picture stands for the dark end. */
+    frameIsDark: boolean('frame_is_dark').notNull().default(false),
+    /** The student's word with a photograph that was refused and sent on all the same. */
+    plea: text('plea'),
+    previewHash: text('preview_hash').references(() => files.hash),
+    stripHash: text('strip_hash').references(() => files.hash),
+    /** One sentence for the person, when it failed. */
+    trouble: text('trouble'),
+    createdAt: created(),
+    changedAt: at('changed_at').notNull().defaultNow(),
+  },
+  (t) => [uniqueIndex('attempts_same_file').on(t.handInId, t.photoHash), index('attempts_state').on(t.state)],
+);
+
+/** Dabs that a student photographed on the way to a step. The photographs themselves are not kept. */
+export const dabChecks = pgTable(
+  'dab_checks',
+  {
+    id: text('id').primaryKey(),
+    exerciseId: text('exercise_id')
+      .notNull()
+      .references(() => exercises.id, { onDelete: 'cascade' }),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => students.id, { onDelete: 'cascade' }),
+    step: integer('step').notNull(),
+    /** As read, L*, a*, b*. */
+    lightness: doublePrecision('lightness').notNull(),
+    a: doublePrecision('a').notNull(),
+    b: doublePrecision('b').notNull(),
+    uncertainty: doublePrecision('uncertainty').notNull(),
+    wet: boolean('wet').notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('dab_checks_student').on(t.exerciseId, t.studentId)],
+);
+
+/** A student's newest look at an exercise in mid-work. It is no attempt: it is never counted, and no teacher sees it. */
+export const looks = pgTable(
+  'looks',
+  {
+    id: text('id').primaryKey(),
+    exerciseId: text('exercise_id')
+      .notNull()
+      .references(() => exercises.id, { onDelete: 'cascade' }),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => students.id, { onDelete: 'cascade' }),
+    /** What was painted by then, straightened and in greys; the photograph itself is not kept. */
+    pictureHash: text('picture_hash')
+      .notNull()
+      .references(() => files.hash),
+    look: storedLook('look').notNull(),
+    /** The places that the student marked; null until the measurement was asked. */
+    marks: lookMarks('marks'),
+    createdAt: created(),
+  },
+  (t) => [uniqueIndex('looks_exercise_student').on(t.exerciseId, t.studentId)],
+);
+
+export const measurements = pgTable(
+  'measurements',
+  {
+    id: text('id').primaryKey(),
+    attemptId: text('attempt_id')
+      .notNull()
+      .references(() => attempts.id, { onDelete: 'cascade' }),
+    version: integer('version').notNull(),
+    result: jsonb('result').$type<ScaleResult | NotanResult>().notNull(),
+    /** Null of what has no reference. */
+    against: measuredAgainst('against'),
+    createdAt: created(),
+  },
+  (t) => [uniqueIndex('measurements_attempt').on(t.attemptId)],
+);
+
+/** A flipped shape that the teacher accepted: it counts as right in this tone, for one hand-in or for everyone from then on. */
+export const readings = pgTable(
+  'readings',
+  {
+    id: text('id').primaryKey(),
+    exerciseId: text('exercise_id')
+      .notNull()
+      .references(() => exercises.id, { onDelete: 'cascade' }),
+    /** Null: for everyone from then on. */
+    handInId: text('hand_in_id').references(() => handIns.id, { onDelete: 'cascade' }),
+    maskHash: text('mask_hash')
+      .notNull()
+      .references(() => files.hash),
+    tone: integer('tone').notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('readings_exercise').on(t.exerciseId)],
+);
+
+export const critiques = pgTable('critiques', {
+  attemptId: text('attempt_id')
+    .primaryKey()
+    .references(() => attempts.id, { onDelete: 'cascade' }),
+  /** The teacher's own words, beside the findings. */
+  word: text('word').notNull().default(''),
+  sentAt: at('sent_at'),
+  createdAt: created(),
+});
+
+export const critiqueItems = pgTable(
+  'critique_items',
+  {
+    attemptId: text('attempt_id')
+      .notNull()
+      .references(() => critiques.attemptId, { onDelete: 'cascade' }),
+    position: integer('position').notNull(),
+    /** As it was drafted; never changed. */
+    original: jsonb('original').$type<Finding>().notNull(),
+    /** The teacher's edit; null keeps the original. */
+    say: text('say'),
+    action: text('action'),
+    dropped: boolean('dropped').notNull().default(false),
+  },
+  (t) => [primaryKey({ columns: [t.attemptId, t.position] })],
+);
+
+export const VERDICTS = ['pass', 'again'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+export const decisions = pgTable(
+  'decisions',
+  {
+    id: text('id').primaryKey(),
+    handInId: text('hand_in_id')
+      .notNull()
+      .references(() => handIns.id, { onDelete: 'cascade' }),
+    attemptId: text('attempt_id')
+      .notNull()
+      .references(() => attempts.id, { onDelete: 'cascade' }),
+    verdict: text('verdict', { enum: VERDICTS }).notNull(),
+    createdAt: created(),
+    withdrawnAt: at('withdrawn_at'),
+  },
+  (t) => [
+    uniqueIndex('decisions_standing').on(t.attemptId).where(sql`withdrawn_at is null`),
+    index('decisions_hand_in').on(t.handInId),
+  ],
+);

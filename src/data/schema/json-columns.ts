@@ -1,0 +1,56 @@
+/** Columns of JSON, each checked by its schema on the way out of the database. */
+import { customType } from 'drizzle-orm/pg-core';
+import { z } from 'zod';
+import { storedCardSchema } from '@/core/capture/stored-card';
+import { storedTargetSchema } from '@/core/capture/stored-target';
+import { exerciseTermsSchema } from '@/core/exercise/terms';
+import { lookMarksSchema, storedLookSchema } from '@/core/look/stored-look';
+import { readingSchema } from '@/core/formats/readings-csv';
+import { shelfItemSchema } from '@/core/formats/shelf-csv';
+import { meetingRuleSchema } from '@/core/planning/meetings';
+import { loggedMixSchema } from '@/core/mixing/logged-mix';
+import { figuresSchema, storedFitSchema } from '@/core/mixing/stored-fit';
+import { PAINT_IDS } from '@/core/exercise/paints';
+import { massSchema } from '@/core/tones/mass';
+import { preparationSchema } from '@/core/reference/preparation';
+import { paintedMassesSchema, setUpSchema } from '@/core/reference/set-up';
+import { placingSchema } from '@/core/planning/timetable';
+
+/** Terms are data from outside whenever they are read: old ones get what was added since, wrong ones are told. */
+function checkedJson<T>(schema: z.ZodType<T>) {
+  return customType<{ data: T; driverData: unknown }>({
+    dataType: () => 'jsonb',
+    toDriver: (value) => JSON.stringify(value),
+    fromDriver: (stored) => schema.parse(typeof stored === 'string' ? JSON.parse(stored) : stored),
+  });
+}
+export const knownCard = checkedJson(storedCardSchema);
+export const captureTarget = checkedJson(storedTargetSchema);
+export const storedLook = checkedJson(storedLookSchema);
+export const lookMarks = checkedJson(lookMarksSchema);
+export const exerciseTerms = checkedJson(exerciseTermsSchema);
+export const meetingRule = checkedJson(meetingRuleSchema);
+export const placing = checkedJson(placingSchema);
+export const shelfItem = checkedJson(shelfItemSchema);
+export const paintList = checkedJson(z.array(z.enum(PAINT_IDS)));
+export const ownFigures = checkedJson(figuresSchema);
+export const paintFit = checkedJson(storedFitSchema);
+export const loggedMix = checkedJson(loggedMixSchema);
+export const preparation = checkedJson(preparationSchema);
+export const setUp = checkedJson(setUpSchema);
+export const paintedMasses = checkedJson(paintedMassesSchema);
+/** What a painting in few tones was measured against: enough to show it, and to judge it again. */
+export const measuredAgainst = checkedJson(
+  z.object({
+    /** A prepared picture, or a set-up: its id, and how often it had been changed. */
+    kind: z.enum(['picture', 'set-up']).default('picture'),
+    reference: z.string(),
+    revision: z.number().int(),
+    /** File of the tones as wanted and as drawn. */
+    planes: z.string(),
+    names: z.array(massSchema),
+    /** Readings that counted. */
+    readings: z.array(z.string()),
+  }),
+);
+export const printerReadings = checkedJson(readingSchema.array());

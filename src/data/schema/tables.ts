@@ -1,0 +1,6 @@
+/** All tables, for whoever reads or writes them. */
+export * from './class';
+export * from './hand-in';
+export * from './sign-in';
+export * from './file';
+export * from './reference';

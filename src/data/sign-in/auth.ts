@@ -1,0 +1,143 @@
+/**
+ * Sign-in by better-auth on the same database. Teachers sign in with e-mail and password; a student's
+ * user name is the keyed hash of class code and personal code, and the personal code is the password, so that
+ * neither code is stored. Public sign-up is closed: accounts are made by the studio alone.
+ */
+import { createHmac, randomBytes } from 'node:crypto';
+import { hash, verify } from '@node-rs/argon2';
+import { betterAuth } from 'better-auth';
+import { drizzleAdapter } from 'better-auth/adapters/drizzle';
+import { username } from 'better-auth/plugins';
+import { eq } from 'drizzle-orm';
+import type { Database } from '../database/database';
+import { newId } from '../schema/ids';
+import * as schema from '../schema/tables';
+
+export const TEACHER_SESSION_HOURS = 12;
+export const STUDENT_SESSION_DAYS = 14;
+const HOUR = 3_600_000;
+
+export interface SignedIn {
+  readonly token: string;
+  readonly expiresAt: Date;
+}
+
+export interface Auth {
+  createTeacher(name: string, email: string, password: string): Promise<string>;
+  /** A student's account; returns the user id. */
+  createStudent(name: string, classCode: string, personalCode: string): Promise<string>;
+  /** Gives a student a new personal code and ends their sessions. */
+  reissueCode(userId: string, classCode: string, personalCode: string): Promise<void>;
+  /** Null when e-mail and password don't go together. */
+  signInTeacher(email: string, password: string): Promise<SignedIn | null>;
+  signInStudent(classCode: string, personalCode: string): Promise<SignedIn | null>;
+  /** The user of a session cookie's headers, or null. */
+  userOf(headers: Headers): Promise<{ id: string; role: 'teacher' | 'student'; name: string } | null>;
+  signOut(headers: Headers): Promise<void>;
+  /** Name under which the session token travels, and its signed form. */
+  cookie(token: string): Promise<{ name: string; value: string }>;
+}
+
+async function secretOf(db: Database): Promise<string> {
+  const [row] = await db.select().from(schema.settings).where(eq(schema.settings.key, 'secret'));
+  if (row) return row.value;
+  const value = randomBytes(32).toString('hex');
+  await db.insert(schema.settings).values({ key: 'secret', value }).onConflictDoNothing();
+  return value;
+}
+
+function tidy(code: string): string {
+  return code.toUpperCase().replace(/[^A-Z0-9]/g, '');
+}
+
+export async function openAuth(db: Database): Promise<Auth> {
+  const secret = await secretOf(db);
+  const auth = betterAuth({
+    secret,
+    baseURL: 'http://localhost',
+    telemetry: { enabled: false },
+    // A mistyped code is nothing to log.
+    logger: { level: 'error' },
+    database: drizzleAdapter(db, { provider: 'pg', schema }),
+    emailAndPassword: {
+      enabled: true,
+      disableSignUp: true,
+      minPasswordLength: 8,
+      password: { hash: (p) => hash(p), verify: ({ hash: h, password }) => verify(h, password) },
+    },
+    session: { expiresIn: STUDENT_SESSION_DAYS * 24 * 3600, disableSessionRefresh: true },
+    user: { additionalFields: { role: { type: 'string', required: true, input: false, defaultValue: 'student' } } },
+    // Tries are counted where codes are typed in, by class and address.
+    rateLimit: { enabled: false },
+    plugins: [username({ minUsernameLength: 64, maxUsernameLength: 64 })],
+    databaseHooks: {
+      session: {
+        create: {
+          before: async (session) => {
+            const [who] = await db.select({ role: schema.user.role }).from(schema.user).where(eq(schema.user.id, session.userId));
+            if (who?.role !== 'teacher') return { data: session };
+            return { data: { ...session, expiresAt: new Date(Date.now() + TEACHER_SESSION_HOURS * HOUR) } };
+          },
+        },
+      },
+    },
+  });
+  const studentName = (classCode: string, personalCode: string) =>
+    createHmac('sha256', secret).update(`${tidy(classCode)}:${tidy(personalCode)}`).digest('hex');
+
+  async function createUser(role: 'teacher' | 'student', name: string, email: string, password: string, userName: string | null) {
+    const id = newId();
+    const passwordHash = await hash(password);
+    await db.transaction(async (tx) => {
+      await tx.insert(schema.user).values({ id, role, name, email, username: userName, displayUsername: userName });
+      await tx
+        .insert(schema.account)
+        .values({ id: newId(), accountId: id, providerId: 'credential', userId: id, password: passwordHash });
+    });
+    return id;
+  }
+
+  async function signed(call: () => Promise<{ token: string | null } | null>): Promise<SignedIn | null> {
+    try {
+      const answer = await call();
+      if (!answer?.token) return null;
+      const [row] = await db.select().from(schema.session).where(eq(schema.session.token, answer.token));
+      return row ? { token: row.token, expiresAt: row.expiresAt } : null;
+    } catch {
+      return null;
+    }
+  }
+
+  return {
+    createTeacher: (name, email, password) => createUser('teacher', name, email.toLowerCase(), password, null),
+    createStudent: (name, classCode, personalCode) =>
+      createUser('student', name, `${newId()}@students.invalid`, tidy(personalCode), studentName(classCode, personalCode)),
+    async reissueCode(userId, classCode, personalCode) {
+      const userName = studentName(classCode, personalCode);
+      const passwordHash = await hash(tidy(personalCode));
+      await db.transaction(async (tx) => {
+        await tx.update(schema.user).set({ username: userName, displayUsername: userName }).where(eq(schema.user.id, userId));
+        await tx.update(schema.account).set({ password: passwordHash }).where(eq(schema.account.userId, userId));
+        await tx.delete(schema.session).where(eq(schema.session.userId, userId));
+      });
+    },
+    signInTeacher: (email, password) => signed(() => auth.api.signInEmail({ body: { email, password } })),
+    signInStudent: (classCode, personalCode) =>
+      signed(() => auth.api.signInUsername({ body: { username: studentName(classCode, personalCode), password: tidy(personalCode) } })),
+    async userOf(headers) {
+      const found = await auth.api.getSession({ headers });
+      if (!found) return null;
+      const role = (found.user as { role?: string }).role === 'teacher' ? 'teacher' : 'student';
+      return { id: found.user.id, role, name: found.user.name };
+    },
+    async signOut(headers) {
+      const found = await auth.api.getSession({ headers });
+      if (found) await db.delete(schema.session).where(eq(schema.session.token, found.session.token));
+    },
+    async cookie(token) {
+      const context = await auth.$context;
+      const signature = createHmac('sha256', context.secret).update(token).digest('base64');
+      return { name: context.authCookies.sessionToken.name, value: `${token}.${signature}` };
+    },
+  };
+}

@@ -1,0 +1,94 @@
+/** The first teacher, classes, students and their codes. */
+import type { NumberingId } from '@/core/exercise/numbering';
+import { newClassCode, newId, newPersonalCode } from '@/data/schema/ids';
+import { classes, students, user } from '@/data/schema/tables';
+import { asc, count, desc, eq, max } from 'drizzle-orm';
+import { z } from 'zod';
+import { classOf, Refused, studentFor, type Teacher } from '../access/actor';
+import type { House } from '../house';
+import { emailSchema, nameSchema, numberingSchema, passwordSchema } from '../words';
+
+export async function isNewHouse(house: House): Promise<boolean> {
+  const [row] = await house.db.select({ n: count() }).from(user).where(eq(user.role, 'teacher'));
+  return (row?.n ?? 0) === 0;
+}
+
+/** Makes the first teacher; afterwards this door is closed for good. */
+export async function createFirstTeacher(house: House, name: string, email: string, password: string): Promise<string> {
+  if (!(await isNewHouse(house))) throw new Refused('There is a teacher already. Sign in instead.');
+  return house.auth.createTeacher(nameSchema.parse(name), emailSchema.parse(email), passwordSchema.parse(password));
+}
+
+export async function createClass(
+  house: House,
+  teacher: Teacher,
+  name: string,
+  numbering: NumberingId,
+  code = newClassCode(),
+): Promise<string> {
+  const id = newId();
+  await house.db
+    .insert(classes)
+    .values({ id, teacherId: teacher.userId, name: nameSchema.parse(name), numbering, code });
+  return id;
+}
+
+const LINE = 'The line prints 80 to 120 mm long: measure the one on a corner piece once more.';
+export const classSettingsSchema = z.object({
+  numbering: numberingSchema,
+  underSixteen: z.boolean(),
+  school: z.boolean(),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'Give the currency as three capital letters, as EUR.'),
+  pieceLineMm: z.number('Give the length of the line in millimetres.').min(80, LINE).max(120, LINE).nullable(),
+});
+export type ClassSettings = z.infer<typeof classSettingsSchema>;
+
+/** How a class numbers its values, and whether its age or place forbids materials. What is set already stays as it is. */
+export async function changeClass(
+  house: House,
+  teacher: Teacher,
+  classId: string,
+  settings: ClassSettings,
+): Promise<void> {
+  await classOf(house, teacher, classId);
+  await house.db.update(classes).set(classSettingsSchema.parse(settings)).where(eq(classes.id, classId));
+}
+
+export function classesOf(house: House, teacher: Teacher) {
+  return house.db.select().from(classes).where(eq(classes.teacherId, teacher.userId)).orderBy(desc(classes.createdAt));
+}
+
+export async function studentsOf(house: House, teacher: Teacher, classId: string) {
+  await classOf(house, teacher, classId);
+  return house.db.select().from(students).where(eq(students.classId, classId)).orderBy(asc(students.number));
+}
+
+/** Adds a student. The code is returned this once and is kept nowhere. */
+export async function addStudent(
+  house: House,
+  teacher: Teacher,
+  classId: string,
+  name: string,
+  code = newPersonalCode(),
+) {
+  const own = await classOf(house, teacher, classId);
+  const displayName = nameSchema.parse(name);
+  const userId = await house.auth.createStudent(displayName, own.code, code);
+  const id = newId();
+  await house.db.transaction(async (tx) => {
+    const [last] = await tx
+      .select({ n: max(students.number) })
+      .from(students)
+      .where(eq(students.classId, classId));
+    await tx.insert(students).values({ id, classId, userId, name: displayName, number: (last?.n ?? 0) + 1 });
+  });
+  return { id, code };
+}
+
+/** A new personal code; the old one and all its sessions end. */
+export async function reissueCode(house: House, teacher: Teacher, studentId: string): Promise<string> {
+  const row = await studentFor(house, teacher, studentId);
+  const code = newPersonalCode();
+  await house.auth.reissueCode(row.student.userId, row.class.code, code);
+  return code;
+}

@@ -1,0 +1,101 @@
+/** A student's data out as a ZIP, and their deletion for good. */
+import {
+  attempts,
+  critiqueItems,
+  critiques,
+  dabChecks,
+  decisions,
+  files,
+  handIns,
+  looks,
+  measurements,
+  readings,
+  students,
+  user,
+} from '@/data/schema/tables';
+import { eq, inArray } from 'drizzle-orm';
+import yazl from 'yazl';
+import { studentFor, type Teacher } from '../access/actor';
+import type { House } from '../house';
+import { removeUnused } from '../unused-files';
+
+async function allOf(house: House, studentId: string) {
+  const ins = await house.db.select().from(handIns).where(eq(handIns.studentId, studentId));
+  const ids = ins.map((h) => h.id);
+  const tries = ids.length === 0 ? [] : await house.db.select().from(attempts).where(inArray(attempts.handInId, ids));
+  return { ins, tries };
+}
+
+const looksOf = (house: House, studentId: string) =>
+  house.db.select().from(looks).where(eq(looks.studentId, studentId));
+
+/** Everything kept of a student: one JSON document and the photographs as they were stored. */
+export async function exportStudent(
+  house: House,
+  teacher: Teacher,
+  studentId: string,
+): Promise<{ name: string; stream: NodeJS.ReadableStream }> {
+  const own = await studentFor(house, teacher, studentId);
+  const { ins, tries } = await allOf(house, studentId);
+  const ids = tries.map((t) => t.id);
+  const some = ids.length > 0;
+  const theirLooks = await looksOf(house, studentId);
+  const read = some ? await house.db.select().from(measurements).where(inArray(measurements.attemptId, ids)) : [];
+  const record = {
+    student: { name: own.student.name, number: own.student.number, class: own.class.name },
+    handIns: ins,
+    attempts: tries,
+    measurements: read,
+    critiques: some ? await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids)) : [],
+    critiqueItems: some ? await house.db.select().from(critiqueItems).where(inArray(critiqueItems.attemptId, ids)) : [],
+    dabChecks: await house.db.select().from(dabChecks).where(eq(dabChecks.studentId, studentId)),
+    looks: theirLooks,
+    decisions: some ? await house.db.select().from(decisions).where(inArray(decisions.attemptId, ids)) : [],
+  };
+  const zip = new yazl.ZipFile();
+  zip.addBuffer(Buffer.from(JSON.stringify(record, null, 2)), 'record.json');
+  const types = new Map((await house.db.select().from(files)).map((f) => [f.hash, f.type]));
+  for (const hash of new Set(tries.map((t) => t.photoHash)))
+    zip.addFile(
+      house.files.path(hash),
+      `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`,
+    );
+  for (const l of theirLooks) zip.addFile(house.files.path(l.pictureHash), `looks/${l.pictureHash.slice(0, 16)}.jpeg`);
+  for (const { against } of read)
+    if (against) zip.addFile(house.files.path(against.planes), `tones/${against.planes.slice(0, 16)}.png`);
+  zip.end();
+  return { name: `student-${own.student.number}.zip`, stream: zip.outputStream };
+}
+
+/** Deletes a student, all rows of theirs and the files that nobody else uses. */
+export async function deleteStudent(house: House, teacher: Teacher, studentId: string): Promise<void> {
+  const own = await studentFor(house, teacher, studentId);
+  const { ins, tries } = await allOf(house, studentId);
+  for (const t of tries) house.live.running.get(t.id)?.abort();
+  const seen = await looksOf(house, studentId);
+  const ids = tries.map((t) => t.id);
+  const accepted = await house.db
+    .select({ hash: readings.maskHash })
+    .from(readings)
+    .where(inArray(readings.handInId, [...ins.map((h) => h.id), '']));
+  const read =
+    ids.length === 0
+      ? []
+      : await house.db
+          .select({ against: measurements.against })
+          .from(measurements)
+          .where(inArray(measurements.attemptId, ids));
+  const hashes = [
+    ...new Set([
+      ...tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)),
+      ...seen.map((l) => l.pictureHash),
+      ...read.flatMap((m) => (m.against ? [m.against.planes] : [])),
+      ...accepted.map((r) => r.hash),
+    ]),
+  ];
+  await house.db.transaction(async (tx) => {
+    await tx.delete(students).where(eq(students.id, studentId));
+    await tx.delete(user).where(eq(user.id, own.student.userId));
+  });
+  for (const hash of hashes) await removeUnused(house, hash);
+}

@@ -1,0 +1,114 @@
+/** The teacher's side of a hand-in: editing the draft, deciding, taking a decision back. */
+import { newId } from '@/data/schema/ids';
+import { attempts, critiqueItems, critiques, decisions, handIns, type Verdict } from '@/data/schema/tables';
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
+import type { House } from '../house';
+import { textSchema } from '../words';
+
+async function openCritique(house: House, teacher: Teacher, attemptId: string) {
+  const own = await attemptFor(house, teacher, attemptId);
+  const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, attemptId));
+  if (!critique) throw new NotFound();
+  if (critique.sentAt)
+    throw new Refused('This critique was sent and stands as it is. Withdraw the decision to change it.');
+  return own;
+}
+
+export interface ItemEdit {
+  readonly say?: string;
+  readonly action?: string;
+  readonly dropped?: boolean;
+}
+
+/** Changes one finding of an unsent draft; the original stays beside the edit. */
+export async function editItem(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  position: number,
+  edit: ItemEdit,
+): Promise<void> {
+  await openCritique(house, teacher, attemptId);
+  const changes = {
+    ...(edit.say === undefined ? {} : { say: textSchema.parse(edit.say) || null }),
+    ...(edit.action === undefined ? {} : { action: textSchema.parse(edit.action) || null }),
+    ...(edit.dropped === undefined ? {} : { dropped: edit.dropped }),
+  };
+  if (Object.keys(changes).length === 0) return;
+  const changed = await house.db
+    .update(critiqueItems)
+    .set(changes)
+    .where(and(eq(critiqueItems.attemptId, attemptId), eq(critiqueItems.position, position)))
+    .returning({ position: critiqueItems.position });
+  if (changed.length === 0) throw new NotFound();
+}
+
+export async function setWord(house: House, teacher: Teacher, attemptId: string, word: string): Promise<void> {
+  await openCritique(house, teacher, attemptId);
+  await house.db
+    .update(critiques)
+    .set({ word: textSchema.parse(word) })
+    .where(eq(critiques.attemptId, attemptId));
+}
+
+/** The attempt that a decision is about: the newest that was measured, or that the student sent on anyway. */
+export async function currentAttempt(house: House, handInId: string) {
+  const rows = await house.db
+    .select()
+    .from(attempts)
+    .where(eq(attempts.handInId, handInId))
+    .orderBy(desc(attempts.createdAt));
+  return rows.find((a) => a.state === 'measured' || (a.state === 'refused' && a.plea !== null)) ?? null;
+}
+
+/** Sends the critique with a decision; from then on its words are frozen. */
+export async function decide(house: House, teacher: Teacher, attemptId: string, verdict: Verdict): Promise<void> {
+  const { handIn } = await attemptFor(house, teacher, attemptId);
+  const current = await currentAttempt(house, handIn.id);
+  if (current?.id !== attemptId) throw new Refused('A newer photograph came in: decide on that one.');
+  await house.db.transaction(async (tx) => {
+    const [coming] = await tx
+      .select({ id: attempts.id })
+      .from(attempts)
+      .where(and(eq(attempts.handInId, handIn.id), inArray(attempts.state, ['received', 'queued', 'measuring'])));
+    if (coming) throw new Refused('A newer photograph is being measured: wait a moment and decide on that one.');
+    const [locked] = await tx.select().from(handIns).where(eq(handIns.id, handIn.id)).for('update');
+    const [standing] = await tx
+      .select()
+      .from(decisions)
+      .where(and(eq(decisions.attemptId, attemptId), isNull(decisions.withdrawnAt)));
+    if (standing) {
+      // The same key pressed twice is one decision.
+      if (standing.verdict === verdict) return;
+      throw new Refused('This attempt was decided already. Withdraw that decision first.');
+    }
+    if (locked?.state !== 'waiting') throw new Refused('There is nothing to decide here.');
+    await tx.insert(decisions).values({ id: newId(), handInId: handIn.id, attemptId, verdict });
+    await tx
+      .insert(critiques)
+      .values({ attemptId, sentAt: new Date() })
+      .onConflictDoUpdate({ target: critiques.attemptId, set: { sentAt: new Date() } });
+    await tx
+      .update(handIns)
+      .set({ state: verdict === 'pass' ? 'passed' : 'again' })
+      .where(eq(handIns.id, handIn.id));
+  });
+}
+
+/** Takes the standing decision back, as long as no later attempt came in. */
+export async function withdraw(house: House, teacher: Teacher, attemptId: string): Promise<void> {
+  const { handIn } = await attemptFor(house, teacher, attemptId);
+  const current = await currentAttempt(house, handIn.id);
+  if (current?.id !== attemptId) throw new Refused('The student has handed in again: this decision stands.');
+  await house.db.transaction(async (tx) => {
+    const gone = await tx
+      .update(decisions)
+      .set({ withdrawnAt: new Date() })
+      .where(and(eq(decisions.attemptId, attemptId), isNull(decisions.withdrawnAt)))
+      .returning({ id: decisions.id });
+    if (gone.length === 0) throw new Refused('There is no decision to withdraw.');
+    await tx.update(critiques).set({ sentAt: null }).where(eq(critiques.attemptId, attemptId));
+    await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, handIn.id));
+  });
+}

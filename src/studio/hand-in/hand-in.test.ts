@@ -1,0 +1,162 @@
+import { attempts, critiqueItems, decisions, handIns } from '@/data/schema/tables';
+import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
+import { jest } from '@jest/globals';
+import { and, eq } from 'drizzle-orm';
+import { decide, editItem, setWord, withdraw } from '../critique/critiquing';
+import { eachInNewStudio, resultWith, type TestStudio } from '../test-studio';
+import { myExercise, rackOf, tableOf, waitingOf } from '../views';
+import { measureAttempt, takeUpAgain } from './measuring';
+import { cancel, lookAnyway, tryAgain } from './receive';
+
+let studio: TestStudio;
+eachInNewStudio((fresh) => {
+  studio = fresh;
+});
+
+async function stateOf(attemptId: string) {
+  const [row] = await studio.house.db
+    .select()
+    .from(attempts)
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .where(eq(attempts.id, attemptId));
+  return {
+    attempt: row?.attempts.state,
+    number: row?.attempts.number,
+    handIn: row?.hand_ins.state,
+    handInId: row?.hand_ins.id ?? '',
+  };
+}
+
+async function measured(shade: number): Promise<string> {
+  const id = await studio.send(studio.bea, shade);
+  await measureAttempt(studio.house, id);
+  return id;
+}
+
+test('a photograph that will do is measured, counted, and waits for the teacher', async () => {
+  const id = await studio.send(studio.bea, 10);
+  expect(await stateOf(id)).toMatchObject({ attempt: 'queued', number: null, handIn: 'open' });
+  await measureAttempt(studio.house, id);
+  expect(await stateOf(id)).toMatchObject({ attempt: 'measured', number: 1, handIn: 'waiting' });
+  expect(await waitingOf(studio.house, studio.teacher)).toHaveLength(1);
+});
+
+test('the same file again is the same attempt', async () => {
+  const first = await measured(10);
+  expect(await studio.send(studio.bea, 10)).toBe(first);
+  expect(await studio.send(studio.ruta, 10)).not.toBe(first);
+});
+
+test('a refused photograph takes no number, and can be sent on with a word', async () => {
+  studio.next(resultWith(false));
+  const refused = await measured(10);
+  expect(await stateOf(refused)).toMatchObject({ attempt: 'refused', number: null, handIn: 'open' });
+  await lookAnyway(studio.house, studio.bea, refused, 'The lamp is all I have.');
+  expect(await stateOf(refused)).toMatchObject({ attempt: 'refused', number: null, handIn: 'waiting' });
+  studio.next(resultWith(true));
+  expect(await stateOf(await measured(20))).toMatchObject({ attempt: 'measured', number: 1 });
+});
+
+test('a failed measurement says so, keeps the picture and can be tried again', async () => {
+  const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  studio.next(new TaskTimedOut('late'));
+  const id = await measured(10);
+  quiet.mockRestore();
+  const view = await myExercise(studio.house, studio.bea, studio.exerciseId);
+  expect(view.attempts[0]).toMatchObject({ state: 'failed', trouble: expect.stringContaining('30 seconds') as string });
+  studio.next(resultWith(true));
+  await tryAgain(studio.house, studio.bea, id);
+  await measureAttempt(studio.house, id);
+  expect(await stateOf(id)).toMatchObject({ attempt: 'measured', number: 1 });
+});
+
+test('cancelling ends the measurement under way', async () => {
+  const id = await studio.send(studio.bea, 10);
+  let begun: () => void = () => undefined;
+  const running = new Promise<void>((resolve) => (begun = resolve));
+  studio.next(
+    (signal) =>
+      new Promise((_, reject) => {
+        signal?.addEventListener('abort', () => reject(new TaskCancelled('cancelled')));
+        begun();
+      }),
+  );
+  const measuring = measureAttempt(studio.house, id);
+  await running;
+  await cancel(studio.house, studio.bea, id);
+  await measuring;
+  expect((await stateOf(id)).attempt).toBe('cancelled');
+});
+
+test('what a killed process left half done is taken up again', async () => {
+  const id = await studio.send(studio.bea, 10);
+  await studio.house.db.update(attempts).set({ state: 'measuring' }).where(eq(attempts.id, id));
+  expect(await takeUpAgain(studio.house)).toBeGreaterThanOrEqual(1);
+  expect((await stateOf(id)).attempt).toBe('queued');
+  await measureAttempt(studio.house, id);
+  // The job was sent twice; the second finds nothing to do.
+  await measureAttempt(studio.house, id);
+  expect(await stateOf(id)).toMatchObject({ attempt: 'measured', number: 1 });
+});
+
+test('before the decision a student sees no reading and no draft; after it, the letter as the teacher left it', async () => {
+  const id = await measured(10);
+  await editItem(studio.house, studio.teacher, id, 2, { say: 'Three is streaked.' });
+  await setWord(studio.house, studio.teacher, id, 'Nearly there.');
+  const before = await myExercise(studio.house, studio.bea, studio.exerciseId);
+  expect(before.attempts[0]?.letter).toBeNull();
+  expect(JSON.stringify(before)).not.toContain('streak');
+  await decide(studio.house, studio.teacher, id, 'again');
+  const after = await myExercise(studio.house, studio.bea, studio.exerciseId);
+  expect(after.attempts[0]?.letter).toMatchObject({
+    verdict: 'again',
+    word: 'Nearly there.',
+    items: [{ say: 'The steps run evenly.' }, { say: 'Three is streaked.', action: 'Stir the mix.' }],
+  });
+});
+
+test('an edit keeps the original beside it, and sending freezes the words', async () => {
+  const id = await measured(10);
+  await editItem(studio.house, studio.teacher, id, 2, { say: 'Three is streaked.', dropped: true });
+  const [item] = await studio.house.db
+    .select()
+    .from(critiqueItems)
+    .where(and(eq(critiqueItems.attemptId, id), eq(critiqueItems.position, 2)));
+  expect(item).toMatchObject({ say: 'Three is streaked.', dropped: true, original: { say: 'Step 3 is streaky.' } });
+  await decide(studio.house, studio.teacher, id, 'again');
+  await expect(editItem(studio.house, studio.teacher, id, 2, { dropped: false })).rejects.toThrow('stands as it is');
+});
+
+test('a decision can be withdrawn until the next attempt, and each is a row', async () => {
+  const id = await measured(10);
+  await decide(studio.house, studio.teacher, id, 'pass');
+  await decide(studio.house, studio.teacher, id, 'pass');
+  expect((await stateOf(id)).handIn).toBe('passed');
+  await expect(decide(studio.house, studio.teacher, id, 'again')).rejects.toThrow('Withdraw');
+  await withdraw(studio.house, studio.teacher, id);
+  await decide(studio.house, studio.teacher, id, 'again');
+  expect(await studio.house.db.select().from(decisions).where(eq(decisions.attemptId, id))).toHaveLength(2);
+  const second = await measured(20);
+  expect(await stateOf(second)).toMatchObject({ number: 2, handIn: 'waiting' });
+  await expect(withdraw(studio.house, studio.teacher, id)).rejects.toThrow('handed in again');
+});
+
+test('a newer photograph is the one to decide on', async () => {
+  const first = await measured(10);
+  const second = await studio.send(studio.bea, 20);
+  await expect(decide(studio.house, studio.teacher, first, 'pass')).rejects.toThrow('being measured');
+  await measureAttempt(studio.house, second);
+  await expect(decide(studio.house, studio.teacher, first, 'pass')).rejects.toThrow('newer photograph came in');
+  await decide(studio.house, studio.teacher, second, 'pass');
+  await expect(studio.send(studio.bea, 30)).rejects.toThrow('passed');
+});
+
+test('the rack and the table show the hand-in', async () => {
+  const id = await measured(10);
+  const { handInId } = await stateOf(id);
+  const rack = await rackOf(studio.house, studio.teacher, studio.classId);
+  expect(rack.students.map((s) => s.name)).toEqual(['Bea Lindqvarn', 'Ruta Vane']);
+  expect(rack.cells).toMatchObject([{ handInId, state: 'waiting', attempt: 1, refused: false }]);
+  const table = await tableOf(studio.house, studio.teacher, handInId);
+  expect(table).toMatchObject({ currentId: id, position: 1, total: 1, previous: null, next: null });
+});

@@ -1,0 +1,262 @@
+/** Paintings in few tones: measured against what the exercise is painted from, and judged again when a reading is accepted or masses are painted. */
+import type { NotanAsks } from '@/core/critique/notan-critique';
+import type { ExerciseTerms } from '@/core/exercise/terms';
+import { newId } from '@/data/schema/ids';
+import {
+  attempts,
+  type classes,
+  critiques,
+  exercises,
+  handIns,
+  measurements,
+  readings,
+  setUps,
+} from '@/data/schema/tables';
+import type { NotanHandInTask, ReadingFile } from '@/workers/tasks/notan-hand-in';
+import { and, asc, eq, isNull, or } from 'drizzle-orm';
+import { attemptFor, exerciseFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { redraft } from '../critique/drafts';
+import type { House } from '../house';
+import { measuredResultSchema } from '../measured-result';
+import { prepared, referenceOfExercise, wantedBy } from '../reference/references';
+import { removeUnused } from '../unused-files';
+import { keepFile } from './receive';
+
+const asksOf = (terms: ExerciseTerms, { numbering }: typeof classes.$inferSelect): NotanAsks => ({
+  numbering,
+  ...(terms.kind === 'five-value' && { whiteSparing: terms.whiteSparing }),
+});
+
+/** Readings that count for a hand-in: its own, and those for everyone. */
+export async function readingsFor(house: House, exerciseId: string, handInId: string) {
+  return house.db
+    .select()
+    .from(readings)
+    .where(and(eq(readings.exerciseId, exerciseId), or(isNull(readings.handInId), eq(readings.handInId, handInId))))
+    .orderBy(asc(readings.createdAt), asc(readings.id));
+}
+
+type ReadingRow = typeof readings.$inferSelect;
+const filesOf = (house: House, rows: readonly ReadingRow[]): ReadingFile[] =>
+  rows.map((r) => ({ mask: house.files.path(r.maskHash), tone: r.tone }));
+
+interface Place {
+  readonly handIn: typeof handIns.$inferSelect;
+  readonly exercise: typeof exercises.$inferSelect;
+  readonly attempt: typeof attempts.$inferSelect;
+  readonly class: typeof classes.$inferSelect;
+}
+
+type Photograph = Pick<NotanHandInTask, 'file' | 'orientation' | 'expected' | 'card' | 'lineMm'>;
+
+/** The set-up that an exercise is painted from in life; null where it is painted from a picture, or from neither. */
+export async function setUpOfExercise(house: House, { setUpId }: { readonly setUpId: string | null }) {
+  if (setUpId === null) return null;
+  const [row] = await house.db.select().from(setUps).where(eq(setUps.id, setUpId));
+  return row ?? null;
+}
+
+/** The masses of a set-up, and where they were painted on this picture of it; null until somebody did. */
+async function paintedOn(
+  house: House,
+  exercise: typeof exercises.$inferSelect,
+  { masses }: typeof attempts.$inferSelect,
+) {
+  const row = masses && (await setUpOfExercise(house, exercise));
+  return row && { masses: row.setUp.masses, edits: masses.edits, revision: row.revision };
+}
+
+/** Measures a photograph against what the exercise is painted from; null where that is nothing that is kept, and a person judges by eye. */
+export async function measuredNotan(
+  house: House,
+  { exercise, handIn, attempt, class: group }: Place,
+  terms: ExerciseTerms,
+  photo: Photograph,
+  how: Parameters<House['pool']['run']>[1],
+) {
+  const wanted = wantedBy(terms);
+  const [picture, life] = [
+    await referenceOfExercise(house, exercise.referenceId),
+    await setUpOfExercise(house, exercise),
+  ];
+  const from = picture ?? life;
+  if (!wanted || !from) return null;
+  const counted = picture ? await readingsFor(house, exercise.id, handIn.id) : [];
+  const { result, planes, names } = await house.pool.run(
+    {
+      task: 'measure-notan',
+      ...photo,
+      reference: picture && prepared(house, picture, wanted),
+      tones: wanted.tones,
+      painted: picture ? null : await paintedOn(house, exercise, attempt),
+      frameIsDark: attempt.frameIsDark,
+      ends: terms.ends,
+      asks: asksOf(terms, group),
+      target: attempt.target,
+      readings: filesOf(house, counted),
+    },
+    how,
+  );
+  const kind = picture ? ('picture' as const) : ('set-up' as const);
+  const against = planes && {
+    kind,
+    reference: from.id,
+    revision: from.revision,
+    planes: await keepFile(house, planes, 'image/png'),
+    names: [...names],
+    readings: counted.map((r) => r.id),
+  };
+  return { result, against };
+}
+
+export const READING_SCOPES = ['this', 'everyone'] as const;
+export type ReadingScope = (typeof READING_SCOPES)[number];
+
+async function keptNotan(house: House, attemptId: string) {
+  const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, attemptId));
+  const result = row && measuredResultSchema.parse(row.result);
+  if (!row?.against || result?.kind !== 'notan') throw new NotFound();
+  return { id: row.id, against: row.against, result };
+}
+
+/** Throws Refused where the critique was sent. */
+export async function standsUnsent(house: House, attemptId: string): Promise<void> {
+  const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, attemptId));
+  if (critique?.sentAt)
+    throw new Refused('This critique was sent and stands as it is. Withdraw the decision to judge it again.');
+}
+
+/** Judges what was measured by the readings, and the masses, that count now. Throws Refused where the critique was sent. */
+export async function judgeAgain(house: House, teacher: Teacher, attemptId: string): Promise<void> {
+  const own = await attemptFor(house, teacher, attemptId);
+  const { id, against, result } = await keptNotan(house, attemptId);
+  await standsUnsent(house, attemptId);
+  const fromLife = against.kind === 'set-up';
+  const counted = fromLife ? [] : await readingsFor(house, own.exercise.id, own.handIn.id);
+  const painted = fromLife ? await paintedOn(house, own.exercise, own.attempt) : null;
+  // A set-up whose masses nobody has painted yet, or that was taken from the exercise, has nothing to judge by.
+  if (fromLife && !painted) throw new Refused('Paint the masses on this picture first.');
+  const terms = own.attempt.terms ?? own.exercise.terms;
+  const next = await house.pool.run({
+    task: 'judge-notan',
+    planes: house.files.path(against.planes),
+    result,
+    names: against.names,
+    ends: terms.ends,
+    asks: asksOf(terms, own.class),
+    readings: filesOf(house, counted),
+    painted,
+  });
+  await house.db.transaction(async (tx) => {
+    await tx
+      .update(measurements)
+      .set({
+        result: next,
+        against: { ...against, ...(painted && { revision: painted.revision }), readings: counted.map((r) => r.id) },
+      })
+      .where(eq(measurements.id, id));
+    await redraft(tx, attemptId, next.findings);
+  });
+}
+
+/**
+ * Accepts a flipped shape as a reading, an edge that was lost on purpose: it counts as right for this hand-in, or for everyone
+ * from now on. Throws Refused where it is no longer there to be accepted.
+ */
+export async function acceptReading(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  region: number,
+  scope: ReadingScope,
+): Promise<void> {
+  const own = await attemptFor(house, teacher, attemptId);
+  const { against, result } = await keptNotan(house, attemptId);
+  const flipped = result.regions[region];
+  if (!flipped || !result.shift) throw new NotFound();
+  const counted = (await readingsFor(house, own.exercise.id, own.handIn.id)).filter((r) =>
+    against.readings.includes(r.id),
+  );
+  const mask = await house.pool.run({
+    task: 'reading-mask',
+    planes: house.files.path(against.planes),
+    names: against.names,
+    tones: result.tones.length,
+    shift: result.shift,
+    region: flipped,
+    readings: filesOf(house, counted),
+  });
+  if (!mask) throw new Refused('This shape was judged anew in the meantime: look at it once more.');
+  const maskHash = await keepFile(house, mask, 'image/png');
+  await house.db.insert(readings).values({
+    id: newId(),
+    exerciseId: own.exercise.id,
+    handInId: scope === 'this' ? own.handIn.id : null,
+    maskHash,
+    tone: flipped.drawn,
+  });
+  await judgeAgain(house, teacher, attemptId);
+}
+
+/** Measures a photograph once more, against the picture as it is prepared now. Throws Refused where the critique was sent. */
+export async function measureAnew(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  change: { readonly frameIsDark?: boolean } = {},
+): Promise<void> {
+  const { attempt } = await attemptFor(house, teacher, attemptId);
+  await standsUnsent(house, attemptId);
+  if (attempt.state !== 'measured') throw new Refused('This picture is not one that was measured.');
+  await house.db
+    .update(attempts)
+    .set({ ...change, state: 'queued', changedAt: new Date() })
+    .where(eq(attempts.id, attemptId));
+  await house.queue.send({ attemptId });
+  house.live.tell(attemptId, { state: 'queued', stage: null });
+}
+
+/** Takes the frame that was painted round a picture as its dark end, or takes that back, and measures it once more. Throws Refused where the critique was sent. */
+export async function setFrameIsDark(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  frameIsDark: boolean,
+): Promise<void> {
+  await measureAnew(house, teacher, attemptId, { frameIsDark });
+}
+
+/** How many readings of an exercise were accepted for everyone. */
+export async function readingsForEveryone(house: House, exerciseId: string): Promise<number> {
+  return house.db.$count(readings, and(eq(readings.exerciseId, exerciseId), isNull(readings.handInId)));
+}
+
+/** Takes the readings of an exercise back that were accepted for everyone. */
+export async function takeReadingsBack(house: House, teacher: Teacher, exerciseId: string): Promise<void> {
+  await exerciseFor(house, teacher, exerciseId);
+  const gone = await house.db
+    .delete(readings)
+    .where(and(eq(readings.exerciseId, exerciseId), isNull(readings.handInId)))
+    .returning({ mask: readings.maskHash });
+  for (const { mask } of gone) await removeUnused(house, mask);
+}
+
+/** Whether what was measured still stands: against the picture or set-up as it is now, by the readings that count now. */
+export async function standing(
+  house: House,
+  handInId: string,
+  exercise: typeof exercises.$inferSelect,
+  against: { kind: 'picture' | 'set-up'; reference: string; revision: number; readings: readonly string[] },
+): Promise<'as-it-is' | 'other-reference' | 'other-set-up' | 'other-readings'> {
+  const row =
+    against.kind === 'set-up'
+      ? await setUpOfExercise(house, exercise)
+      : await referenceOfExercise(house, exercise.referenceId);
+  if (row?.id !== against.reference) return 'other-reference';
+  if (row.revision !== against.revision) return against.kind === 'set-up' ? 'other-set-up' : 'other-reference';
+  if (against.kind === 'set-up') return 'as-it-is';
+  const now = (await readingsFor(house, exercise.id, handInId)).map((r) => r.id);
+  return now.length === against.readings.length && now.every((r) => against.readings.includes(r))
+    ? 'as-it-is'
+    : 'other-readings';
+}

@@ -1,0 +1,151 @@
+/** Takes in a photograph: checked, stripped of where it was taken, kept, and sent to be measured. */
+import type { StoredTarget } from '@/core/capture/stored-target';
+import type { ExerciseTerms } from '@/core/exercise/terms';
+import { stripMetadata } from '@/core/formats/strip-metadata';
+import { newId } from '@/data/schema/ids';
+import { attempts, files, handIns } from '@/data/schema/tables';
+import { type Inspected, inspectPicture, UnusablePicture } from '@/workers/decoding/decode';
+import { keepsAsPng } from '@/workers/tasks/lossless';
+import { and, eq } from 'drizzle-orm';
+import { readFile } from 'node:fs/promises';
+import { type Actor, attemptFor, exerciseFor, Refused, type Student } from '../access/actor';
+import type { House } from '../house';
+import { textSchema } from '../words';
+
+export const MAX_UPLOAD_BYTES = 40 * 1024 * 1024;
+
+/** Refuses uploads while the disk is nearly full. */
+export async function checkRoom(house: House): Promise<void> {
+  if ((await house.files.free()) < house.settings.minFree)
+    throw new Refused(
+      'There is too little room on the studio’s disk to take pictures now. Nothing was lost; tell your teacher and try again later.',
+    );
+}
+
+/** Keeps bytes in the store and their row; the same bytes are kept once. */
+export async function keepFile(house: House, bytes: Uint8Array, type: string): Promise<string> {
+  const hash = await house.files.put(bytes);
+  await house.db.insert(files).values({ hash, bytes: bytes.length, type }).onConflictDoNothing();
+  return hash;
+}
+
+/** The picture with nothing in it of where and by whom it was taken; its codes are the same. */
+async function withoutMetadata(
+  house: House,
+  file: string,
+  meta: Inspected,
+): Promise<{ bytes: Uint8Array; type: string }> {
+  if (keepsAsPng(meta)) return { bytes: await house.pool.run({ task: 'lossless', file }), type: 'image/png' };
+  try {
+    return stripMetadata(await readFile(file));
+  } catch {
+    throw new UnusablePicture('This picture is damaged or not complete: send it once more.');
+  }
+}
+
+/** Checks, strips and keeps a photograph. Throws UnusablePicture with words for whoever sent it. */
+export async function keepPhoto(house: House, file: string): Promise<{ hash: string; orientation: number }> {
+  const meta = await inspectPicture(file);
+  const { bytes, type } = await withoutMetadata(house, file, meta);
+  return { hash: await keepFile(house, bytes, type), orientation: meta.orientation ?? 1 };
+}
+
+export interface HandedIn {
+  readonly exerciseId: string;
+  readonly studentId: string;
+  readonly terms: ExerciseTerms;
+  readonly photo: { readonly hash: string; readonly orientation: number };
+  readonly target: StoredTarget | null;
+}
+
+/** Records a kept photograph as an attempt and queues it; the same one again returns the attempt there is, not fresh. */
+export async function recordAttempt(
+  house: House,
+  { exerciseId, studentId, terms, photo, target }: HandedIn,
+): Promise<{ attemptId: string; fresh: boolean }> {
+  const { id, fresh } = await house.db.transaction(async (tx) => {
+    const own = and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, studentId));
+    await tx.insert(handIns).values({ id: newId(), exerciseId, studentId }).onConflictDoNothing();
+    const [handIn] = await tx.select().from(handIns).where(own).for('update');
+    if (!handIn) throw new Error('The hand-in that was just made is not there.');
+    const [same] = await tx
+      .select({ id: attempts.id })
+      .from(attempts)
+      .where(and(eq(attempts.handInId, handIn.id), eq(attempts.photoHash, photo.hash)));
+    if (same) return { id: same.id, fresh: false };
+    if (handIn.state === 'passed') throw new Refused('This exercise is passed: there is nothing more to hand in.');
+    const made = newId();
+    await tx.insert(attempts).values({
+      id: made,
+      handInId: handIn.id,
+      state: 'queued',
+      photoHash: photo.hash,
+      orientation: photo.orientation,
+      terms,
+      target,
+    });
+    return { id: made, fresh: true };
+  });
+  if (fresh) {
+    await house.queue.send({ attemptId: id });
+    house.live.tell(id, { state: 'queued', stage: null });
+  }
+  return { attemptId: id, fresh };
+}
+
+/**
+ * Takes a student's photograph in. The same file again returns the attempt there is. Throws UnusablePicture or
+ * Refused with words for the student.
+ */
+export async function receivePhoto(
+  house: House,
+  student: Student,
+  exerciseId: string,
+  file: string,
+  target: StoredTarget | null = null,
+): Promise<{ attemptId: string }> {
+  const { exercise } = await exerciseFor(house, student, exerciseId);
+  await checkRoom(house);
+  const photo = await keepPhoto(house, file);
+  const { attemptId } = await recordAttempt(house, {
+    exerciseId,
+    studentId: student.studentId,
+    terms: exercise.terms,
+    photo,
+    target,
+  });
+  return { attemptId };
+}
+
+/** Measures a failed or cancelled attempt once more. */
+export async function tryAgain(house: House, actor: Actor, attemptId: string): Promise<void> {
+  const { attempt } = await attemptFor(house, actor, attemptId);
+  if (attempt.state !== 'failed' && attempt.state !== 'cancelled')
+    throw new Refused('This picture is not waiting to be tried again.');
+  await house.db
+    .update(attempts)
+    .set({ state: 'queued', trouble: null, changedAt: new Date() })
+    .where(eq(attempts.id, attemptId));
+  await house.queue.send({ attemptId });
+  house.live.tell(attemptId, { state: 'queued', stage: null });
+}
+
+/** Stops a measurement that waits or runs; its thread is ended. */
+export async function cancel(house: House, actor: Actor, attemptId: string): Promise<void> {
+  const { attempt } = await attemptFor(house, actor, attemptId);
+  if (attempt.state !== 'queued' && attempt.state !== 'measuring') return;
+  await house.db.update(attempts).set({ state: 'cancelled', changedAt: new Date() }).where(eq(attempts.id, attemptId));
+  house.live.running.get(attemptId)?.abort();
+  house.live.tell(attemptId, { state: 'cancelled', stage: null });
+}
+
+/** Sends a refused photograph on all the same, with a word to the teacher. */
+export async function lookAnyway(house: House, student: Student, attemptId: string, word: string): Promise<void> {
+  const { attempt } = await attemptFor(house, student, attemptId);
+  if (attempt.state !== 'refused') throw new Refused('This picture is not one that was refused.');
+  const plea = textSchema.parse(word) || 'Please look at it anyway.';
+  await house.db.transaction(async (tx) => {
+    await tx.update(attempts).set({ plea }).where(eq(attempts.id, attemptId));
+    await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, attempt.handInId));
+  });
+}

@@ -1,0 +1,221 @@
+/** Reference pictures: brought in with where they are from, prepared, handed to exercises, taken out as files. */
+import { stepLabels } from '@/core/exercise/numbering';
+import { type ExerciseTerms, type NotanSchool } from '@/core/exercise/terms';
+import { type Preparation, preparationSchema, untouched } from '@/core/reference/preparation';
+import type { ReferenceFile } from '@/core/reference/reference-files';
+import { newId } from '@/data/schema/ids';
+import { classes, exercises, referencePictures } from '@/data/schema/tables';
+import type { PreparedReference } from '@/workers/tasks/prepared-plane';
+import { and, asc, desc, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { type Actor, classOf, exerciseFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { checkRoom, keepFile, keepPhoto } from '../hand-in/receive';
+import type { House } from '../house';
+import { removeUnused } from '../unused-files';
+import { nameSchema, textSchema } from '../words';
+
+const said = (what: string) => z.string().trim().min(1, what).max(200, 'Keep it to 200 characters.');
+
+export const originSchema = z.object({
+  title: nameSchema,
+  source: said('Say where the picture is from: your own photograph, a book, a colleague.'),
+  licence: said('Say who may use it: only this class, anybody, nobody yet.'),
+  note: textSchema.default(''),
+});
+export type Origin = z.input<typeof originSchema>;
+
+export type ReferenceRow = typeof referencePictures.$inferSelect;
+
+/** Takes a picture in. Throws UnusablePicture with words for whoever sent it. */
+export async function bringIn(house: House, teacher: Teacher, file: string, given: Origin): Promise<string> {
+  const origin = originSchema.parse(given);
+  await checkRoom(house);
+  const { hash, orientation } = await keepPhoto(house, file);
+  const { working, small, width, height } = await house.pool.run({
+    task: 'bring-in',
+    file: house.files.path(hash),
+    orientation,
+  });
+  const [workingHash, smallHash] = [
+    await keepFile(house, working, 'image/png'),
+    await keepFile(house, small, 'image/jpeg'),
+  ];
+  const id = newId();
+  await house.db.insert(referencePictures).values({
+    id,
+    teacherId: teacher.userId,
+    ...origin,
+    pictureHash: hash,
+    workingHash,
+    smallHash,
+    width,
+    height,
+    preparation: untouched(width / height),
+  });
+  return id;
+}
+
+export async function referencesOf(house: House, teacher: Teacher): Promise<ReferenceRow[]> {
+  return house.db
+    .select()
+    .from(referencePictures)
+    .where(eq(referencePictures.teacherId, teacher.userId))
+    .orderBy(desc(referencePictures.createdAt), asc(referencePictures.id));
+}
+
+export async function referenceFor(house: House, teacher: Teacher, referenceId: string): Promise<ReferenceRow> {
+  const [row] = await house.db
+    .select()
+    .from(referencePictures)
+    .where(and(eq(referencePictures.id, referenceId), eq(referencePictures.teacherId, teacher.userId)));
+  if (!row) throw new NotFound();
+  return row;
+}
+
+/** Keeps how a picture was prepared. What was measured before says so; nothing is measured anew by it. */
+export async function keepPreparation(
+  house: House,
+  teacher: Teacher,
+  referenceId: string,
+  given: unknown,
+): Promise<number> {
+  const row = await referenceFor(house, teacher, referenceId);
+  const next = preparationSchema.parse(given);
+  if (JSON.stringify(next) === JSON.stringify(row.preparation)) return row.revision;
+  await house.db
+    .update(referencePictures)
+    .set({ preparation: next, revision: row.revision + 1 })
+    .where(eq(referencePictures.id, referenceId));
+  return row.revision + 1;
+}
+
+/** Takes a picture away for good. Throws Refused while an exercise is painted from it. */
+export async function dropReference(house: House, teacher: Teacher, referenceId: string): Promise<void> {
+  const row = await referenceFor(house, teacher, referenceId);
+  const [used] = await house.db
+    .select({ title: exercises.title })
+    .from(exercises)
+    .where(eq(exercises.referenceId, referenceId))
+    .limit(1);
+  if (used) throw new Refused(`“${used.title}” is painted from this picture: give that exercise another one first.`);
+  await house.db.delete(referencePictures).where(eq(referencePictures.id, referenceId));
+  for (const hash of new Set([row.pictureHash, row.workingHash, row.smallHash])) await removeUnused(house, hash);
+}
+
+export const REFERENCE_PICTURES = ['working', 'small'] as const;
+
+/** Bytes of a picture to work on or to show. */
+export async function referencePicture(
+  house: House,
+  teacher: Teacher,
+  referenceId: string,
+  kind: (typeof REFERENCE_PICTURES)[number],
+): Promise<{ bytes: Buffer; type: string }> {
+  const row = await referenceFor(house, teacher, referenceId);
+  return kind === 'working'
+    ? { bytes: await house.files.read(row.workingHash), type: 'image/png' }
+    : { bytes: await house.files.read(row.smallHash), type: 'image/jpeg' };
+}
+
+/** What an exercise of few tones asks of its picture; null for exercises of other kinds. */
+export function wantedBy(terms: ExerciseTerms): { tones: number; school: NotanSchool } | null {
+  if (terms.kind === 'notan') return { tones: terms.tones, school: terms.school };
+  return terms.kind === 'five-value' ? { tones: 5, school: 'threshold' } : null;
+}
+
+/** A reference as workers take it, for an exercise or as it stands on the bench. */
+export function prepared(
+  house: House,
+  row: ReferenceRow,
+  wanted: { tones: number; school: NotanSchool } = row.preparation,
+  values: Partial<Pick<Preparation, 'ends' | 'key' | 'pushPercent'>> = {},
+): PreparedReference {
+  return {
+    picture: house.files.path(row.workingHash),
+    preparation: { ...row.preparation, ...values },
+    wanted: { tones: wanted.tones, school: wanted.school },
+  };
+}
+
+function wordsFor(row: ReferenceRow, labels: readonly string[]) {
+  const { title, source, licence, note } = row;
+  return { title, source, licence, note, labels };
+}
+
+const labelsFor = (numbering: Parameters<typeof stepLabels>[0], tones: number, ends: Preparation['ends']) =>
+  stepLabels(numbering, { steps: tones, order: 'light-first', spacing: 'lightness', ends });
+
+/** A file of a reference as it stands on the bench, with a class's numbers where one is named. Throws UnusablePicture with what to do. */
+export async function referenceFileFor(
+  house: House,
+  teacher: Teacher,
+  referenceId: string,
+  what: ReferenceFile,
+  classId: string | null,
+): Promise<Uint8Array> {
+  const row = await referenceFor(house, teacher, referenceId);
+  const { tones, ends } = row.preparation;
+  const numbering = classId === null ? 'white-is-one' : (await classOf(house, teacher, classId)).numbering;
+  return house.pool.run({
+    task: 'reference-file',
+    what,
+    reference: prepared(house, row),
+    words: wordsFor(row, labelsFor(numbering, tones, ends)),
+    paper: 'a4',
+  });
+}
+
+/** Tones to look at, made once for a whole class that opens the page together; the oldest go first. */
+const MOST_SHOWN = 24;
+const shown = new Map<string, Promise<Uint8Array>>();
+
+function onceFor(key: string, make: () => Promise<Uint8Array>): Promise<Uint8Array> {
+  const made = shown.get(key) ?? make();
+  shown.delete(key);
+  shown.set(key, made);
+  // What failed is tried again.
+  made.catch(() => shown.delete(key));
+  const [oldest] = shown.keys();
+  if (shown.size > MOST_SHOWN && oldest !== undefined) shown.delete(oldest);
+  return made;
+}
+
+/** The picture of an exercise's reference as its students may see it, and the sheets to print; null where it has none. */
+export async function exerciseReference(
+  house: House,
+  actor: Actor,
+  exerciseId: string,
+  what: 'tones' | 'sheets',
+): Promise<Uint8Array | null> {
+  const { exercise, class: group } = await exerciseFor(house, actor, exerciseId);
+  const row = await referenceOfExercise(house, exercise.referenceId);
+  const wanted = wantedBy(exercise.terms);
+  if (!row || !wanted || !('judging' in exercise.terms)) return null;
+  const { ends, judging, paper } = exercise.terms;
+  const reference = prepared(house, row, wanted, { ends, key: judging.key, pushPercent: judging.pushPercent });
+  const make = () =>
+    house.pool.run({
+      task: 'reference-file',
+      what,
+      reference,
+      words: wordsFor(row, labelsFor(group.numbering, wanted.tones, ends)),
+      paper,
+    });
+  return what === 'tones' ? onceFor(JSON.stringify([row.id, row.revision, wanted, ends]), make) : make();
+}
+
+export async function referenceOfExercise(house: House, referenceId: string | null): Promise<ReferenceRow | null> {
+  if (referenceId === null) return null;
+  const [row] = await house.db.select().from(referencePictures).where(eq(referencePictures.id, referenceId));
+  return row ?? null;
+}
+
+/** Exercises that are painted from a picture. */
+export async function usesOf(house: House, teacher: Teacher, referenceId: string) {
+  return house.db
+    .select({ id: exercises.id, title: exercises.title, className: classes.name })
+    .from(exercises)
+    .innerJoin(classes, eq(exercises.classId, classes.id))
+    .where(and(eq(exercises.referenceId, referenceId), eq(classes.teacherId, teacher.userId)))
+    .orderBy(asc(exercises.title));
+}

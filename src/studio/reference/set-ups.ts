@@ -1,0 +1,102 @@
+/** Set-ups from life: kept with the names of their masses, which are then painted on each student's own picture. */
+import {
+  emptySetUp,
+  PAINTED_MASSES_VERSION,
+  type PaintedMasses,
+  paintedMassesSchema,
+  setUpSchema,
+} from '@/core/reference/set-up';
+import { newId } from '@/data/schema/ids';
+import { attempts, classes, exercises, setUps } from '@/data/schema/tables';
+import { and, asc, desc, eq } from 'drizzle-orm';
+import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { judgeAgain, standsUnsent } from '../hand-in/notan-hand-ins';
+import type { House } from '../house';
+import { nameSchema, textSchema } from '../words';
+
+export type SetUpRow = typeof setUps.$inferSelect;
+
+export async function keepNewSetUp(
+  house: House,
+  teacher: Teacher,
+  given: { readonly title: string; readonly note: string },
+): Promise<string> {
+  const id = newId();
+  await house.db.insert(setUps).values({
+    id,
+    teacherId: teacher.userId,
+    title: nameSchema.parse(given.title),
+    note: textSchema.parse(given.note),
+    setUp: emptySetUp(),
+  });
+  return id;
+}
+
+export async function setUpsOf(house: House, teacher: Teacher): Promise<SetUpRow[]> {
+  return house.db
+    .select()
+    .from(setUps)
+    .where(eq(setUps.teacherId, teacher.userId))
+    .orderBy(desc(setUps.createdAt), asc(setUps.id));
+}
+
+export async function setUpFor(house: House, teacher: Teacher, setUpId: string): Promise<SetUpRow> {
+  const [row] = await house.db
+    .select()
+    .from(setUps)
+    .where(and(eq(setUps.id, setUpId), eq(setUps.teacherId, teacher.userId)));
+  if (!row) throw new NotFound();
+  return row;
+}
+
+/** Changes what is asked of the masses. What was judged before says so; nothing is judged anew by it. */
+export async function keepSetUp(
+  house: House,
+  teacher: Teacher,
+  setUpId: string,
+  given: { readonly title: string; readonly note: string; readonly setUp: unknown },
+): Promise<void> {
+  const row = await setUpFor(house, teacher, setUpId);
+  const next = setUpSchema.parse(given.setUp);
+  const changed = JSON.stringify(next) !== JSON.stringify(row.setUp);
+  await house.db
+    .update(setUps)
+    .set({
+      title: nameSchema.parse(given.title),
+      note: textSchema.parse(given.note),
+      setUp: next,
+      revision: row.revision + (changed ? 1 : 0),
+    })
+    .where(eq(setUps.id, setUpId));
+}
+
+/** Exercises that are painted from a set-up. */
+export async function usesOfSetUp(house: House, teacher: Teacher, setUpId: string) {
+  return house.db
+    .select({ id: exercises.id, title: exercises.title, className: classes.name })
+    .from(exercises)
+    .innerJoin(classes, eq(exercises.classId, classes.id))
+    .where(and(eq(exercises.setUpId, setUpId), eq(classes.teacherId, teacher.userId)))
+    .orderBy(asc(exercises.title));
+}
+
+/** Throws Refused while an exercise is painted from it. */
+export async function dropSetUp(house: House, teacher: Teacher, setUpId: string): Promise<void> {
+  await setUpFor(house, teacher, setUpId);
+  const [used] = await house.db
+    .select({ title: exercises.title })
+    .from(exercises)
+    .where(eq(exercises.setUpId, setUpId))
+    .limit(1);
+  if (used) throw new Refused(`“${used.title}” is painted from this set-up: give that exercise something else first.`);
+  await house.db.delete(setUps).where(eq(setUps.id, setUpId));
+}
+
+/** Keeps where the masses lie on one student's picture, and judges it by them. Throws Refused where the critique was sent. */
+export async function paintMasses(house: House, teacher: Teacher, attemptId: string, edits: unknown): Promise<void> {
+  await attemptFor(house, teacher, attemptId);
+  await standsUnsent(house, attemptId);
+  const masses: PaintedMasses = paintedMassesSchema.parse({ version: PAINTED_MASSES_VERSION, edits });
+  await house.db.update(attempts).set({ masses }).where(eq(attempts.id, attemptId));
+  await judgeAgain(house, teacher, attemptId);
+}

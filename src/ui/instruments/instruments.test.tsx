@@ -1,0 +1,179 @@
+/** The drawn instruments, as markup: what stands where, and what those who can't see it are told. */
+import { defaultTerms } from '@/core/kinds/kinds';
+import { stagesOf } from '@/core/kinds/stages';
+import { meetingsOf } from '@/core/planning/meetings';
+import { firstTimetable } from '@/core/planning/timetable';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { Letter } from '../hand-in/Letter';
+import { cssGrey } from '../parts/grey';
+import { StateMark } from '../parts/StateMark';
+import { ShoppingTable } from '../plan/ShoppingTable';
+import { TimetableStrip } from '../plan/TimetableStrip';
+import { GapLadder } from './GapLadder';
+import { Strip, type StripCell } from './Strip';
+import { ValueRuler } from './ValueRuler';
+import { ValueStrip } from './ValueStrip';
+
+const count = (html: string, what: RegExp) => [...html.matchAll(what)].length;
+
+test('greys are neutral and as light as they say', () => {
+  expect([cssGrey(0), cssGrey(100), cssGrey(53.585)]).toEqual(['rgb(0 0 0)', 'rgb(255 255 255)', 'rgb(128 128 128)']);
+});
+
+const cell = (label: string, lightness: number, more: Partial<StripCell> = {}): StripCell => ({
+  label,
+  lightness,
+  target: lightness,
+  errorSteps: 0,
+  flags: [],
+  gapFlags: [],
+  ...more,
+});
+
+test('a strip shows its measured greys, and says in words what its marks say in shapes', () => {
+  const html = renderToStaticMarkup(
+    <Strip
+      cells={[
+        cell('1', 95),
+        cell('2', 70, { errorSteps: -0.8, flags: ['off_target'] }),
+        cell('3', 24, { errorSteps: 1.2 }),
+      ]}
+    />,
+  );
+  expect(html).toContain('1: on its value; 2: 0.8 steps too dark; 3: 1.2 steps too light');
+  expect(count(html, /<rect/g)).toBe(3);
+  expect(html).toContain(cssGrey(95));
+});
+
+test.each([
+  ['streaky', { flags: ['streaky'] }],
+  ['bare_ground', { flags: ['bare_ground'] }],
+  ['over_the_line', { flags: ['over_the_line'] }],
+  ['off_target', { flags: ['off_target'] }],
+  ['too_close', { gapFlags: ['too_close'] }],
+  ['too_wide', { gapFlags: ['too_wide'] }],
+  ['reversed', { gapFlags: ['reversed'] }],
+] as const)('%s has a shape of its own, told without colour', (_, flags) => {
+  const plain = renderToStaticMarkup(<Strip cells={[cell('1', 60), cell('2', 40)]} />);
+  const marked = renderToStaticMarkup(<Strip cells={[cell('1', 60, flags as Partial<StripCell>), cell('2', 40)]} />);
+  expect(marked).not.toBe(plain);
+  const colours = (html: string) => new Set([...html.matchAll(/(?:fill|stroke)="([^"]+)"/g)].map((m) => m[1]));
+  expect([...colours(marked)].sort()).toEqual([...colours(plain)].sort());
+});
+
+test('on the ruler a right step hangs straight and a wrong one slants', () => {
+  const step = (label: string, lightness: number, target: number) => ({
+    label,
+    lightness,
+    target,
+    uncertainty: 0.4,
+    off: Math.abs(lightness - target) > 4,
+  });
+  const html = renderToStaticMarkup(<ValueRuler steps={[step('1', 90, 90), step('2', 70, 60)]} lit={[2]} />);
+  const threads = [...html.matchAll(/M([\d.]+) 104V196L([\d.]+) 260/g)].map((m) => Number(m[2]) - Number(m[1]));
+  expect(threads[0]).toBeCloseTo(0, 6);
+  // Too light: towards the white end, which lies left.
+  expect(threads[1]).toBeLessThan(-10);
+  expect(count(html, /stroke="var\(--color-ink\)"/g)).toBe(1);
+});
+
+test('the ladder names its uneven gaps', () => {
+  const ladder = (flagged: boolean[]) =>
+    renderToStaticMarkup(<GapLadder labels={['9', '8', '7']} lightness={[90, 60, 50]} flagged={flagged} />);
+  expect(ladder([true, false])).toContain('gap after 9 is uneven');
+  expect(ladder([false, false])).toContain('the gaps are even');
+});
+
+test('states differ by shape, fill and word', () => {
+  const marks = (['open', 'waiting', 'again', 'passed', 'refused'] as const).map((state) =>
+    renderToStaticMarkup(<StateMark state={state} />),
+  );
+  expect(new Set(marks.map((m) => /d="([^"]+)"/.exec(m)?.[1])).size).toBe(5);
+  expect(new Set(marks.map((m) => m.replace(/<[^>]+>/g, ''))).size).toBe(5);
+});
+
+test('a letter says what works first, then one thing after the other, then the teacher’s word', () => {
+  const letter = {
+    verdict: 'again' as const,
+    word: 'Nearly there.',
+    result: null,
+    compared: false,
+    items: [
+      { kind: 'works' as const, say: 'The white is clean.', action: null },
+      { kind: 'fix' as const, say: 'Step 3 is streaky.', action: 'Stir the mix.' },
+    ],
+  };
+  const text = renderToStaticMarkup(<Letter letter={letter} labels={[]} picture={null} />).replace(/<[^>]+>/g, '|');
+  const order = ['Once more, please.', 'The white is clean.', 'Step 3 is streaky. Stir the mix.', 'Nearly there.'].map(
+    (s) => text.indexOf(s),
+  );
+  expect(order.every((at, i) => at >= 0 && at > (order[i - 1] ?? -1))).toBe(true);
+  expect(
+    renderToStaticMarkup(<Letter letter={{ ...letter, verdict: 'pass' }} labels={[]} picture="/picture/x/strip" />),
+  ).toContain('Passed.');
+});
+
+test('values that have names are read out, bare greys are not', () => {
+  expect(renderToStaticMarkup(<ValueStrip values={[90, 20]} />)).toContain('aria-hidden="true"');
+  expect(renderToStaticMarkup(<ValueStrip values={[90, 20]} labels={['1', '2']} />)).not.toContain(
+    'aria-hidden="true"',
+  );
+});
+
+test('a shopping list counts packs and money in the class’s currency', () => {
+  const line = { perStudent: 1.2, forClass: 36, stock: 0, short: 36, packs: 1, cost: 8 };
+  const html = renderToStaticMarkup(
+    <ShoppingTable
+      lines={[
+        { ...line, what: 'titanium-white' },
+        { ...line, what: 'ivory-black', packs: 0, cost: 0 },
+      ]}
+      students={30}
+      currency="SEK"
+      total={8}
+    />,
+  );
+  expect(html).toContain('titanium white');
+  expect(html).toContain('1 pack');
+  expect(html).toContain('enough');
+  expect(html.replace(/\u00a0/g, ' ')).toContain('SEK 8.00');
+});
+
+const rule = {
+  weekdays: [4],
+  start: '18:30',
+  minutes: 120,
+  from: '2030-01-03',
+  until: '2030-03-28',
+  timeZone: 'Europe/Lisbon',
+  except: [],
+};
+const stages = stagesOf({ ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' });
+const strip = (placing: Record<string, string>) =>
+  renderToStaticMarkup(
+    <TimetableStrip
+      rule={rule}
+      stages={stages}
+      placing={placing}
+      placed
+      lookMinutes={60}
+      students={30}
+      icsHref="/timetable/x"
+      save={() => Promise.resolve({ ok: true })}
+    />,
+  );
+
+test('a timetable without conflicts says when photographs are due and what dries', () => {
+  const html = strip(firstTimetable(stages, meetingsOf(rule)));
+  expect(html).toContain('Photographs are due');
+  expect(html).toContain('two masses dries');
+  expect(html).not.toContain('role="alert"');
+});
+
+test('a timetable with conflicts says why, and the smallest change', () => {
+  const html = strip({ stain: '2030-01-03', masses: '2030-01-10', greys: '2030-01-17' });
+  expect(html).toContain('is still wet: it dries for 9 days');
+  expect(html).toContain('“greys in light and shadow” to Thu');
+  expect(html).toContain('Mend it');
+  expect(strip({})).toContain('There is no meeting left');
+});

@@ -1,0 +1,81 @@
+'use client';
+/** What a class is: how it counts its values, how young it is, whether it sits in a school. Kept as soon as it is changed. */
+import { NUMBERING_IDS, NUMBERINGS, type NumberingId } from '@/core/exercise/numbering';
+import { useState, useTransition } from 'react';
+import { Choice, Tick } from '../plan/fields';
+
+interface Settings {
+  readonly numbering: NumberingId;
+  readonly underSixteen: boolean;
+  readonly school: boolean;
+  readonly currency: string;
+  readonly pieceLineMm: number | null;
+}
+
+export function ClassSettings({
+  now,
+  save,
+}: {
+  now: Settings;
+  save: (settings: Settings) => Promise<{ ok: boolean; say?: string }>;
+}) {
+  const [settings, setSettings] = useState(now);
+  const [trouble, setTrouble] = useState('');
+  const [busy, start] = useTransition();
+  const put = (change: Partial<Settings>) => {
+    const next = { ...settings, ...change };
+    setSettings(next);
+    start(async () => {
+      const answer = await save(next);
+      setTrouble(answer.ok ? '' : (answer.say ?? ''));
+    });
+  };
+  return (
+    <fieldset className="grid gap-2" disabled={busy}>
+      <Choice
+        label="How values are numbered"
+        value={settings.numbering}
+        options={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]] as const)}
+        onChange={(numbering) => put({ numbering })}
+      />
+      <Tick
+        label="There are students under 16"
+        checked={settings.underSixteen}
+        onChange={(underSixteen) => put({ underSixteen })}
+      />
+      <Tick label="It is part of a school" checked={settings.school} onChange={(school) => put({ school })} />
+      <p className="quiet">Toxic pigments and solvents are kept from a class under 16, lead white from a school too.</p>
+      <label>
+        <span className="label">Currency of estimates</span>
+        <input
+          className="field"
+          maxLength={3}
+          defaultValue={settings.currency}
+          onBlur={(e) => e.target.value !== settings.currency && put({ currency: e.target.value.toUpperCase() })}
+        />
+      </label>
+      <label>
+        <span className="label">The 100 mm line on your corner pieces, in mm</span>
+        <input
+          className="field"
+          type="number"
+          min={80}
+          max={120}
+          step={0.1}
+          placeholder="not measured yet"
+          defaultValue={settings.pieceLineMm ?? ''}
+          onBlur={(e) => {
+            const pieceLineMm = e.target.value === '' ? null : Number(e.target.value);
+            if (pieceLineMm !== settings.pieceLineMm) put({ pieceLineMm });
+          }}
+        />
+        <span className="quiet">Measure it once with a ruler: sizes of boards hang on it.</span>
+      </label>
+      {trouble && (
+        <p role="alert" className="trouble">
+          {trouble}
+        </p>
+      )}
+    </fieldset>
+  );
+}
