@@ -3,8 +3,8 @@ import { bandPicture } from '@/core/bands/band-picture';
 import { targetLightnesses } from '@/core/exercise/targets';
 import type { SteppedTerms } from '@/core/exercise/terms';
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
-import { chipRows, exerciseLayout } from '@/core/kinds/exercise-layout';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { chipRows } from '@/core/kinds/chips/colours-on-scale';
+import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
 import { uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
 import { measureScale } from '@/core/scale/measure';
@@ -131,11 +131,7 @@ test('chips are found where they lie, and told where they belong', async () => {
   const faults = chips.map((c, i) => ({ kind: 'drift' as const, step: terms.steps + i + 1, a: c.a, b: c.b }));
   const { surface } = paint(await printed(terms), cells, { lightness, faults }, SEED);
   const { photo, tools } = await seen(surface, terms);
-  const result = await measureScale(
-    photo,
-    { terms, hue: true, chipRows: chipRows(terms.chips, terms.steps), expected: nobody },
-    tools,
-  );
+  const result = await measureScale(photo, { terms, hue: true, chipRows: chipRows(terms), expected: nobody }, tools);
   expect(result.chips.map((c) => [c.place, c.step, c.nearest, c.what])).toEqual([
     [2, 2, 2, 'tint'],
     [4, 4, 6, 'pure'],

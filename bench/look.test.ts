@@ -30,7 +30,6 @@ test('marks are confirmed or not by what was painted, and what is not painted ye
       orientation: null,
       terms,
       target: null,
-      numbering: 'white-is-one',
       expected: { exercise: null, student: null },
     });
     expect(issues.filter((i) => i.code !== 'outside_card')).toEqual([]);

@@ -1,5 +1,5 @@
 /** A painting from life: a scene seen by its masses, some of them mistaken, photographed, and judged by masses that somebody showed on it. */
-import { critiqueNotan } from '@/core/critique/notan-critique';
+import { critiqueTones } from '@/core/critique/tones/critique';
 import { targetLightnesses } from '@/core/exercise/targets';
 import { judgePainting, notanTargets } from '@/core/notan/judge-painting';
 import { measureNotan } from '@/core/notan/measure-notan';
@@ -210,7 +210,7 @@ export default async function runMassTrial(trial: MassTrial): Promise<MassOutcom
       targets: notanTargets(tones, ends, null),
     }),
   };
-  const findings = critiqueNotan(judged, ends);
+  const findings = critiqueTones(judged, ends);
   const truth = asked.map(({ key, mass }) => {
     const whole = [...massOf.keys()].filter((i) => massOf[i] === key);
     const inner = whole.filter((i) => wellInside(massOf, i));

@@ -2,8 +2,7 @@
 import type { Target } from '@/core/capture/target';
 import { boxCorners, type BoxMm } from '@/core/geometry/box';
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
 import type { Photo } from '@/core/raster/photo';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor, type Stage } from '@/devices/camera-conditions';

@@ -33,7 +33,6 @@ const task = (file: string): MeasureScaleTask => ({
   file,
   orientation: null,
   terms: defaultScale('gouache', 9),
-  numbering: 'white-is-one',
   expected: { exercise: null, student: null },
 });
 const decode = () => Promise.all(pile.map((file) => decoders.run(file) as Promise<number>));

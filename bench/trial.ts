@@ -5,7 +5,7 @@ import { type KnownCard, openSheet } from '@/core/capture/open-sheet';
 import { sampleBox } from '@/core/capture/sample';
 import { luminanceToLightness } from '@/core/colour/lab';
 import { LUMINANCE_WEIGHTS } from '@/core/colour/xyz';
-import { critiqueScale } from '@/core/critique/scale-critique';
+import { critiqueScale } from '@/core/critique/scale/critique';
 import { defaultScale } from '@/core/exercise/scale';
 import { boxMm } from '@/core/geometry/box';
 import { gaussianBlur } from '@/core/raster/blur';

@@ -1,7 +1,6 @@
 /** Photographs to hand in. */
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
 import { toneShapes } from '@/core/tones/tones';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition, shotFor } from '@/devices/camera-conditions';

@@ -1,5 +1,5 @@
 /** Planning through the interface: bands with a lamp to drag, a staged oil painting whose timetable is impossible and is mended. */
-import { KIND_IDS, KINDS } from '@/core/kinds/kinds';
+import { KIND_IDS, kindById } from '@/core/kinds/table';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright';
 import { drag, middleOf } from './drag';
@@ -55,7 +55,7 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
   );
   await check('every other kind is set, previewed, printed and handed in', async () => {
     for (const kind of KIND_IDS.filter((k) => k !== 'scale' && k !== 'bands')) {
-      const { name } = KINDS[kind];
+      const { name } = kindById(kind);
       await page.goto(`${BASE}/plan/new`);
       await page.getByRole('button', { name, exact: true }).click();
       await page.getByLabel('Title').fill(`The ${name} of today`);
@@ -67,8 +67,8 @@ export async function planning({ check }: Harness, page: Page, student: Page): P
       if (!pdf.subarray(0, 5).equals(Buffer.from('%PDF-'))) throw new Error(`The sheet of ${name} is no PDF.`);
       await student.goto(`${BASE}/my`);
       await student.getByRole('link', { name: new RegExp(`The ${name} of today`) }).click();
-      await student.getByText(KINDS[kind].task).waitFor();
-      if (KINDS[kind].measured) continue;
+      await student.getByText(kindById(kind).task).waitFor();
+      if (kindById(kind).measured) continue;
       await handIn(student, await greySheet());
       await student.getByText('Your picture has come in.').waitFor();
     }

@@ -1,6 +1,7 @@
 /** `measure notan`: reads a photograph of a painting in few tones against its reference. */
 import { WrongCard } from '@/core/capture/card-profile';
 import { BadCorners } from '@/core/capture/open-corners';
+import { critiqueTones } from '@/core/critique/tones/critique';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { measureNotanFile } from '@/workers/tasks/notan';
 import { z } from 'zod';
@@ -54,7 +55,7 @@ export async function measureNotanVerb(args: readonly string[]): Promise<unknown
   const card = typeof values['profile'] === 'string' ? await cardFrom(values['profile']) : null;
   const target = targetFrom(values);
   try {
-    return await measureNotanFile(
+    const result = await measureNotanFile(
       {
         file: callerPath(named.file),
         reference: callerPath(named.reference),
@@ -68,6 +69,7 @@ export async function measureNotanVerb(args: readonly string[]): Promise<unknown
       },
       (stage) => process.stderr.write(`${stage}\n`),
     );
+    return { ...result, findings: critiqueTones(result, ends) };
   } catch (error) {
     if (error instanceof UnusablePicture || error instanceof BadCorners || error instanceof WrongCard)
       throw new BadArguments(error.message);

@@ -2,6 +2,7 @@
 import { WrongCard } from '@/core/capture/card-profile';
 import { BadCorners } from '@/core/capture/open-corners';
 import { BadFlat } from '@/core/capture/open-sheet';
+import { critiqueScale } from '@/core/critique/scale/critique';
 import { defaultScale, READING_ORDERS, SPACINGS } from '@/core/exercise/scale';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { measureScaleFile } from '@/workers/tasks/measure';
@@ -35,13 +36,12 @@ export async function measure(args: readonly string[]): Promise<unknown> {
   const flat = typeof values['flat'] === 'string' ? callerPath(values['flat']) : null;
   if (flat !== null) await readable(flat, String(values['flat']));
   try {
-    return await measureScaleFile(
+    const result = await measureScaleFile(
       {
         task: 'measure-scale',
         file,
         orientation: null,
         terms,
-        numbering: 'white-is-one',
         expected: { exercise: null, student: null },
         target,
         hue: values['hue'] === true,
@@ -50,6 +50,7 @@ export async function measure(args: readonly string[]): Promise<unknown> {
       },
       (stage) => process.stderr.write(`${stage}\n`),
     );
+    return { ...result, findings: critiqueScale(result, terms, 'white-is-one') };
   } catch (error) {
     if (
       error instanceof UnusablePicture ||

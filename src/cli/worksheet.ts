@@ -1,7 +1,7 @@
 /** `worksheet scale`: writes a sheet as PDF or PNG and tells its geometry. */
 import { MEDIA, MEDIUM_IDS } from '@/core/exercise/media';
 import { defaultScale, READING_ORDERS } from '@/core/exercise/scale';
-import { workLines } from '@/core/kinds/work-lines';
+import { workLines } from '@/core/kinds/table';
 import { cautionText } from '@/core/planning/cautions';
 import { drawScaleSheet } from '@/core/sheet/drawing';
 import { geometryOf } from '@/core/sheet/geometry';

@@ -1,18 +1,18 @@
 /** Builds the sample world: sheets printed, painted and photographed by the devices, measured by the real code. */
 import { defaultScale } from '@/core/exercise/scale';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
 import { newId } from '@/data/schema/ids';
 import { students, user } from '@/data/schema/tables';
 import { planFor } from '@/devices/paint-conditions';
 import { attemptFor, exerciseFor, type Student, type Teacher } from '@/studio/access/actor';
 import { addStudent, createClass, createFirstTeacher } from '@/studio/class/people';
-import { currentAttempt, decide, setWord } from '@/studio/critique/critiquing';
+import { decide, setWord } from '@/studio/critique/critiquing';
 import { measureAttempt } from '@/studio/hand-in/measuring';
 import { receivePhoto } from '@/studio/hand-in/receive';
 import type { House } from '@/studio/house';
 import { setExercise, sheetOf } from '@/studio/plan/exercises';
 import { setMeetings } from '@/studio/plan/timetables';
+import { attemptsAt, currentOf } from '@/studio/views/attempt';
 import { eq } from 'drizzle-orm';
 import { rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
@@ -73,7 +73,7 @@ async function handIn(place: Place, who: DemoStudent, student: Student, seed: nu
     const verdict = last ? who.end : 'again';
     if (verdict === 'waiting') continue;
     const { handIn: row } = await attemptFor(house, teacher, attemptId);
-    const current = await currentAttempt(house, row.id);
+    const current = currentOf(await attemptsAt(house, [row.id]));
     if (current?.id !== attemptId) continue;
     const word =
       verdict === 'passed'

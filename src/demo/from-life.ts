@@ -1,6 +1,6 @@
 /** The sample world's set-up from life: its masses named, painted by two students who sit on opposite sides of it. */
 import { targetLightnesses } from '@/core/exercise/targets';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import { type MassEdit, SET_UP_VERSION, type SetUp, type SetUpMass } from '@/core/reference/set-up';
 import type { ToneMap } from '@/devices/notan-painter';
 import type { Student } from '@/studio/access/actor';

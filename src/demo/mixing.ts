@@ -1,6 +1,6 @@
 /** The class's paints in the sample world: mixes that the app asked for, made with tubes of their own, and one student's walk. */
 import type { PaintId } from '@/core/exercise/paints';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import { HAND_NOISE } from '@/core/mixing/logged-mix';
 import { chance } from '@/devices/random';
 import { paintedMix, painterPaints } from '@/devices/spectral-paint';

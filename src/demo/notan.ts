@@ -1,6 +1,6 @@
 /** The sample world's pictures: brought in, one of them prepared in both schools, painted in two tones and in three. */
 import type { TermsOf } from '@/core/exercise/terms';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import type { ToneMap } from '@/devices/notan-painter';
 import { exerciseFor, type Student } from '@/studio/access/actor';
 import { setExercise } from '@/studio/plan/exercises';

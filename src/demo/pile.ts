@@ -1,6 +1,6 @@
 /** A whole evening's pile as a file to drop on the Rack: fourteen pictures, two of them strays, one the same picture twice. */
 import { defaultScale } from '@/core/exercise/scale';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { exerciseLayout } from '@/core/kinds/table';
 import { students } from '@/data/schema/tables';
 import { type CameraCondition, USABLE } from '@/devices/camera-conditions';
 import { planFor } from '@/devices/paint-conditions';

@@ -2,8 +2,7 @@
 import { isStepped } from '@/core/exercise/terms';
 import { drawExerciseSheet, drawHandout } from '@/core/handout/exercise-sheet';
 import { drawRecipePage } from '@/core/handout/recipe-page';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
-import { defaultTerms, KIND_IDS } from '@/core/kinds/kinds';
+import { defaultTerms, exerciseLayout, KIND_IDS } from '@/core/kinds/table';
 import { PAPER_IDS } from '@/core/sheet/paper';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';

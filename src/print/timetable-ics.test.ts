@@ -1,5 +1,4 @@
-import { defaultTerms } from '@/core/kinds/kinds';
-import { stagesOf } from '@/core/kinds/stages';
+import { defaultTerms, stagesOf } from '@/core/kinds/table';
 import { meetingsOf } from '@/core/planning/meetings';
 import { checkTimetable, firstTimetable } from '@/core/planning/timetable';
 import { timetableToIcs } from './timetable-ics';

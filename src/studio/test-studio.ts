@@ -24,11 +24,12 @@ import { cp, mkdtemp, readdir, readFile, rename, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
-import type { Student, Teacher } from './access/actor';
+import { attemptFor, type Student, type Teacher } from './access/actor';
 import { addStudent, createClass } from './class/people';
 import { receivePhoto } from './hand-in/receive';
 import { type House, openHouse } from './house';
 import { setExercise } from './plan/exercises';
+import { attemptViews } from './views/attempt';
 
 const terms = defaultScale('gouache', 5);
 
@@ -64,12 +65,13 @@ export function resultWith(accepted: boolean): ScaleResult {
       uncertainty: 3,
       ownUncertainty: 0.3,
       extrapolated: false,
-      spread: 0.5,
+      // One step is streaky, so that there is something to say.
+      spread: i === 2 ? 2 : 0.5,
       bareGround: 0,
       overflow: 0,
       rim: 0,
       lineShows: 0,
-      flags: [],
+      flags: i === 2 ? ['streaky'] : [],
     })),
     gaps: measureGaps(
       terms,
@@ -77,34 +79,22 @@ export function resultWith(accepted: boolean): ScaleResult {
       lightness.map(() => 0.3),
     ),
     summary: { evenness: 0, order: 'kept', ends: { lightest: 96, darkest: 24 }, drift: { warm: [], cool: [] } },
+    pure: null,
     leastWork: null,
     chips: [],
     silhouette: null,
-    findings: [
-      {
-        code: 'works_even',
-        kind: 'works',
-        weight: 0,
-        where: { steps: [] },
-        evidence: {},
-        say: 'The steps run evenly.',
-        do: null,
-      },
-      {
-        code: 'streaky',
-        kind: 'fix',
-        weight: 1,
-        where: { steps: [3] },
-        evidence: { spread: 2 },
-        say: 'Step 3 is streaky.',
-        do: 'Stir the mix.',
-      },
-    ],
   };
 }
 
 /** What the next measurement does: gives a result, or fails. */
 type Next = ScaleResult | Error | ((signal: AbortSignal | undefined) => Promise<ScaleResult>);
+
+/** What is said of an attempt: the draft with its edits, or the letter as it was sent. */
+export async function saidOf({ house, teacher }: Pick<TestStudio, 'house' | 'teacher'>, attemptId: string) {
+  const { attempt, exercise, class: group } = await attemptFor(house, teacher, attemptId);
+  const [view] = await attemptViews(house, [attempt], { terms: exercise.terms, numbering: group.numbering });
+  return view?.critique?.items ?? [];
+}
 
 export interface TestStudio {
   readonly house: House;

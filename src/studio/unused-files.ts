@@ -32,7 +32,7 @@ async function isUsed(house: House, hash: string): Promise<boolean> {
     db
       .select({ id: measurements.id })
       .from(measurements)
-      .where(sql`${measurements.against}->>'planes' = ${hash}`)
+      .where(sql`${hash} in (${measurements.against}->>'planes', ${measurements.against}->>'lightness')`)
       .limit(1),
   ]);
   return found.some((rows) => rows.length > 0);

@@ -1,5 +1,5 @@
 /** The built worker threads: what they answer, what they tell on the way, how they are stopped. */
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';

@@ -1,8 +1,9 @@
+import { labelsOf } from '@/core/kinds/table';
+import { zoneOf } from '@/core/planning/meetings';
 import { classesOf } from '@/studio/class/people';
-import { exercisesOfTeacher, labelsOf } from '@/studio/plan/exercises';
-import { waitingOf } from '@/studio/views';
-import { Strip } from '@/ui/instruments/Strip';
-import { stripCells } from '@/ui/instruments/strip-cells';
+import { exercisesOfTeacher } from '@/studio/plan/exercises';
+import { waitingOf } from '@/studio/views/today';
+import { HandInMark } from '@/ui/instruments/HandInMark';
 import { sayDay, sayMoment } from '@/ui/parts/dates';
 import Link from 'next/link';
 import { teacherOnly } from '../access';
@@ -14,7 +15,7 @@ export default async function Today() {
     exercisesOfTeacher(house, teacher),
     classesOf(house, teacher),
   ]);
-  const numberingOf = new Map(groups.map((g) => [g.id, g.numbering]));
+  const groupOf = (id: string) => groups.find((g) => g.id === id);
   const due = work.filter((w) => w.exercise.dueAt !== null);
   const first = waiting[0];
   return (
@@ -41,18 +42,16 @@ export default async function Today() {
                   <span className="truncate font-semibold">{w.student.name}</span>
                   <span className="quiet shrink-0">{w.attempt.number ? `try ${w.attempt.number}` : 'sent on'}</span>
                 </div>
-                {w.result && w.result.steps.length > 0 ? (
-                  <Strip
-                    cells={stripCells(
-                      w.result,
-                      labelsOf(w.exercise.terms, numberingOf.get(w.exercise.classId) ?? 'white-is-one'),
-                    )}
-                  />
-                ) : (
-                  <p className="quiet">{w.attempt.plea ?? 'No reading'}</p>
-                )}
+                <HandInMark
+                  attemptId={w.attempt.id}
+                  measured={w.measured}
+                  labels={labelsOf(w.exercise.terms, groupOf(w.exercise.classId)?.numbering ?? 'white-is-one')}
+                />
+                {w.attempt.plea && <p className="quiet mt-1">“{w.attempt.plea}”</p>}
                 <p className="quiet mt-1">{w.exercise.title}</p>
-                <p className="quiet">{sayMoment(w.attempt.createdAt)}</p>
+                <p className="quiet">
+                  {sayMoment(w.attempt.createdAt, zoneOf(groupOf(w.exercise.classId)?.meetings ?? null))}
+                </p>
               </Link>
             </li>
           ))}
@@ -73,7 +72,7 @@ export default async function Today() {
               <Link href={`/rack/${group.id}`} className="block rounded-sm p-1 hover:bg-l88">
                 <span className="font-semibold">{exercise.title}</span>
                 <span className="quiet block">
-                  {group.name}, due {exercise.dueAt && sayDay(exercise.dueAt)}
+                  {group.name}, due {exercise.dueAt && sayDay(exercise.dueAt, zoneOf(group.meetings))}
                 </span>
               </Link>
             </li>

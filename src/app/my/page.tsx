@@ -1,5 +1,6 @@
-import { valuesOf } from '@/core/kinds/kinds';
-import { myWork } from '@/studio/views';
+import { valuesOf } from '@/core/kinds/table';
+import { zoneOf } from '@/core/planning/meetings';
+import { myWork } from '@/studio/views/my-work';
 import { ValueStrip } from '@/ui/instruments/ValueStrip';
 import { sayDay } from '@/ui/parts/dates';
 import { StateMark } from '@/ui/parts/StateMark';
@@ -8,7 +9,8 @@ import { studentOnly } from '../access';
 
 export default async function MyWork() {
   const { house, student } = await studentOnly();
-  const work = await myWork(house, student);
+  const { work, meetings } = await myWork(house, student);
+  const zone = zoneOf(meetings);
   return (
     <section className="panel">
       <h1 className="mb-3 text-24 font-semibold">My work</h1>
@@ -25,7 +27,7 @@ export default async function MyWork() {
                   <span className="font-semibold">{exercise.title}</span>
                   <StateMark state={handIn?.state ?? 'open'} />
                 </span>
-                <span className="quiet">{exercise.dueAt && `due ${sayDay(exercise.dueAt)}`}</span>
+                <span className="quiet">{exercise.dueAt && `due ${sayDay(exercise.dueAt, zone)}`}</span>
               </Link>
             </li>
           );

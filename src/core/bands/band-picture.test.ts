@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import sharp from 'sharp';
 import { MOTIFS } from '../exercise/terms';
-import { defaultTerms } from '../kinds/kinds';
+import { defaultTerms } from '../kinds/table';
 import { BAND_FRAME, bandPicture, nearestThird } from './band-picture';
 import { DoesNotFit } from './motifs';
 import { contains, edgeDistance, type Shape } from './shapes';

@@ -92,6 +92,9 @@ function fitLight(
   };
 }
 
+/** What the codes of sheets with a plain row of steps say: others carry too little bare paper. */
+const PLAIN_ROWS: readonly string[] = ['scale', 'monochrome-scale'];
+
 async function layoutOf(photo: Photo, { plane, frame }: Located, tools: SheetTools): Promise<ScaleLayout> {
   const text = await tools.readQr(qrCrop(photo, plane, frame.qrBox));
   const tag = text === null ? null : parseSheetTag(text);
@@ -99,7 +102,7 @@ async function layoutOf(photo: Photo, { plane, frame }: Located, tools: SheetToo
     throw new CantCarry(
       'The code of one of the two sheets can’t be read: get both sheets whole and sharp into the picture.',
     );
-  if (!['scale', 'monochrome-scale'].includes(tag.kind))
+  if (!PLAIN_ROWS.includes(tag.kind))
     throw new CantCarry(
       'Lay two sheets of a plain value scale side by side: other sheets carry too little bare paper.',
     );

@@ -14,14 +14,13 @@ import { type MeasureTools } from './tools';
 /** How a painting is framed, and what is known of the print beside it. */
 export interface Framing {
   readonly expected: Expected;
+  /** Kinds whose sheets may stand for the one that is expected; any unless said. */
+  readonly sheetKinds?: readonly string[];
   /** A worksheet unless said. */
   readonly target?: Target;
   readonly card?: KnownCard;
   readonly lineMm?: number;
 }
-
-/** Kinds whose sheet has one frame to paint in few tones. */
-const KINDS = ['notan', 'five-value'];
 
 export interface OpenedPainting {
   readonly base: Omit<Capture, 'accepted' | 'issues' | 'uncertainty'>;
@@ -60,7 +59,7 @@ export async function openPainting(photo: Photo, request: Framing, tools: Measur
       layoutOn: (paper) => pictureLayout(paper),
       expected: request.expected,
       check: (tag) =>
-        KINDS.includes(tag.kind)
+        (request.sheetKinds?.includes(tag.kind) ?? true)
           ? null
           : issue(
               'wrong_sheet',

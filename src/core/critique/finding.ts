@@ -1,19 +1,21 @@
-/** One thing said about a hand-in, with what it rests on. */
+/** One thing said about a hand-in, with what it rests on. Drafted whenever it is wanted; kept only in a letter that was sent. */
 import { z } from 'zod';
+import { shareBoxSchema } from '../geometry/share-box';
 
 export const findingSchema = z.object({
+  /** Code and subject: stays the same when the hand-in is judged or measured again, so that edits can hang on it. */
+  key: z.string(),
   code: z.string(),
   kind: z.enum(['works', 'fix']),
   /** Error beyond tolerance in steps times the square root of the area share; 0 for what works. */
   weight: z.number(),
   /** Steps, and a part of the picture (shares of it) where it is said of one, by its name if it has one. */
-  where: z.object({
-    steps: z.array(z.number().int()),
-    box: z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() }).optional(),
-    shape: z.string().optional(),
-  }),
+  where: z.object({ steps: z.array(z.number().int()), box: shareBoxSchema.optional(), shape: z.string().optional() }),
   evidence: z.record(z.string(), z.union([z.number(), z.array(z.number())])),
   say: z.string(),
   do: z.string().nullable(),
 });
 export type Finding = z.infer<typeof findingSchema>;
+
+/** Headline fixes shown before the rest is folded away. */
+export const HEADLINES = 7;

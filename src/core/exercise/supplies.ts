@@ -1,5 +1,5 @@
 /** What else a studio keeps besides paint: grounds, thinners, brushes. Figures are estimates to begin from. */
-import { type ExerciseTerms, isStepped } from './terms';
+import type { ExerciseTerms } from './terms';
 
 export interface Supply {
   readonly name: string;
@@ -45,9 +45,13 @@ const THINNER_ML = { none: 0, water: 0, oil: 5, solvent: 40 } as const;
 const VARNISH_ML = 10;
 
 /** What a student needs besides paint, in each supply's unit. Brushes are what the shapes call for, one of each. */
-export function suppliesFor(terms: ExerciseTerms, brushesMm: readonly number[]): Partial<Record<SupplyId, number>> {
+export function suppliesFor(
+  terms: ExerciseTerms,
+  brushesMm: readonly number[],
+  alwaysOnPaper: boolean,
+): Partial<Record<SupplyId, number>> {
   const need: Partial<Record<SupplyId, number>> = {
-    [isStepped(terms) || terms.medium !== 'oil' ? 'white-paper' : 'primed-board']: 1,
+    [alwaysOnPaper || terms.medium !== 'oil' ? 'white-paper' : 'primed-board']: 1,
   };
   const { thinner, varnish } = terms.materials;
   if (thinner === 'oil') need['painting-oil'] = THINNER_ML.oil;

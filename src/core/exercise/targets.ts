@@ -3,7 +3,8 @@ import { lightnessToMunsellValue, munsellValueToLightness } from '../colour/muns
 import type { Ends, ReadingOrder, Spacing } from './scale';
 
 /** Where the pure colour of a monochrome scale stands: on the middle step, or on the step that is as light as it is. */
-export type PureAt = 'middle-step' | 'own-value';
+export const PURE_COLOUR_AT = ['middle-step', 'own-value'] as const;
+export type PureAt = (typeof PURE_COLOUR_AT)[number];
 
 /**
  * Targets (L*) in reading order, evenly spaced between the ends in lightness or in Munsell value.

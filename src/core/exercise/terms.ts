@@ -1,15 +1,15 @@
 /**
- * What a teacher sets, for every kind of exercise: one discriminated union that form, server, command line and
- * stored JSON share. What each kind is called and asks for stands in `kinds.ts`.
+ * What a teacher sets, for every kind of exercise: one schema a kind that form, server, command line and stored JSON share.
+ * What else a kind is stands in the table of kinds.
  */
 import { z } from 'zod';
 import { PAPER_IDS } from '../sheet/paper';
 import { judgingSchema } from './judging';
 import { materialsSchema } from './materials';
 import { MEDIUM_IDS } from './media';
-import { endsSchema, scaleExerciseSchema } from './scale';
+import { endsSchema, type ScaleExercise, scaleExerciseSchema } from './scale';
+import { PURE_COLOUR_AT } from './targets';
 
-export const PURE_COLOUR_AT = ['middle-step', 'own-value'] as const;
 export const MOTIFS = ['glow', 'ranges', 'stairwell'] as const;
 export type Motif = (typeof MOTIFS)[number];
 export const NOTAN_SCHOOLS = ['light-and-shadow', 'threshold'] as const;
@@ -29,13 +29,13 @@ const onPaper = {
 };
 const picture = { ...onPaper, judging: judgingSchema };
 
-const monochromeScale = scaleExerciseSchema.extend({
+export const monochromeScaleSchema = scaleExerciseSchema.extend({
   kind: z.literal('monochrome-scale'),
   hue: phrase(60, 'The colour').min(1, 'Name the colour that the scale is made of.'),
   pureAt: z.enum(PURE_COLOUR_AT),
 });
 
-const bands = scaleExerciseSchema.extend({
+export const bandsSchema = scaleExerciseSchema.extend({
   kind: z.literal('bands'),
   motif: z.enum(MOTIFS),
   /** Middle of the lamp (glow) or of the far opening (stairwell), as shares of the frame. */
@@ -47,14 +47,18 @@ const bands = scaleExerciseSchema.extend({
   nearest: z.enum(['first', 'last']),
   /** Width of the smallest brush, mm: no band is narrower. */
   brushMm: z.number().min(2, 'A brush is 2 to 20 mm wide.').max(20, 'A brush is 2 to 20 mm wide.'),
+  /** The one colour that the bands are mixed of; null for greys. */
+  hue: phrase(60, 'The colour').min(1, 'Name the colour that the bands are made of.').nullable().default(null),
+  /** Where its pure colour goes. */
+  pureAt: z.enum(PURE_COLOUR_AT).default('own-value'),
 });
 
-const coloursOnScale = scaleExerciseSchema.extend({
+export const coloursOnScaleSchema = scaleExerciseSchema.extend({
   kind: z.literal('colours-on-scale'),
   chips: z.number().int().min(4, 'Place 4 to 15 chips.').max(15, 'Place 4 to 15 chips.'),
 });
 
-const notan = z.object({
+export const notanSchema = z.object({
   kind: z.literal('notan'),
   ...picture,
   tones: z
@@ -65,9 +69,9 @@ const notan = z.object({
   school: z.enum(NOTAN_SCHOOLS),
 });
 
-const fiveValue = z.object({ kind: z.literal('five-value'), ...picture, whiteSparing: z.boolean() });
+export const fiveValueSchema = z.object({ kind: z.literal('five-value'), ...picture, whiteSparing: z.boolean() });
 
-const quickStudies = z.object({
+export const quickStudiesSchema = z.object({
   kind: z.literal('quick-studies'),
   ...picture,
   goals: z
@@ -78,9 +82,9 @@ const quickStudies = z.object({
   minutes: z.number().int().min(1).max(120).nullable(),
 });
 
-const freeColour = z.object({ kind: z.literal('free-colour'), ...picture });
+export const freeColourSchema = z.object({ kind: z.literal('free-colour'), ...picture });
 
-const limitedPalette = z.object({
+export const limitedPaletteSchema = z.object({
   kind: z.literal('limited-palette'),
   ...picture,
   /** Names of the paints of the first round; each later round has one fewer. */
@@ -90,7 +94,7 @@ const limitedPalette = z.object({
     .max(8, 'A series has up to eight paints.'),
 });
 
-const monochromePainting = z.object({
+export const monochromePaintingSchema = z.object({
   kind: z.literal('monochrome-painting'),
   ...picture,
   subject: z.enum(['picture', 'set-up']),
@@ -103,24 +107,22 @@ const monochromePainting = z.object({
   glaze: z.boolean(),
 });
 
-const masterCopy = z.object({ kind: z.literal('master-copy'), ...picture });
-const rescue = z.object({ kind: z.literal('rescue'), ...picture });
+export const masterCopySchema = z.object({ kind: z.literal('master-copy'), ...picture });
+export const rescueSchema = z.object({ kind: z.literal('rescue'), ...picture });
 
-export const exerciseTermsSchema = z.discriminatedUnion('kind', [
-  scaleExerciseSchema,
-  monochromeScale,
-  bands,
-  coloursOnScale,
-  notan,
-  fiveValue,
-  quickStudies,
-  freeColour,
-  limitedPalette,
-  monochromePainting,
-  masterCopy,
-  rescue,
-]);
-export type ExerciseTerms = z.infer<typeof exerciseTermsSchema>;
+export type ExerciseTerms =
+  | ScaleExercise
+  | z.infer<typeof monochromeScaleSchema>
+  | z.infer<typeof bandsSchema>
+  | z.infer<typeof coloursOnScaleSchema>
+  | z.infer<typeof notanSchema>
+  | z.infer<typeof fiveValueSchema>
+  | z.infer<typeof quickStudiesSchema>
+  | z.infer<typeof freeColourSchema>
+  | z.infer<typeof limitedPaletteSchema>
+  | z.infer<typeof monochromePaintingSchema>
+  | z.infer<typeof masterCopySchema>
+  | z.infer<typeof rescueSchema>;
 export type ExerciseKind = ExerciseTerms['kind'];
 export type TermsOf<K extends ExerciseKind> = Extract<ExerciseTerms, { kind: K }>;
 /** Kinds whose sheet is a row of steps. */

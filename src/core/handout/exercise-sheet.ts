@@ -1,19 +1,14 @@
 /** The sheet of any kind of exercise, and the handout that goes with it. */
-import { bandPicture } from '../bands/band-picture';
-import { drawBandSheet, drawOwnBandSheet } from '../bands/band-sheet';
+import { brushesFor } from '../exercise/brushes';
 import { type PaintId, PAINTS } from '../exercise/paints';
-import { type ExerciseTerms, isPicture, isStepped } from '../exercise/terms';
-import { exerciseLayout } from '../kinds/exercise-layout';
+import { type ExerciseTerms } from '../exercise/terms';
 import { recipeOf } from '../kinds/exercise-recipe';
-import { inShort, KINDS } from '../kinds/kinds';
 import { paintFor } from '../kinds/quantities';
-import { shapeWidths } from '../kinds/shape-widths';
-import { brushesFor, workLines } from '../kinds/work-lines';
+import { kindOf, shapeWidths, workLines } from '../kinds/table';
 import type { Figures } from '../mixing/paint-model';
 import { puddleName } from '../mixing/recipe-words';
-import { drawScaleSheet, type Mark, type SheetDrawing, text } from '../sheet/drawing';
+import { type Mark, type SheetDrawing, text } from '../sheet/drawing';
 import { PAPERS } from '../sheet/paper';
-import { drawPictureSheet } from '../sheet/picture-drawing';
 
 export interface ExerciseWords {
   readonly title: string;
@@ -42,37 +37,13 @@ function mixingNames(terms: ExerciseTerms, { figures, labels }: ExerciseWords): 
 
 /** The sheet to paint on. Throws DoesNotFit when bands are asked for that the frame can't hold. */
 export function drawExerciseSheet(terms: ExerciseTerms, words: ExerciseWords): SheetDrawing {
-  const { title, name, labels, exercise, student } = words;
-  const subtitle = `${words.className} · ${inShort(terms)}`;
-  const layout = exerciseLayout(terms);
-  if (layout.kind === 'scale')
-    return drawScaleSheet(layout, {
-      title,
-      subtitle,
-      name,
-      labels,
-      work: workLines(terms, labels, mixingNames(terms, words)),
-      care: words.careInShort,
-      exercise,
-      student,
-      kind: terms.kind,
-    });
-  const steps = isStepped(terms) ? terms.steps : layout.cells.length;
-  const heading = { title, subtitle, name, tag: { kind: terms.kind, steps, paper: terms.paper, exercise, student } };
-  if (terms.kind === 'bands') {
-    const picture = bandPicture(terms);
-    if (terms.outlines === 'own') {
-      const { widthMm, heightMm } = picture.frame;
-      const light = terms.motif === 'ranges' ? null : ([terms.lamp.x * widthMm, terms.lamp.y * heightMm] as const);
-      return drawOwnBandSheet(layout, { light, silhouette: picture.silhouette?.shape ?? null }, heading);
-    }
-    const lightFirst = terms.order === 'light-first' ? labels : [...labels].reverse();
-    return drawBandSheet(layout, picture, lightFirst, heading);
-  }
-  return drawPictureSheet(layout, {
-    ...heading,
-    captions: terms.kind === 'quick-studies' ? terms.goals : [],
-    blackFrame: isPicture(terms) && terms.judging.blackFrame,
+  const { title, name, labels, exercise, student, className, careInShort } = words;
+  const kind = kindOf(terms);
+  return kind.draw(terms, {
+    ...{ title, name, labels, exercise, student },
+    subtitle: `${className} · ${kind.inShort(terms)}`,
+    work: kind.work(terms, labels, mixingNames(terms, words)),
+    care: careInShort,
   });
 }
 
@@ -105,14 +76,14 @@ export function drawHandout(terms: ExerciseTerms, words: ExerciseWords): SheetDr
   };
   say(words.title, 'strong', 6);
   say([words.className, words.name, words.due && `due ${words.due}`].filter(Boolean).join(' · '));
-  part('What to do', KINDS[terms.kind].task);
+  part('What to do', kindOf(terms).task);
   part(
     'Order of work',
     workLines(terms, words.labels, mixingNames(terms, words))
       .map((line, i) => `${i + 1}.  ${line}`)
       .join('\n'),
   );
-  const [least, most] = KINDS[terms.kind].minutes;
+  const [least, most] = kindOf(terms).minutes;
   part('Time', `About ${least} to ${most} minutes, drying not counted.`);
   part(
     'Brushes, large to small',
@@ -126,7 +97,7 @@ export function drawHandout(terms: ExerciseTerms, words: ExerciseWords): SheetDr
     `${need.map(([p, ml]) => `${PAINTS[p].name} ${ml < 1 ? ml.toFixed(2) : ml.toFixed(1)} ml`).join(', ')}: what stays on the palette included, an estimate.`,
   );
   part('Care', words.care);
-  const { measured } = KINDS[terms.kind];
+  const { measured } = kindOf(terms);
   if (measured !== true)
     part(
       'How it is judged',

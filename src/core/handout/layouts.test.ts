@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { type BoxMm, grow } from '../geometry/box';
-import { exerciseLayout } from '../kinds/exercise-layout';
-import { defaultTerms, KIND_IDS } from '../kinds/kinds';
+import { defaultTerms, exerciseLayout, KIND_IDS } from '../kinds/table';
 import { blankPlaces } from '../sheet/blank';
 import { cardLightness, cardLuminance, RAMP_CODES } from '../sheet/card';
 import { sheetFrame } from '../sheet/frame';

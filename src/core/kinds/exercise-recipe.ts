@@ -1,17 +1,15 @@
 /** The recipe that an exercise's terms ask for. */
 import { labToLinearRgb } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
+import { brushesFor } from '../exercise/brushes';
 import { type PaintId, PAINTS } from '../exercise/paints';
 import { throughPure } from '../exercise/targets';
-import { type ExerciseTerms, isStepped } from '../exercise/terms';
+import type { ExerciseTerms } from '../exercise/terms';
 import { FILM_MM, millilitres } from '../mixing/film';
 import { coveringLab, type Figures, type Palette, paletteOf } from '../mixing/paint-model';
 import { type Recipe, recipeFor } from '../mixing/recipe';
 import { SURFACE_OF, type SurfaceId } from '../mixing/surface';
-import { areasOf } from './areas';
-import { valuesOf } from './kinds';
-import { shapeWidths } from './shape-widths';
-import { brushesFor } from './work-lines';
+import { areasOf, kindOf, shapeWidths, valuesOf } from './table';
 
 /** Good white paper, L*a*b*. */
 export const PAPER_LAB = [95, 0, -1] as const;
@@ -40,8 +38,9 @@ export function recipePaints(terms: ExerciseTerms): RecipePaints | null {
   const others = paints.filter((p) => PAINTS[p].family !== 'white');
   const dark = others.find((p) => PAINTS[p].family === 'black') ?? (others.length === 1 ? others[0] : undefined);
   if (!light || !dark) return null;
-  if (terms.kind !== 'monochrome-scale') return { light, dark, pure: null };
-  const named = others.find((p) => PAINTS[p].name === terms.hue.toLowerCase());
+  const { hue } = kindOf(terms).row(terms);
+  if (!hue) return { light, dark, pure: null };
+  const named = others.find((p) => PAINTS[p].name === hue.name.toLowerCase());
   const pure = named ?? others.find((p) => PAINTS[p].family !== 'black' && p !== dark);
   return pure && pure !== dark ? { light, dark, pure } : null;
 }
@@ -90,17 +89,17 @@ export function recipeOf(terms: ExerciseTerms, own: Figures = {}): Recipe | null
     !(lightness(paints.pure) < lightness(paints.light) - 5 && lightness(paints.pure) > lightness(paints.dark) + 5)
   )
     return null;
-  const order = isStepped(terms) ? terms.order : 'light-first';
+  const { order, work, hue } = kindOf(terms).row(terms);
   const pure =
-    paints.pure !== null && terms.kind === 'monochrome-scale'
-      ? { paint: paints.pure, ...throughPure(targets, order, lightness(paints.pure), terms.pureAt) }
+    paints.pure !== null && hue
+      ? { paint: paints.pure, ...throughPure(targets, order, lightness(paints.pure), hue.pureAt) }
       : null;
   return recipeFor(
     palette,
     {
       targets: pure?.targets ?? targets,
       order,
-      work: isStepped(terms) ? terms.workOrder : 'ends-first',
+      work,
       light: paints.light,
       dark: paints.dark,
       pure,

@@ -1,14 +1,13 @@
+import { brushesFor } from '../exercise/brushes';
 import { defaultScale } from '../exercise/scale';
-import { exerciseTermsSchema } from '../exercise/terms';
-import { defaultTerms, inShort, KIND_IDS, KINDS, valuesOf } from './kinds';
-import { brushesFor, workLines } from './work-lines';
+import { defaultTerms, exerciseTermsSchema, inShort, KIND_IDS, kindById, valuesOf, workLines } from './table';
 
 const labels = Array.from({ length: 15 }, (_, i) => String(i + 1));
 
 test.each(KIND_IDS)('%s: its usual terms are whole, and survive being stored', (kind) => {
   const terms = defaultTerms(kind);
   expect(exerciseTermsSchema.parse(JSON.parse(JSON.stringify(terms)))).toEqual(terms);
-  expect(KINDS[kind].task.length).toBeGreaterThan(20);
+  expect(kindById(kind).task.length).toBeGreaterThan(20);
   expect(inShort(terms)).toContain('gouache');
   const values = valuesOf(terms);
   expect(values.length).toBeGreaterThanOrEqual(2);

@@ -3,8 +3,8 @@ import { type PaintId, PAINTS } from '../exercise/paints';
 import type { ExerciseTerms } from '../exercise/terms';
 import { millilitres } from '../mixing/film';
 import type { Figures, Parts } from '../mixing/paint-model';
-import { areasOf } from './areas';
 import { recipeOf } from './exercise-recipe';
+import { areasOf } from './table';
 
 /** Millilitres of each paint for one student, waste included; by the studio's own figures where it has some. */
 export function paintFor(terms: ExerciseTerms, own: Figures = {}): Partial<Record<PaintId, number>> {

@@ -10,8 +10,7 @@ import { mixModel, paletteOf } from '../mixing/paint-model';
 import type { Recipe } from '../mixing/recipe';
 import { puddleName, recipeLines, sayBeyond, sayMillilitres, sayMix } from '../mixing/recipe-words';
 import { recipeOf } from './exercise-recipe';
-import { defaultTerms } from './kinds';
-import { workLines } from './work-lines';
+import { defaultTerms, workLines } from './table';
 
 const scale = defaultTerms('scale');
 const labels = stepLabels('black-is-one', scale);

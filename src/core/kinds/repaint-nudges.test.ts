@@ -1,6 +1,6 @@
 import type { TermsOf } from '../exercise/terms';
-import { defaultTerms, valuesOf } from './kinds';
 import { repaintNudges } from './repaint-nudges';
+import { defaultTerms, valuesOf } from './table';
 
 const scale = defaultTerms('scale') as TermsOf<'scale'>;
 const terms = {

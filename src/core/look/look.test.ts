@@ -54,7 +54,7 @@ function measured(
     })),
     gaps: [],
     summary: null,
-    findings: [],
+    pure: null,
   });
 }
 const look = (lightness: readonly number[], bare?: readonly (number | null)[]): StoredLook =>

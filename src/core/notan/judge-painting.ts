@@ -1,21 +1,17 @@
 /** A painting in few tones judged: its tones against a reference where there is one, its masses by what is asked of them. */
+import { toneTargets } from '../exercise/key';
 import type { Ends } from '../exercise/scale';
-import { targetLightnesses } from '../exercise/targets';
 import type { TonePlane } from '../tones/compare-tones';
 import type { Mass, MassPlane } from '../tones/mass';
 import { sharesOf } from '../tones/tones';
 import { allottedTones, judgeMasses } from './judge-masses';
 import { judgeTones, type Reading, regionsOf } from './judge-tones';
+import { withIds } from './region-ids';
 import type { NotanResult } from './result';
 
 /** What each tone is to be, L*, the lightest first: between the exercise's ends, or down to a painted frame that stands for the dark one. */
-export function notanTargets(count: number, ends: Ends, frame: NotanResult['frame']): number[] {
-  return targetLightnesses(
-    count,
-    frame?.isDarkEnd ? { ...ends, dark: frame.lightness } : ends,
-    'light-first',
-    'lightness',
-  );
+export function notanTargets(count: number, ends: Ends, frame: NotanResult['frame'], pushPercent = 0): number[] {
+  return toneTargets(count, frame?.isDarkEnd ? { ...ends, dark: frame.lightness } : ends, pushPercent);
 }
 
 type JudgedPainting = Pick<
@@ -83,7 +79,7 @@ export function judgePainting({ drawn, reference, readings, named, tones, target
   return {
     reference: masses.names.length > 0 ? 'masses' : 'none',
     ...nothing,
-    regions: regions.toSorted((a, b) => b.area - a.area),
+    regions: withIds(regions.toSorted((a, b) => b.area - a.area)),
     tones: listed(sharesOf(drawn.toneOf, count), null),
     ...judged,
   };

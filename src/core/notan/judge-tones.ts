@@ -4,6 +4,7 @@ import { flippedShapes, type FlippedShapes, type Shift, toneAgreement, type Tone
 import type { Mass, MassPlane } from '../tones/mass';
 import { sharesOf } from '../tones/tones';
 import { withAllotted } from './judge-masses';
+import { withIds } from './region-ids';
 import type { NotanResult } from './result';
 
 /** Places that may be of another tone than the reference has them: an edge lost on purpose. */
@@ -95,7 +96,7 @@ export function regionsOf(
   wanted: TonePlane,
   shift: Shift,
   named: MassPlane | null,
-): NotanResult['regions'] {
+): Omit<NotanResult['regions'][number], 'id'>[] {
   const flipped = flippedShapes(drawn, wanted, shift);
   const names = named && namesFor(flipped, named);
   return flipped.regions.map((region, k) => {
@@ -137,7 +138,7 @@ export function judgeTones(
     agreementAligned: agreement.agreementAligned,
     kappa: agreement.kappa,
     shift: { x: shift.x / reference.width, y: shift.y / reference.height },
-    regions: regionsOf(drawn, wanted, shift, named),
+    regions: withIds(regionsOf(drawn, wanted, shift, named)),
     // What is left open in the reference has no tone, in the painting as little.
     shares: sharesOf(
       drawn.toneOf.filter((_, i) => reference.toneOf[i] !== 0),

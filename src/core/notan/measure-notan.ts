@@ -29,6 +29,8 @@ export interface NotanRequest extends Framing {
   readonly tones: number;
   /** Where the lightest and the darkest tone are placed when nothing of known lightness is in the picture, L*. */
   readonly ends: Ends;
+  /** How much further from their middle tones are to lie than evenly between the ends, percent. */
+  readonly pushPercent?: number;
   /** What was accepted in place of the reference, and the names of its shapes. */
   readonly readings?: readonly Reading[];
   readonly named?: MassPlane;
@@ -40,6 +42,8 @@ export interface NotanMeasured {
   readonly result: NotanResult;
   /** The painting's tones on the reference's grid, or one of its own; null where nothing was read. */
   readonly drawn: TonePlane | null;
+  /** The painting's own lightness, finer than its tones, inside its frame; null where nothing was read. */
+  readonly lightness: Raster<'lightness', 1> | null;
 }
 
 /** Samples are taken this fine, whatever the size of the reference. */
@@ -108,8 +112,7 @@ const THIN = 0.005;
 
 /**
  * Reads a painting against a reference. A photograph that can't be used comes back with `accepted: false` and what to do.
- * Throws BadCorners and WrongCard on what was given beside it; else only on programmers' errors. `findings` are drafted by
- * the critique.
+ * Throws BadCorners and WrongCard on what was given beside it; else only on programmers' errors.
  */
 export async function measureNotan(photo: Photo, request: NotanRequest, tools: MeasureTools): Promise<NotanMeasured> {
   tools.onStage?.('finding the sheet');
@@ -125,6 +128,7 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
     agreementAligned: null,
     kappa: null,
     shift: null,
+    targets: null,
     regions: [],
     shapes: null,
     frame: null,
@@ -132,9 +136,12 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
     masses: [],
     pairs: [],
     overlaps: [],
-    findings: [],
   });
-  const refused = (more: readonly CaptureIssue[]): NotanMeasured => ({ result: nothing(more), drawn: null });
+  const refused = (more: readonly CaptureIssue[]): NotanMeasured => ({
+    result: nothing(more),
+    drawn: null,
+    lightness: null,
+  });
   if (!found) return refused([]);
   tools.onStage?.('reading the steps');
   const step = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
@@ -182,7 +189,7 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
     }),
   };
   const lightness = means.map(placed);
-  const targets = notanTargets(count, request.ends, frame);
+  const targets = notanTargets(count, request.ends, frame, request.pushPercent);
   const stands = matchTones(onGrid, reference?.toneOf ?? null, lightness, targets);
   const drawn = { width: grid.width, height: grid.height, toneOf: onGrid.map((t) => stands[t - 1] as number) };
   const tones = targets.map((_, k) => {
@@ -202,9 +209,14 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
     capture: { ...base, accepted: !refuses(issues), uncertainty: Math.max(...means.map(found.uncertainty)), issues },
     shapes: shapeFacts(clean, w, h, means.length),
     frame,
+    targets,
     seams: seamsBetween(picture, clean, means),
   };
-  return { result, drawn };
+  return {
+    result,
+    drawn,
+    lightness: found.relative ? raster('lightness', w, h, 1, picture.data.map(placed)) : picture,
+  };
 }
 
 /** Places lightnesses of which only order and gaps are known: the lightest at the light end; `dark`, or else the darkest, at the dark one. */

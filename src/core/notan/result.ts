@@ -1,11 +1,11 @@
 /** The measurement of a painting in few tones as JSON: what the command line prints. */
 import { z } from 'zod';
 import { captureSchema } from '../capture/capture-result';
-import { findingSchema } from '../critique/finding';
+import { shareBoxSchema } from '../geometry/share-box';
 import { massSchema } from '../tones/mass';
 
 /** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
-export const NOTAN_RESULT_VERSION = 1;
+export const NOTAN_RESULT_VERSION = 2;
 
 const share = z.number().min(0).max(1);
 const box = z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() });
@@ -26,6 +26,8 @@ export const notanResultSchema = z.object({
       spread: z.number().nullable(),
     }),
   ),
+  /** What each tone was to be, L*, the lightest first: with the key and the push that the picture is to have. Null in results from before it was kept. */
+  targets: z.array(z.number()).nullable().default(null),
   agreement: share.nullable(),
   /** Beside outlines of the reference left out. */
   agreementTolerant: share.nullable(),
@@ -37,7 +39,9 @@ export const notanResultSchema = z.object({
   /** `shape` is the name that the reference has for it, `emphasis` how much it weighs, `outline` rings of shares of width and height. */
   regions: z.array(
     z.object({
-      box,
+      /** Stays the same when the painting is judged or measured again. */
+      id: z.string(),
+      box: shareBoxSchema,
       area: share,
       drawn: z.number().int(),
       wanted: z.number().int(),
@@ -58,7 +62,9 @@ export const notanResultSchema = z.object({
     })
     .nullable(),
   /** A dark frame that was painted round the picture and left out: its lightness, L*, whether it stands for the dark end, and what lies inside it; null where there is none. */
-  frame: z.object({ lightness: z.number(), isDarkEnd: z.boolean().default(false), inside: box.optional() }).nullable(),
+  frame: z
+    .object({ lightness: z.number(), isDarkEnd: z.boolean().default(false), inside: shareBoxSchema.optional() })
+    .nullable(),
   /** Share of the seams between tones that lie between their neighbours; null where nothing was read. */
   seams: share.nullable().default(null),
   /** Named masses that lie in the picture. `lightness` is their mean, `inside` the share of them in the steps that they are allotted, `outside` the tone outside of them that more of it has than any other, and how much; `unused` those steps that less than a hundredth of it has. */
@@ -68,7 +74,7 @@ export const notanResultSchema = z.object({
         name: z.string(),
         part: massSchema.shape.part,
         emphasis: z.number(),
-        box,
+        box: shareBoxSchema,
         share,
         lightness: z.number().nullable(),
         steps: z.object({ from: z.number().int(), to: z.number().int() }).nullable(),
@@ -92,6 +98,5 @@ export const notanResultSchema = z.object({
     .default([]),
   /** Overlapping shadows that are lighter (L*) than a shadow of fewer lights on the same object. */
   overlaps: z.array(z.object({ name: z.string(), than: z.string(), by: z.number() })).default([]),
-  findings: z.array(findingSchema),
 });
 export type NotanResult = z.infer<typeof notanResultSchema>;

@@ -40,6 +40,14 @@ export const meetingRuleSchema = z
   );
 export type MeetingRule = z.infer<typeof meetingRuleSchema>;
 
+/** The time zone of a class: that of its meetings; while it has none, that of the machine that keeps the studio. */
+export const zoneOf = (rule: { readonly timeZone: string } | null): string =>
+  rule?.timeZone ?? new Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** The local day of a moment, ISO. */
+export const isoDayIn = (moment: Date, timeZone: string): string =>
+  new Intl.DateTimeFormat('sv-SE', { timeZone }).format(moment);
+
 export interface Meeting {
   /** The local day, ISO. */
   readonly day: string;
@@ -87,7 +95,11 @@ export function overlaps(meetings: readonly Meeting[]): [Meeting, Meeting][] {
   });
 }
 
+/** Handed in by the evening of the day. */
 const EVENING = '20:00';
+
+/** When something is due that is due on a day. */
+export const dueOn = (day: string, timeZone: string): Date => localMoment(day, EVENING, timeZone);
 
 /** When photographs are due that are to be looked at before a meeting: the evening before it. */
 export function eveningBefore(meeting: Meeting, timeZone: string): Date {

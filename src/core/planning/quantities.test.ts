@@ -1,8 +1,7 @@
 import { SUPPLIES, suppliesFor, SUPPLY_IDS } from '../exercise/supplies';
 import { BadShelf, formatShelf, parseShelf } from '../formats/shelf-csv';
-import { areasOf } from '../kinds/areas';
-import { defaultTerms, KIND_IDS } from '../kinds/kinds';
 import { paintFor } from '../kinds/quantities';
+import { areasOf, defaultTerms, KIND_IDS } from '../kinds/table';
 import { shoppingList } from './quantities';
 
 const scale = defaultTerms('scale');
@@ -36,10 +35,10 @@ test.each(KIND_IDS)('%s needs paint, of the paints that are set, and no more tha
 });
 
 test('beside paint an exercise takes a ground, brushes for its shapes, and thinner only where it is thinned', () => {
-  expect(suppliesFor(scale, [16, 8])).toEqual({ 'white-paper': 1, 'brush-16': 1, 'brush-8': 1 });
+  expect(suppliesFor(scale, [16, 8], true)).toEqual({ 'white-paper': 1, 'brush-16': 1, 'brush-8': 1 });
   const oil = defaultTerms('master-copy', 'oil');
   const thinned = { ...oil, materials: { ...oil.materials, thinner: 'solvent' as const, varnish: true } };
-  expect(suppliesFor(thinned, [])).toEqual({ 'primed-board': 1, solvent: 40, varnish: 10 });
+  expect(suppliesFor(thinned, [], false)).toEqual({ 'primed-board': 1, solvent: 40, varnish: 10 });
   const [brush] = shoppingList({ 'brush-16': 1 }, 12, { 'brush-16': { pack: 1, price: 5, stock: 7 } });
   expect(brush).toMatchObject({ short: 5, packs: 5, cost: 25 });
   for (const id of SUPPLY_IDS) expect(SUPPLIES[id].pack * SUPPLIES[id].price).toBeGreaterThan(0);

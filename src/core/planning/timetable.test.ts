@@ -1,6 +1,5 @@
 import fc from 'fast-check';
-import { defaultTerms } from '../kinds/kinds';
-import { lookMinutes, stagesOf } from '../kinds/stages';
+import { defaultTerms, lookMinutes, stagesOf } from '../kinds/table';
 import { eveningBefore, localMoment, meetingRuleSchema, meetingsOf, overlaps, type MeetingRule } from './meetings';
 import { checkTimetable, firstTimetable, mend } from './timetable';
 

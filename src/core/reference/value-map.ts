@@ -3,15 +3,8 @@
  * photograph reaches darker than matt paint, and nothing is compared, printed or reduced before it is mapped.
  */
 import type { Judging } from '../exercise/judging';
+import { keyedEnds, pushed } from '../exercise/key';
 import type { Ends } from '../exercise/scale';
-
-/** Which part of the reach a key leaves, as shares from dark to light. */
-const REACH: Record<Judging['key'], readonly [from: number, to: number]> = {
-  full: [0, 1],
-  high: [0.4, 1],
-  middle: [0.2, 0.8],
-  low: [0, 0.6],
-};
 
 export interface ValueMap {
   /** Mapped L* of an L* of the picture. */
@@ -48,15 +41,12 @@ export function valueSpan(lightness: Float32Array): ValueSpan {
  * one tone comes to lie in the middle.
  */
 export function valueMap({ low, high, median }: ValueSpan, { ends, key, pushPercent }: MapRequest): ValueMap {
-  const [from, to] = REACH[key];
-  const range = ends.light - ends.dark;
-  const own: Ends = { dark: ends.dark + from * range, light: ends.dark + to * range };
+  const own = keyedEnds(ends, key);
   if (high <= low) {
     const middle = (own.dark + own.light) / 2;
     return { of: () => middle, ends: own };
   }
   const spread = (l: number) => own.dark + ((l - low) / (high - low)) * (own.light - own.dark);
   const middle = spread(median);
-  const push = 1 + pushPercent / 100;
-  return { of: (l) => Math.min(own.light, Math.max(own.dark, middle + push * (spread(l) - middle))), ends: own };
+  return { of: (l) => pushed(spread(l), middle, own, pushPercent), ends: own };
 }

@@ -163,10 +163,10 @@ export function compareScale(
         cool: colours.flatMap((f, i) => (f.includes('drift_cool') ? [i + 1] : [])),
       },
     },
+    pure: terms.pure ?? null,
     leastWork: known === 'order-and-gaps' ? null : leastWork(terms, lightness),
     silhouette: null,
     chips: [],
-    findings: [],
   };
 }
 
@@ -179,9 +179,9 @@ export function nothingRead(capture: Omit<Capture, 'uncertainty' | 'accepted'>):
     steps: [],
     gaps: [],
     summary: null,
+    pure: null,
     leastWork: null,
     silhouette: null,
     chips: [],
-    findings: [],
   };
 }

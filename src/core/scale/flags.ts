@@ -34,10 +34,13 @@ export type ScaleTerms = Pick<
 > & {
   /** The pure colour of a monochrome scale, which the targets run through. */
   readonly pure?: { readonly lightness: number; readonly at: PureAt };
+  /** Targets in reading order that were worked out before, in place of those that follow from the rest. */
+  readonly targets?: readonly number[];
 };
 
 /** Targets for readings: the exercise's ends, the student's own, or theoretical white and black. */
 export function targetsFor(terms: ScaleTerms, lightness: readonly number[]): number[] {
+  if (terms.targets) return [...terms.targets];
   const ends = {
     medium: () => terms.ends,
     own: () => ({ light: Math.max(...lightness), dark: Math.min(...lightness) }),

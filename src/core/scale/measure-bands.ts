@@ -10,6 +10,7 @@ import { type Expected, type KnownCard, openSheet } from '../capture/open-sheet'
 import { type FreeTarget, settledTarget, type Target } from '../capture/target';
 import type { MeasureTools } from '../capture/tools';
 import { lightnessToLuminance } from '../colour/lab';
+import type { Triple } from '../colour/srgb';
 import type { Ends } from '../exercise/scale';
 import type { TermsOf } from '../exercise/terms';
 import type { BoxMm } from '../geometry/box';
@@ -17,7 +18,7 @@ import type { Photo } from '../raster/photo';
 import { pictureLayout } from '../sheet/picture-layout';
 import { type BandReadings, findDrawnIn, readBands } from './band-cells';
 import { compareScale, nothingRead, type ReadStep } from './compare';
-import { LIMITS, targetsFor } from './flags';
+import { LIMITS, type ScaleTerms, targetsFor } from './flags';
 
 import type { Capture } from '../capture/capture-result';
 import { patchwork } from '../capture/patchwork';
@@ -33,11 +34,23 @@ export interface BandsRequest {
   readonly card?: KnownCard;
   /** Length on paper of the line that each corner piece calls 100 mm, where somebody measured it. */
   readonly lineMm?: number;
+  /** Colours that the paints of the exercise predict for its steps, in reading order, L*a*b*. */
+  readonly paints?: readonly Triple[];
+  /** How light the pure colour of bands in one colour is; left out for greys and where the paints don't tell. */
+  readonly pureLightness?: number;
 }
 
+/** What the readings are compared with: through the pure colour's place, where the bands are of one colour. */
+function bandScale({ terms, pureLightness }: BandsRequest): ScaleTerms {
+  if (terms.hue === null || pureLightness === undefined) return terms;
+  return { ...terms, pure: { lightness: pureLightness, at: terms.pureAt } };
+}
+
+const expectation = ({ terms, paints }: BandsRequest) => ({ paints: paints ?? null, hue: terms.hue !== null });
+
 /** The bands' own lightnesses, lightest first. */
-export function lightestFirst(terms: TermsOf<'bands'>): readonly number[] {
-  const inOrder = targetsFor(terms, []);
+export function lightestFirst(terms: ScaleTerms): readonly number[] {
+  const inOrder = targetsFor({ ...terms, anchor: terms.anchor === 'own' ? 'medium' : terms.anchor }, []);
   return terms.order === 'light-first' ? inOrder : [...inOrder].reverse();
 }
 
@@ -72,15 +85,12 @@ function unreadable(
       ];
 }
 
-async function measureSheet(
-  photo: Photo,
-  { terms, expected, card }: BandsRequest,
-  tools: MeasureTools,
-): Promise<ScaleResult> {
+async function measureSheet(photo: Photo, request: BandsRequest, tools: MeasureTools): Promise<ScaleResult> {
+  const { terms, expected, card } = request;
   const opened = await openSheet(
     photo,
     {
-      layoutOn: (paper) => pictureLayout(paper, 1, terms.steps),
+      layoutOn: (paper) => pictureLayout(paper, 1, terms.steps, terms.hue !== null),
       expected,
       check: (tag) =>
         tag.kind === 'bands' && tag.steps === terms.steps
@@ -109,7 +119,8 @@ async function measureSheet(
   tools.onStage?.('reading the steps');
   const frame = layout.cells[0];
   if (!frame) throw new Error('The sheet of bands has no frame.');
-  const targets = lightestFirst(terms);
+  const judged = bandScale(request);
+  const targets = lightestFirst(judged);
   const found = readBands(photo, calibration, {
     frame,
     terms,
@@ -138,7 +149,9 @@ async function measureSheet(
     grain: grain(reading.lab[0]),
   }));
   issues.push(...outsideIssues(read.map((r) => r.sureness)));
-  const result = compareScale(terms, read, { ...base, colour: 'assumed', accepted: !refuses(issues), issues });
+  const colour = calibration.coloursMeasured ? ('measured' as const) : ('assumed' as const);
+  const capture = { ...base, colour, accepted: !refuses(issues), issues };
+  const result = compareScale(judged, read, capture, expectation(request));
   const { silhouette } = found;
   if (!silhouette) return result;
   const spread = Math.sqrt(Math.max(0, silhouette.spread ** 2 - grain(silhouette.lab[0]) ** 2));
@@ -196,7 +209,8 @@ function measureFree(photo: Photo, request: BandsRequest, target: FreeTarget, to
   if (opened.kind === 'refused') return nothingRead({ ...opened.base, issues: opened.issues });
   tools.onStage?.('reading the steps');
   const { base, relative, sureness, grain } = opened;
-  const targets = lightestFirst(terms);
+  const judged = bandScale(request);
+  const targets = lightestFirst(judged);
   const found = relative
     ? readRelative(photo, opened, terms, targets)
     : readBands(photo, opened.calibration, { frame: opened.box, terms, targets, onSheet: false, ground: null });
@@ -213,7 +227,7 @@ function measureFree(photo: Photo, request: BandsRequest, target: FreeTarget, to
     ...(relative ? clippedSteps(readings) : outsideIssues(read.map((r) => r.sureness))),
   ];
   tools.onStage?.('comparing');
-  return compareScale(terms, read, { ...base, accepted: !refuses(issues), issues });
+  return compareScale(judged, read, { ...base, accepted: !refuses(issues), issues }, expectation(request));
 }
 
 export async function measureBands(photo: Photo, request: BandsRequest, tools: MeasureTools): Promise<ScaleResult> {

@@ -24,6 +24,8 @@ export interface ScaleRequest {
   readonly expected: Expected;
   /** A worksheet unless said. */
   readonly target?: Target;
+  /** Kinds whose sheets may stand for the one that is expected; any with as many steps unless said. */
+  readonly sheetKinds?: readonly string[];
   /** Whether the sheet carries coloured patches. */
   readonly hue?: boolean;
   /** Rows of places for chips of colour under the steps. */
@@ -36,19 +38,16 @@ export interface ScaleRequest {
   readonly flat?: Photo;
 }
 
-/** Kinds whose sheet is a plain row of steps. */
-const STEPPED = ['scale', 'monochrome-scale', 'colours-on-scale'];
-
 /** The sheet of another kind, or of another number of steps. */
 const otherSheet =
-  (steps: number) =>
+  ({ terms: { steps }, sheetKinds }: ScaleRequest) =>
   (tag: SheetTag): CaptureIssue | null =>
-    STEPPED.includes(tag.kind) && tag.steps === steps
+    (sheetKinds?.includes(tag.kind) ?? true) && tag.steps === steps
       ? null
       : issue(
           'wrong_sheet',
           1,
-          `This is the sheet for ${tag.steps} steps, and the exercise has ${steps}: photograph the sheet of this exercise.`,
+          `This is not the sheet for the ${steps} steps of this exercise: photograph the sheet that was printed for it.`,
         );
 
 async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureTools): Promise<ScaleResult> {
@@ -59,7 +58,7 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
       layoutOn: (paper) =>
         scaleLayout(terms.steps, paper, { hue: request.hue ?? false, chipRows: request.chipRows ?? 0 }),
       expected: request.expected,
-      check: otherSheet(terms.steps),
+      check: otherSheet(request),
       onFound: () => tools.onStage?.('reading its greys'),
       ...(request.card && { card: request.card }),
       ...(request.flat && { flat: request.flat }),

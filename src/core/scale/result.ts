@@ -1,10 +1,10 @@
 /** The measurement of a scale as JSON: what the command line prints and the database keeps. */
 import { z } from 'zod';
 import { captureSchema } from '../capture/capture-result';
-import { findingSchema } from '../critique/finding';
+import { PURE_COLOUR_AT } from '../exercise/targets';
 
 /** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
-export const SCALE_RESULT_VERSION = 1;
+export const SCALE_RESULT_VERSION = 2;
 
 export const VALUE_FLAGS = ['off_target', 'weak_black', 'weak_white'] as const;
 export const CRAFT_FLAGS = ['streaky', 'bare_ground', 'over_the_line', 'built_up_edge', 'line_shows'] as const;
@@ -80,6 +80,11 @@ export const scaleResultSchema = z.object({
       drift: z.object({ warm: z.array(z.number().int()), cool: z.array(z.number().int()) }),
     })
     .nullable(),
+  /** The pure colour of a scale of one colour that its targets run through, as the paints foretold it; null of all others. */
+  pure: z
+    .object({ lightness: z.number(), at: z.enum(PURE_COLOUR_AT) })
+    .nullable()
+    .default(null),
   /** The fewest steps to paint again that bring all within tolerance; null in results from before it was worked out. */
   leastWork: z.array(repaintSchema).nullable().default(null),
   /** The dark shape in front of a banded picture; null where there is none. */
@@ -89,6 +94,5 @@ export const scaleResultSchema = z.object({
     .default(null),
   /** Chips of colour laid under the greys; empty for exercises without. */
   chips: z.array(chipSchema).default([]),
-  findings: z.array(findingSchema),
 });
 export type ScaleResult = z.infer<typeof scaleResultSchema>;

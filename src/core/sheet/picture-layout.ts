@@ -1,5 +1,6 @@
 /** Where the frame of a picture, or the frames of a set of studies, stand on a sheet. */
 import { boxMm } from '../geometry/box';
+import { chromaRow } from './chroma';
 import { sheetFrame } from './frame';
 import type { IndexedBoxMm, SheetLayout } from './layout';
 import { type PaperId } from './paper';
@@ -24,8 +25,8 @@ const GRIDS: Record<number, readonly [columns: number, rows: number]> = {
   6: [3, 2],
 };
 
-/** Layout of 1 to 6 frames with as many test dabs as asked for (up to 12). Throws RangeError outside that range. */
-export function pictureLayout(paper: PaperId, frames = 1, dabs = 5): PictureLayout {
+/** Layout of 1 to 6 frames with as many test dabs as asked for (up to 12), and coloured patches where hue is judged. Throws RangeError outside that range. */
+export function pictureLayout(paper: PaperId, frames = 1, dabs = 5, hue = false): PictureLayout {
   const grid = GRIDS[frames];
   if (!grid) throw new RangeError(`A sheet holds 1 to ${MAX_FRAMES} frames, got ${frames}.`);
   const frame = sheetFrame(paper);
@@ -47,7 +48,7 @@ export function pictureLayout(paper: PaperId, frames = 1, dabs = 5): PictureLayo
       ...boxMm(frame.inside.xMm + i * 14.5, dabsTop, DAB_MM, DAB_MM),
     })),
     chips: [],
-    chroma: [],
+    chroma: hue ? chromaRow(frame.chromaticRow) : [],
     wordsTopMm: dabsTop + DAB_MM + 1,
     wordsHeightMm: 1,
   };

@@ -3,7 +3,7 @@ import { sheetToPng } from '@/print/sheet-png';
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import sharp from 'sharp';
 import { drawExerciseSheet } from '../handout/exercise-sheet';
-import { defaultTerms } from '../kinds/kinds';
+import { defaultTerms } from '../kinds/table';
 import { bracketPage, drawBrackets } from '../sheet/brackets';
 import { PAPER_IDS, PAPERS } from '../sheet/paper';
 import { findMarkers } from './markers';

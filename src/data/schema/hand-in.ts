@@ -1,16 +1,22 @@
 /**
- * Tables of what is handed in. What was measured (measurements) is kept apart from what is said (critique items), and
- * each decision is a row.
+ * Tables of what is handed in. What was measured (measurements) is kept apart from what is said (edits of findings, letters
+ * that were sent), and each decision is a row.
  */
 import { sql } from 'drizzle-orm';
-import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
-import type { Finding } from '@/core/critique/finding';
-import type { NotanResult } from '@/core/notan/result';
-import type { ScaleResult } from '@/core/scale/result';
+import { boolean, doublePrecision, index, integer, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import { classes, exercises, students } from './class';
-import { created, at } from './columns';
+import { at, created } from './columns';
 import { files } from './file';
-import { captureTarget, exerciseTerms, lookMarks, measuredAgainst, paintedMasses, storedLook } from './json-columns';
+import {
+  captureTarget,
+  exerciseTerms,
+  lookMarks,
+  measuredAgainst,
+  measuredResult,
+  paintedMasses,
+  sentLetter,
+  storedLook,
+} from './json-columns';
 
 export const HAND_IN_STATES = ['open', 'waiting', 'again', 'passed'] as const;
 export type HandInState = (typeof HAND_IN_STATES)[number];
@@ -28,7 +34,10 @@ export const handIns = pgTable(
     state: text('state', { enum: HAND_IN_STATES }).notNull().default('open'),
     createdAt: created(),
   },
-  (t) => [uniqueIndex('hand_ins_exercise_student').on(t.exerciseId, t.studentId), index('hand_ins_student').on(t.studentId)],
+  (t) => [
+    uniqueIndex('hand_ins_exercise_student').on(t.exerciseId, t.studentId),
+    index('hand_ins_student').on(t.studentId),
+  ],
 );
 
 /** Pictures of a pile that could not be sorted: they wait to be given to a student by hand. */
@@ -55,7 +64,15 @@ export const tray = pgTable(
   (t) => [uniqueIndex('tray_same_file').on(t.classId, t.photoHash)],
 );
 
-export const ATTEMPT_STATES = ['received', 'queued', 'measuring', 'measured', 'refused', 'failed', 'cancelled'] as const;
+export const ATTEMPT_STATES = [
+  'received',
+  'queued',
+  'measuring',
+  'measured',
+  'refused',
+  'failed',
+  'cancelled',
+] as const;
 export type AttemptState = (typeof ATTEMPT_STATES)[number];
 
 export const attempts = pgTable(
@@ -146,7 +163,7 @@ export const measurements = pgTable(
       .notNull()
       .references(() => attempts.id, { onDelete: 'cascade' }),
     version: integer('version').notNull(),
-    result: jsonb('result').$type<ScaleResult | NotanResult>().notNull(),
+    result: measuredResult('result').notNull(),
     /** Null of what has no reference. */
     against: measuredAgainst('against'),
     createdAt: created(),
@@ -180,24 +197,25 @@ export const critiques = pgTable('critiques', {
   /** The teacher's own words, beside the findings. */
   word: text('word').notNull().default(''),
   sentAt: at('sent_at'),
+  /** What was said when it was sent; null while it is a draft, which follows from the measurement whenever it is wanted. */
+  letter: sentLetter('letter'),
   createdAt: created(),
 });
 
-export const critiqueItems = pgTable(
-  'critique_items',
+/** What a teacher changed of a finding. It hangs on the finding's key, so that judging or measuring anew keeps it. */
+export const findingEdits = pgTable(
+  'finding_edits',
   {
     attemptId: text('attempt_id')
       .notNull()
       .references(() => critiques.attemptId, { onDelete: 'cascade' }),
-    position: integer('position').notNull(),
-    /** As it was drafted; never changed. */
-    original: jsonb('original').$type<Finding>().notNull(),
-    /** The teacher's edit; null keeps the original. */
+    key: text('key').notNull(),
+    /** The teacher's own words; null keeps the draft's. */
     say: text('say'),
     action: text('action'),
     dropped: boolean('dropped').notNull().default(false),
   },
-  (t) => [primaryKey({ columns: [t.attemptId, t.position] })],
+  (t) => [primaryKey({ columns: [t.attemptId, t.key] })],
 );
 
 export const VERDICTS = ['pass', 'again'] as const;
@@ -218,7 +236,9 @@ export const decisions = pgTable(
     withdrawnAt: at('withdrawn_at'),
   },
   (t) => [
-    uniqueIndex('decisions_standing').on(t.attemptId).where(sql`withdrawn_at is null`),
+    uniqueIndex('decisions_standing')
+      .on(t.attemptId)
+      .where(sql`withdrawn_at is null`),
     index('decisions_hand_in').on(t.handInId),
   ],
 );

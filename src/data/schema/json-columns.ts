@@ -1,20 +1,22 @@
 /** Columns of JSON, each checked by its schema on the way out of the database. */
-import { customType } from 'drizzle-orm/pg-core';
-import { z } from 'zod';
 import { storedCardSchema } from '@/core/capture/stored-card';
 import { storedTargetSchema } from '@/core/capture/stored-target';
-import { exerciseTermsSchema } from '@/core/exercise/terms';
-import { lookMarksSchema, storedLookSchema } from '@/core/look/stored-look';
+import { sentLetterSchema } from '@/core/critique/letter';
+import { PAINT_IDS } from '@/core/exercise/paints';
 import { readingSchema } from '@/core/formats/readings-csv';
 import { shelfItemSchema } from '@/core/formats/shelf-csv';
-import { meetingRuleSchema } from '@/core/planning/meetings';
+import { measuredResultSchema } from '@/core/kinds/measured-result';
+import { exerciseTermsSchema } from '@/core/kinds/table';
+import { lookMarksSchema, storedLookSchema } from '@/core/look/stored-look';
 import { loggedMixSchema } from '@/core/mixing/logged-mix';
 import { figuresSchema, storedFitSchema } from '@/core/mixing/stored-fit';
-import { PAINT_IDS } from '@/core/exercise/paints';
-import { massSchema } from '@/core/tones/mass';
+import { meetingRuleSchema } from '@/core/planning/meetings';
+import { placingSchema } from '@/core/planning/timetable';
 import { preparationSchema } from '@/core/reference/preparation';
 import { paintedMassesSchema, setUpSchema } from '@/core/reference/set-up';
-import { placingSchema } from '@/core/planning/timetable';
+import { massSchema } from '@/core/tones/mass';
+import { customType } from 'drizzle-orm/pg-core';
+import { z } from 'zod';
 
 /** Terms are data from outside whenever they are read: old ones get what was added since, wrong ones are told. */
 function checkedJson<T>(schema: z.ZodType<T>) {
@@ -26,6 +28,8 @@ function checkedJson<T>(schema: z.ZodType<T>) {
 }
 export const knownCard = checkedJson(storedCardSchema);
 export const captureTarget = checkedJson(storedTargetSchema);
+export const sentLetter = checkedJson(sentLetterSchema);
+export const measuredResult = checkedJson(measuredResultSchema);
 export const storedLook = checkedJson(storedLookSchema);
 export const lookMarks = checkedJson(lookMarksSchema);
 export const exerciseTerms = checkedJson(exerciseTermsSchema);
@@ -48,6 +52,8 @@ export const measuredAgainst = checkedJson(
     revision: z.number().int(),
     /** File of the tones as wanted and as drawn. */
     planes: z.string(),
+    /** File of the painting's own lightness, 16 bits; null in rows from before it was kept. */
+    lightness: z.string().nullable().default(null),
     names: z.array(massSchema),
     /** Readings that counted. */
     readings: z.array(z.string()),

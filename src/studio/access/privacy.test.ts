@@ -12,7 +12,7 @@ import { measureAttempt } from '../hand-in/measuring';
 import { sheetsFor } from '../plan/exercises';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { sweepFiles } from '../unused-files';
-import { pictureOf } from '../views';
+import { pictureOf } from '../views/table';
 import { attemptFor, classOf, exerciseFor, handInFor, NotFound, type Student, studentFor, type Teacher } from './actor';
 
 let studio: TestStudio;
@@ -136,7 +136,7 @@ test('a student’s data come out as a ZIP with their photograph and all that wa
   expect(JSON.parse(record)).toMatchObject({
     student: { name: 'Bea Lindqvarn' },
     attempts: [{ id: attemptId }],
-    critiqueItems: [{}, {}],
+    findingEdits: [],
   });
   expect([...entries.keys()].some((file) => file.endsWith('.jpg') || file.endsWith('.jpeg'))).toBe(true);
 });

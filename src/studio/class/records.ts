@@ -1,11 +1,11 @@
 /** A student's data out as a ZIP, and their deletion for good. */
 import {
   attempts,
-  critiqueItems,
   critiques,
   dabChecks,
   decisions,
   files,
+  findingEdits,
   handIns,
   looks,
   measurements,
@@ -25,6 +25,10 @@ async function allOf(house: House, studentId: string) {
   const tries = ids.length === 0 ? [] : await house.db.select().from(attempts).where(inArray(attempts.handInId, ids));
   return { ins, tries };
 }
+
+/** Files that a measurement keeps. */
+const filesOf = (against: (typeof measurements.$inferSelect)['against']): string[] =>
+  against ? [against.planes, against.lightness].filter((hash) => hash !== null) : [];
 
 const looksOf = (house: House, studentId: string) =>
   house.db.select().from(looks).where(eq(looks.studentId, studentId));
@@ -47,7 +51,7 @@ export async function exportStudent(
     attempts: tries,
     measurements: read,
     critiques: some ? await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids)) : [],
-    critiqueItems: some ? await house.db.select().from(critiqueItems).where(inArray(critiqueItems.attemptId, ids)) : [],
+    findingEdits: some ? await house.db.select().from(findingEdits).where(inArray(findingEdits.attemptId, ids)) : [],
     dabChecks: await house.db.select().from(dabChecks).where(eq(dabChecks.studentId, studentId)),
     looks: theirLooks,
     decisions: some ? await house.db.select().from(decisions).where(inArray(decisions.attemptId, ids)) : [],
@@ -61,8 +65,8 @@ export async function exportStudent(
       `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`,
     );
   for (const l of theirLooks) zip.addFile(house.files.path(l.pictureHash), `looks/${l.pictureHash.slice(0, 16)}.jpeg`);
-  for (const { against } of read)
-    if (against) zip.addFile(house.files.path(against.planes), `tones/${against.planes.slice(0, 16)}.png`);
+  for (const hash of read.flatMap((m) => filesOf(m.against)))
+    zip.addFile(house.files.path(hash), `tones/${hash.slice(0, 16)}.png`);
   zip.end();
   return { name: `student-${own.student.number}.zip`, stream: zip.outputStream };
 }
@@ -89,7 +93,7 @@ export async function deleteStudent(house: House, teacher: Teacher, studentId: s
     ...new Set([
       ...tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)),
       ...seen.map((l) => l.pictureHash),
-      ...read.flatMap((m) => (m.against ? [m.against.planes] : [])),
+      ...read.flatMap((m) => filesOf(m.against)),
       ...accepted.map((r) => r.hash),
     ]),
   ];

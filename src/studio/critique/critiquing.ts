@@ -1,9 +1,10 @@
 /** The teacher's side of a hand-in: editing the draft, deciding, taking a decision back. */
 import { newId } from '@/data/schema/ids';
-import { attempts, critiqueItems, critiques, decisions, handIns, type Verdict } from '@/data/schema/tables';
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { attempts, critiques, decisions, findingEdits, handIns, type Verdict } from '@/data/schema/tables';
+import { and, eq, inArray, isNull } from 'drizzle-orm';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
 import type { House } from '../house';
+import { attemptsAt, attemptViews, currentOf } from '../views/attempt';
 import { textSchema } from '../words';
 
 async function openCritique(house: House, teacher: Teacher, attemptId: string) {
@@ -21,27 +22,38 @@ export interface ItemEdit {
   readonly dropped?: boolean;
 }
 
-/** Changes one finding of an unsent draft; the original stays beside the edit. */
+/** The draft of an attempt as it stands, with the teacher's edits. */
+async function draftWithEdits(house: House, own: Awaited<ReturnType<typeof attemptFor>>) {
+  const { attempt, exercise, class: group } = own;
+  const judgedBy = { terms: exercise.terms, numbering: group.numbering };
+  const [view] = await attemptViews(house, [attempt], judgedBy);
+  return view?.critique?.items ?? [];
+}
+
+/**
+ * Changes one finding of an unsent draft, by its key; the draft itself stays what it is.
+ *
+ * @throws NotFound where the draft has no such finding; Refused where it was sent.
+ */
 export async function editItem(
   house: House,
   teacher: Teacher,
   attemptId: string,
-  position: number,
+  key: string,
   edit: ItemEdit,
 ): Promise<void> {
-  await openCritique(house, teacher, attemptId);
+  const own = await openCritique(house, teacher, attemptId);
   const changes = {
     ...(edit.say === undefined ? {} : { say: textSchema.parse(edit.say) || null }),
     ...(edit.action === undefined ? {} : { action: textSchema.parse(edit.action) || null }),
     ...(edit.dropped === undefined ? {} : { dropped: edit.dropped }),
   };
   if (Object.keys(changes).length === 0) return;
-  const changed = await house.db
-    .update(critiqueItems)
-    .set(changes)
-    .where(and(eq(critiqueItems.attemptId, attemptId), eq(critiqueItems.position, position)))
-    .returning({ position: critiqueItems.position });
-  if (changed.length === 0) throw new NotFound();
+  if (!(await draftWithEdits(house, own)).some((item) => item.original.key === key)) throw new NotFound();
+  await house.db
+    .insert(findingEdits)
+    .values({ attemptId, key, ...changes })
+    .onConflictDoUpdate({ target: [findingEdits.attemptId, findingEdits.key], set: changes });
 }
 
 export async function setWord(house: House, teacher: Teacher, attemptId: string, word: string): Promise<void> {
@@ -52,21 +64,17 @@ export async function setWord(house: House, teacher: Teacher, attemptId: string,
     .where(eq(critiques.attemptId, attemptId));
 }
 
-/** The attempt that a decision is about: the newest that was measured, or that the student sent on anyway. */
-export async function currentAttempt(house: House, handInId: string) {
-  const rows = await house.db
-    .select()
-    .from(attempts)
-    .where(eq(attempts.handInId, handInId))
-    .orderBy(desc(attempts.createdAt));
-  return rows.find((a) => a.state === 'measured' || (a.state === 'refused' && a.plea !== null)) ?? null;
-}
+/** The attempt that a decision is about. */
+const currentAttempt = async (house: House, handInId: string) => currentOf(await attemptsAt(house, [handInId]));
 
 /** Sends the critique with a decision; from then on its words are frozen. */
 export async function decide(house: House, teacher: Teacher, attemptId: string, verdict: Verdict): Promise<void> {
-  const { handIn } = await attemptFor(house, teacher, attemptId);
+  const own = await attemptFor(house, teacher, attemptId);
+  const { handIn } = own;
   const current = await currentAttempt(house, handIn.id);
   if (current?.id !== attemptId) throw new Refused('A newer photograph came in: decide on that one.');
+  // What is sent stays word for word as it was sent, whatever becomes of drafts.
+  const letter = { version: 1 as const, items: [...(await draftWithEdits(house, own))] };
   await house.db.transaction(async (tx) => {
     const [coming] = await tx
       .select({ id: attempts.id })
@@ -87,8 +95,8 @@ export async function decide(house: House, teacher: Teacher, attemptId: string, 
     await tx.insert(decisions).values({ id: newId(), handInId: handIn.id, attemptId, verdict });
     await tx
       .insert(critiques)
-      .values({ attemptId, sentAt: new Date() })
-      .onConflictDoUpdate({ target: critiques.attemptId, set: { sentAt: new Date() } });
+      .values({ attemptId, sentAt: new Date(), letter })
+      .onConflictDoUpdate({ target: critiques.attemptId, set: { sentAt: new Date(), letter } });
     await tx
       .update(handIns)
       .set({ state: verdict === 'pass' ? 'passed' : 'again' })
@@ -108,7 +116,7 @@ export async function withdraw(house: House, teacher: Teacher, attemptId: string
       .where(and(eq(decisions.attemptId, attemptId), isNull(decisions.withdrawnAt)))
       .returning({ id: decisions.id });
     if (gone.length === 0) throw new Refused('There is no decision to withdraw.');
-    await tx.update(critiques).set({ sentAt: null }).where(eq(critiques.attemptId, attemptId));
+    await tx.update(critiques).set({ sentAt: null, letter: null }).where(eq(critiques.attemptId, attemptId));
     await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, handIn.id));
   });
 }

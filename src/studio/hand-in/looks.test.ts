@@ -1,5 +1,5 @@
 /** A look in mid-work is the student's own: one at a time, never a hand-in, gone when they are. */
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import { LOOK_VERSION, type StoredLook } from '@/core/look/stored-look';
 import { handIns, looks } from '@/data/schema/tables';
 import type { LookTaken } from '@/workers/tasks/look';
@@ -12,7 +12,8 @@ import { NotFound, Refused } from '../access/actor';
 import { deleteStudent, exportStudent } from '../class/records';
 import { setExercise } from '../plan/exercises';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
-import { rackOf, waitingOf } from '../views';
+import { rackOf } from '../views/rack';
+import { waitingOf } from '../views/today';
 import { lookPicture, markLook, myLook, takeLook } from './looks';
 
 let studio: TestStudio;

@@ -1,6 +1,7 @@
 /** Looks in mid-work: a student's own, one an exercise at a time, never counted and shown to nobody else. */
 import type { StoredTarget } from '@/core/capture/stored-target';
-import { isStepped } from '@/core/exercise/terms';
+import type { SteppedTerms } from '@/core/exercise/terms';
+import { kindOf, labelsOf } from '@/core/kinds/table';
 import { judgeLook } from '@/core/look/judge-look';
 import { sayMark, sayMissed } from '@/core/look/look-words';
 import { type LookCell, type LookMark, lookMarksSchema } from '@/core/look/stored-look';
@@ -11,9 +12,8 @@ import { and, eq } from 'drizzle-orm';
 import { exerciseFor, NotFound, Refused, type Student } from '../access/actor';
 import { knownPrint } from '../class/cards';
 import type { House } from '../house';
-import { labelsOf } from '../plan/exercises';
 import { removeUnused } from '../unused-files';
-import { knownPaints } from './measuring';
+import { knownPaints } from './gather';
 import { checkRoom, keepFile } from './receive';
 
 const LIMIT_MS = 60_000;
@@ -39,7 +39,7 @@ export async function takeLook(
 ): Promise<void> {
   const { exercise, class: own } = await exerciseFor(house, student, exerciseId);
   const { terms } = exercise;
-  if (!isStepped(terms))
+  if (!kindOf(terms).looks)
     throw new Refused(
       'This exercise is looked at by your teacher: there is nothing yet that a look could compare it with.',
     );
@@ -52,9 +52,8 @@ export async function takeLook(
       task: 'look',
       file,
       orientation: orientation ?? null,
-      terms,
+      terms: terms as SteppedTerms,
       target,
-      numbering: own.numbering,
       expected,
       ...known,
     },

@@ -1,7 +1,6 @@
 /** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
-import type { StoredTarget } from '@/core/capture/stored-target';
-import { isStepped, type ExerciseTerms } from '@/core/exercise/terms';
-import { predictedSteps } from '@/core/kinds/exercise-recipe';
+import { type ExerciseTerms } from '@/core/exercise/terms';
+import { measuredResultSchema } from '@/core/kinds/measured-result';
 import { newId } from '@/data/schema/ids';
 import {
   attempts,
@@ -15,13 +14,11 @@ import {
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
 import type { Stage } from '@/workers/tasks/measure';
+import type { PicturesTask } from '@/workers/tasks/pictures';
 import { and, eq, inArray, max, ne } from 'drizzle-orm';
 import { knownPrint } from '../class/cards';
-import { redraft } from '../critique/drafts';
 import type { House } from '../house';
-import { measuredResultSchema, type MeasuredResult } from '../measured-result';
-import { figuresFor } from '../mixing/palettes';
-import { measuredNotan } from './notan-hand-ins';
+import { measureBy, type Measured } from './gather';
 import { keepFile } from './receive';
 
 async function load(house: House, attemptId: string) {
@@ -45,15 +42,8 @@ async function setState(
   house.live.tell(attemptId, { state, stage: null });
 }
 
-/** What the workers made of a photograph. */
-interface Measured {
-  readonly result: MeasuredResult;
-  /** What it was measured against; null of what has no reference. */
-  readonly against: typeof measurements.$inferInsert.against;
-}
-
 /**
- * Keeps a result, its draft and the new state together or not at all; null is kept of kinds that are not read but
+ * Keeps a result and the new state together or not at all; null is kept of kinds that are not read but
  * looked at by the teacher.
  */
 async function keepResult(
@@ -88,19 +78,12 @@ async function keepResult(
       await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, handInId));
     }
     await tx.insert(critiques).values({ attemptId }).onConflictDoNothing();
-    await redraft(tx, attemptId, result?.findings ?? []);
     await tx
       .update(attempts)
       .set({ state, number, trouble: null, changedAt: new Date() })
       .where(eq(attempts.id, attemptId));
     return state;
   });
-}
-
-/** What the class's paints predict of the steps, so that only what differs from it is told. */
-export async function knownPaints(house: House, classId: string, terms: ExerciseTerms) {
-  const paints = predictedSteps(terms, await figuresFor(house, classId, terms.medium));
-  return paints ? { paints } : {};
 }
 
 function troubleOf(error: unknown): string {
@@ -133,25 +116,8 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
       signal: abort.signal,
       onStage: (stage: Stage) => house.live.tell(attemptId, { state: 'measuring', stage }),
     };
-    const task = { ...photo, expected, ...knownPrint(row.class) };
-    let result: Measured | null = null;
-    if (isStepped(terms)) {
-      const paints = await knownPaints(house, row.class.id, terms);
-      result = {
-        result: await house.pool.run(
-          {
-            task: 'measure-scale',
-            ...task,
-            numbering: row.class.numbering,
-            terms,
-            ...paints,
-            ...(attempt.target && { target: attempt.target }),
-          },
-          how,
-        ),
-        against: null,
-      };
-    } else result = await measuredNotan(house, row, terms, task, how);
+    const print = knownPrint(row.class);
+    const result = await measureBy(house, { ...row, terms }, { ...photo, expected, ...print }, how);
     const state = await keepResult(house, row.handIn.id, attemptId, result);
     house.live.tell(attemptId, { state, stage: null });
   } catch (error) {
@@ -162,7 +128,8 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
   } finally {
     house.live.running.delete(attemptId);
   }
-  await makePictures(house, attemptId, terms, { ...photo, ...(attempt.target && { target: attempt.target }) });
+  const target = attempt.target && { target: attempt.target };
+  await makePictures(house, attemptId, terms, { ...photo, ...target, ...knownPrint(row.class) });
 }
 
 /** Pictures to look at come after the reading; an attempt without them is still whole. */
@@ -170,7 +137,7 @@ async function makePictures(
   house: House,
   attemptId: string,
   terms: ExerciseTerms,
-  photo: { file: string; orientation: number; target?: StoredTarget },
+  photo: Omit<PicturesTask, 'task' | 'terms'>,
 ): Promise<void> {
   try {
     const { preview, strip } = await house.pool.run({ task: 'pictures', ...photo, terms });

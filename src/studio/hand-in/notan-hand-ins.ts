@@ -1,31 +1,17 @@
 /** Paintings in few tones: measured against what the exercise is painted from, and judged again when a reading is accepted or masses are painted. */
-import type { NotanAsks } from '@/core/critique/notan-critique';
-import type { ExerciseTerms } from '@/core/exercise/terms';
+import { keyedEnds } from '@/core/exercise/key';
+import { kindOf, kindsOnSheetOf, sittingIn } from '@/core/kinds/table';
 import { newId } from '@/data/schema/ids';
-import {
-  attempts,
-  type classes,
-  critiques,
-  exercises,
-  handIns,
-  measurements,
-  readings,
-  setUps,
-} from '@/data/schema/tables';
-import type { NotanHandInTask, ReadingFile } from '@/workers/tasks/notan-hand-in';
+import { attempts, critiques, exercises, measurements, readings, setUps } from '@/data/schema/tables';
+import type { Photograph } from '@/workers/tasks/measure';
+import type { ReadingFile } from '@/workers/tasks/notan-hand-in';
 import { and, asc, eq, isNull, or } from 'drizzle-orm';
 import { attemptFor, exerciseFor, NotFound, Refused, type Teacher } from '../access/actor';
-import { redraft } from '../critique/drafts';
 import type { House } from '../house';
-import { measuredResultSchema } from '../measured-result';
-import { prepared, referenceOfExercise, wantedBy } from '../reference/references';
+import { prepared, referenceOfExercise } from '../reference/references';
 import { removeUnused } from '../unused-files';
+import type { Measured, ToMeasure } from './gather';
 import { keepFile } from './receive';
-
-const asksOf = (terms: ExerciseTerms, { numbering }: typeof classes.$inferSelect): NotanAsks => ({
-  numbering,
-  ...(terms.kind === 'five-value' && { whiteSparing: terms.whiteSparing }),
-});
 
 /** Readings that count for a hand-in: its own, and those for everyone. */
 export async function readingsFor(house: House, exerciseId: string, handInId: string) {
@@ -39,15 +25,6 @@ export async function readingsFor(house: House, exerciseId: string, handInId: st
 type ReadingRow = typeof readings.$inferSelect;
 const filesOf = (house: House, rows: readonly ReadingRow[]): ReadingFile[] =>
   rows.map((r) => ({ mask: house.files.path(r.maskHash), tone: r.tone }));
-
-interface Place {
-  readonly handIn: typeof handIns.$inferSelect;
-  readonly exercise: typeof exercises.$inferSelect;
-  readonly attempt: typeof attempts.$inferSelect;
-  readonly class: typeof classes.$inferSelect;
-}
-
-type Photograph = Pick<NotanHandInTask, 'file' | 'orientation' | 'expected' | 'card' | 'lineMm'>;
 
 /** The set-up that an exercise is painted from in life; null where it is painted from a picture, or from neither. */
 export async function setUpOfExercise(house: House, { setUpId }: { readonly setUpId: string | null }) {
@@ -69,40 +46,42 @@ async function paintedOn(
 /** Measures a photograph against what the exercise is painted from; null where that is nothing that is kept, and a person judges by eye. */
 export async function measuredNotan(
   house: House,
-  { exercise, handIn, attempt, class: group }: Place,
-  terms: ExerciseTerms,
+  { exercise, handIn, attempt, terms }: ToMeasure,
   photo: Photograph,
   how: Parameters<House['pool']['run']>[1],
-) {
-  const wanted = wantedBy(terms);
+): Promise<Measured | null> {
+  const kind = kindOf(terms);
+  const wanted = kind.wanted(terms);
   const [picture, life] = [
     await referenceOfExercise(house, exercise.referenceId),
     await setUpOfExercise(house, exercise),
   ];
   const from = picture ?? life;
   if (!wanted || !from) return null;
+  const sitting = sittingIn(terms, picture?.preparation ?? null);
   const counted = picture ? await readingsFor(house, exercise.id, handIn.id) : [];
-  const { result, planes, names } = await house.pool.run(
+  const { result, planes, names, lightness } = await house.pool.run(
     {
       task: 'measure-notan',
       ...photo,
-      reference: picture && prepared(house, picture, wanted),
+      reference: picture && prepared(house, picture, wanted, { ends: terms.ends, ...sitting }),
       tones: wanted.tones,
       painted: picture ? null : await paintedOn(house, exercise, attempt),
       frameIsDark: attempt.frameIsDark,
-      ends: terms.ends,
-      asks: asksOf(terms, group),
+      ends: keyedEnds(terms.ends, sitting.key),
+      pushPercent: sitting.pushPercent,
       target: attempt.target,
+      sheetKinds: kindsOnSheetOf(terms),
       readings: filesOf(house, counted),
     },
     how,
   );
-  const kind = picture ? ('picture' as const) : ('set-up' as const);
   const against = planes && {
-    kind,
+    kind: picture ? ('picture' as const) : ('set-up' as const),
     reference: from.id,
     revision: from.revision,
     planes: await keepFile(house, planes, 'image/png'),
+    lightness: lightness && (await keepFile(house, lightness, 'image/png')),
     names: [...names],
     readings: counted.map((r) => r.id),
   };
@@ -114,7 +93,7 @@ export type ReadingScope = (typeof READING_SCOPES)[number];
 
 async function keptNotan(house: House, attemptId: string) {
   const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, attemptId));
-  const result = row && measuredResultSchema.parse(row.result);
+  const result = row?.result;
   if (!row?.against || result?.kind !== 'notan') throw new NotFound();
   return { id: row.id, against: row.against, result };
 }
@@ -143,20 +122,16 @@ export async function judgeAgain(house: House, teacher: Teacher, attemptId: stri
     result,
     names: against.names,
     ends: terms.ends,
-    asks: asksOf(terms, own.class),
     readings: filesOf(house, counted),
     painted,
   });
-  await house.db.transaction(async (tx) => {
-    await tx
-      .update(measurements)
-      .set({
-        result: next,
-        against: { ...against, ...(painted && { revision: painted.revision }), readings: counted.map((r) => r.id) },
-      })
-      .where(eq(measurements.id, id));
-    await redraft(tx, attemptId, next.findings);
-  });
+  await house.db
+    .update(measurements)
+    .set({
+      result: next,
+      against: { ...against, ...(painted && { revision: painted.revision }), readings: counted.map((r) => r.id) },
+    })
+    .where(eq(measurements.id, id));
 }
 
 /**
@@ -167,12 +142,12 @@ export async function acceptReading(
   house: House,
   teacher: Teacher,
   attemptId: string,
-  region: number,
+  region: string,
   scope: ReadingScope,
 ): Promise<void> {
   const own = await attemptFor(house, teacher, attemptId);
   const { against, result } = await keptNotan(house, attemptId);
-  const flipped = result.regions[region];
+  const flipped = result.regions.find((r) => r.id === region);
   if (!flipped || !result.shift) throw new NotFound();
   const counted = (await readingsFor(house, own.exercise.id, own.handIn.id)).filter((r) =>
     against.readings.includes(r.id),

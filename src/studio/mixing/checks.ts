@@ -2,7 +2,7 @@
 import { labToLinearRgb } from '@/core/colour/lab';
 import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
 import { PAPER_LAB, recipeOf, recipePaints, runAt } from '@/core/kinds/exercise-recipe';
-import { valuesOf } from '@/core/kinds/kinds';
+import { valuesOf } from '@/core/kinds/table';
 import { dryOf, USUAL_SHIFT } from '@/core/mixing/dry-shift';
 import { HAND_NOISE, type LoggedMix } from '@/core/mixing/logged-mix';
 import { nudge, type Nudge } from '@/core/mixing/nudge';

@@ -4,9 +4,9 @@ import { PAINTS } from '@/core/exercise/paints';
 import { isStepped } from '@/core/exercise/terms';
 import { recipeOf, recipePaints } from '@/core/kinds/exercise-recipe';
 import { type RecipeLine, recipeLines, sayBeyond } from '@/core/mixing/recipe-words';
+import { labelsOf } from '../../core/kinds/table';
 import { exerciseFor, type Student } from '../access/actor';
 import type { House } from '../house';
-import { labelsOf } from '../plan/exercises';
 import { type DabCheck, walkOf } from './checks';
 import { figuresFor } from './palettes';
 

@@ -1,5 +1,5 @@
 /** A class's paints: chosen, logged, learnt, brought in and out; a student's checks on the way to a step. */
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import type { LoggedMix } from '@/core/mixing/logged-mix';
 import { dabChecks, palettes } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';

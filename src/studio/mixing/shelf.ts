@@ -1,9 +1,9 @@
 /** A teacher's cupboard, and what an exercise takes from it. */
+import { brushesFor } from '@/core/exercise/brushes';
 import { suppliesFor } from '@/core/exercise/supplies';
 import { parseShelf, type Shelf, shelfItemSchema } from '@/core/formats/shelf-csv';
 import { paintFor } from '@/core/kinds/quantities';
-import { shapeWidths } from '@/core/kinds/shape-widths';
-import { brushesFor } from '@/core/kinds/work-lines';
+import { kindOf, shapeWidths } from '@/core/kinds/table';
 import { type ShelfItem, shoppingList, type StoredId } from '@/core/planning/quantities';
 import { shelf, students } from '@/data/schema/tables';
 import { count, eq } from 'drizzle-orm';
@@ -44,7 +44,7 @@ export async function shoppingFor(house: House, teacher: Teacher, exerciseId: st
   const lines = shoppingList(
     {
       ...paintFor(exercise.terms, await figuresFor(house, own.id, exercise.terms.medium)),
-      ...suppliesFor(exercise.terms, brushesFor(shapeWidths(exercise.terms))),
+      ...suppliesFor(exercise.terms, brushesFor(shapeWidths(exercise.terms)), kindOf(exercise.terms).alwaysOnPaper),
     },
     people?.n ?? 0,
     await shelfOf(house, teacher),

@@ -1,11 +1,12 @@
-import { defaultTerms, isMeasured, KIND_IDS } from '@/core/kinds/kinds';
+import { defaultTerms, isMeasured, KIND_IDS } from '@/core/kinds/table';
 import { attempts, exercises, handIns } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { changeClass } from '../class/people';
 import { decide } from '../critique/critiquing';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
-import { myExercise, tableOf } from '../views';
+import { myExercise } from '../views/my-work';
+import { tableOf } from '../views/table';
 import { duplicateExercise, reviseExercise, setExercise, sheetsFor } from './exercises';
 
 let studio: TestStudio;
@@ -40,7 +41,7 @@ test.each(KIND_IDS)('%s is set, printed for everybody with a handout, handed in 
     .where(eq(attempts.id, attemptId));
   expect(row).toMatchObject({ attempts: { state: 'measured', number: 1 }, hand_ins: { state: 'waiting' } });
   const table = await tableOf(house, teacher, row?.hand_ins.id ?? '');
-  expect(table.attempts[0]?.result === null).toBe(!isMeasured(kind, { referenceId: null, setUpId: null }));
+  expect(table.attempts[0]?.measured === null).toBe(!isMeasured(kind, { referenceId: null, setUpId: null }));
   await decide(house, teacher, attemptId, 'pass');
   expect((await myExercise(house, bea, id)).state).toBe('passed');
 });

@@ -1,14 +1,13 @@
 /** Setting exercises and printing their sheets. */
-import { bandPicture } from '@/core/bands/band-picture';
 import { DoesNotFit } from '@/core/bands/motifs';
-import { stepLabels } from '@/core/exercise/numbering';
-import { type ExerciseTerms, exerciseTermsSchema, isStepped } from '@/core/exercise/terms';
+import type { ExerciseTerms } from '@/core/exercise/terms';
 import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/handout/exercise-sheet';
 import { drawRecipePage } from '@/core/handout/recipe-page';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
-import type { PaintedFrom } from '@/core/kinds/kinds';
+import type { PaintedFrom } from '@/core/kinds/table';
+import { exerciseTermsSchema, kindOf, labelsOf } from '@/core/kinds/table';
 import type { Figures } from '@/core/mixing/paint-model';
 import { cautionsInShort, cautionText, maySet, type SafetyPlan } from '@/core/planning/cautions';
+import { zoneOf } from '@/core/planning/meetings';
 import type { SheetDrawing } from '@/core/sheet/drawing';
 import { newId } from '@/data/schema/ids';
 import { attempts, classes, exercises, handIns, students } from '@/data/schema/tables';
@@ -55,8 +54,7 @@ function checked(own: OwnClass, given: NewExercise) {
   if (permission.kind === 'never' || (permission.kind === 'needs-reason' && exercise.overrideReason === ''))
     throw new Refused(permission.say);
   try {
-    exerciseLayout(exercise.terms);
-    if (exercise.terms.kind === 'bands') bandPicture(exercise.terms);
+    kindOf(exercise.terms).areas(exercise.terms);
   } catch (error) {
     if (error instanceof DoesNotFit) throw new Refused(error.message);
     throw error;
@@ -148,10 +146,8 @@ export async function exercisesOfStudent(house: House, studentId: string, classI
     .orderBy(desc(exercises.createdAt));
 }
 
-/** Labels of an exercise's steps in its class's numbering; none where it has no steps. */
-export function labelsOf(terms: ExerciseTerms, numbering: OwnClass['numbering']): string[] {
-  return isStepped(terms) ? stepLabels(numbering, terms) : [];
-}
+const sayDue = (due: Date, timeZone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone }).format(due);
 
 /** What is printed about an exercise, for one student or for nobody in particular. */
 function wordsOf(
@@ -165,9 +161,7 @@ function wordsOf(
     className: own.name,
     name: student ? (canPrint(student.name, 'strong') ? student.name : `Student ${student.number}`) : '',
     labels: labelsOf(exercise.terms, own.numbering),
-    due: exercise.dueAt
-      ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(exercise.dueAt)
-      : '',
+    due: exercise.dueAt ? sayDue(exercise.dueAt, zoneOf(own.meetings)) : '',
     care: cautionText(safetyOf(own, exercise.terms)),
     careInShort: cautionsInShort(safetyOf(own, exercise.terms)),
     exercise: exercise.id,

@@ -2,7 +2,7 @@
 import { CHART_CODES } from '@/core/finder/printer-curve';
 import { formatReadings } from '@/core/formats/readings-csv';
 import { BadShelf } from '@/core/formats/shelf-csv';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import type { MeetingRule } from '@/core/planning/meetings';
 import { exercises } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';

@@ -1,5 +1,5 @@
 /** When a class meets, and in which meeting each stage of an exercise begins. */
-import { lookMinutes, stagesOf } from '@/core/kinds/stages';
+import { lookMinutes, stagesOf } from '@/core/kinds/table';
 import { type MeetingRule, meetingRuleSchema, meetingsOf, overlaps } from '@/core/planning/meetings';
 import { checkTimetable, firstTimetable, type Placing, placingSchema } from '@/core/planning/timetable';
 import { classes, exercises, students } from '@/data/schema/tables';
@@ -37,6 +37,7 @@ export async function timetableOf(house: House, teacher: Teacher, exerciseId: st
   return {
     rule: own.meetings,
     stages,
+    due: exercise.dueAt,
     placing: exercise.placing ?? firstTimetable(stages, toCome(own.meetings)),
     placed: exercise.placing !== null,
     lookMinutes: lookMinutes(exercise.terms, people?.n ?? 0, exercise),

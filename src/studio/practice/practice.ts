@@ -1,7 +1,6 @@
 /** The practice camera: in the demo, a stand-in for a phone and for an evening of painting. */
 import { type ExerciseTerms, isStepped } from '@/core/exercise/terms';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
-import { valuesOf } from '@/core/kinds/kinds';
+import { exerciseLayout, valuesOf } from '@/core/kinds/table';
 import { newId } from '@/data/schema/ids';
 import { attempts, dabChecks, handIns, students } from '@/data/schema/tables';
 import type { PaintPlan } from '@/devices/painter';

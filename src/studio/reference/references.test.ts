@@ -1,8 +1,7 @@
 /** Reference pictures, and paintings measured against them. */
-import { critiqueNotan } from '@/core/critique/notan-critique';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
-import type { NotanResult } from '@/core/notan/result';
+import { NOTAN_RESULT_VERSION, type NotanResult } from '@/core/notan/result';
 import { massSchema } from '@/core/tones/mass';
 import { newId } from '@/data/schema/ids';
 import { measurements, readings } from '@/data/schema/tables';
@@ -18,8 +17,8 @@ import { decide } from '../critique/critiquing';
 import { measureAttempt } from '../hand-in/measuring';
 import { acceptReading, judgeAgain, measureAnew, takeReadingsBack } from '../hand-in/notan-hand-ins';
 import { setExercise } from '../plan/exercises';
-import { eachInNewStudio, type TestStudio } from '../test-studio';
-import { standingOf, tableOf, tonesOfAttempt } from '../views';
+import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
+import { standingOf, tableOf, tonesOfAttempt } from '../views/table';
 import {
   bringIn,
   dropReference,
@@ -74,7 +73,7 @@ async function painting(side: number): Promise<NotanHandIn> {
     targets: [94, 25],
   });
   const result: NotanResult = {
-    version: 1,
+    version: NOTAN_RESULT_VERSION,
     kind: 'notan',
     capture: {
       target: 'sheet',
@@ -93,13 +92,14 @@ async function painting(side: number): Promise<NotanHandIn> {
     shapes: { large: 1, middle: 0, small: 0, largest: 0.8, variety: null, slivers: 0, ragged: 0.1 },
     frame: null,
     seams: 1,
-    findings: [],
+    targets: [94, 25],
   };
   const names = [massSchema.parse({ name: 'jug', emphasis: 1 })];
   return {
-    result: { ...result, findings: critiqueNotan(result, { light: 94, dark: 24 }) },
+    result,
     planes: await planesToPng({ wanted, drawn, nameOf: new Uint8Array(W * H) }),
     names,
+    lightness: null,
   };
 }
 
@@ -122,10 +122,13 @@ async function handedIn(exerciseId: string, who = studio.bea, shade = 100, side 
   await measureAttempt(studio.house, id);
   return id;
 }
-const itemsOf = async (attemptId: string) => {
-  const [row] = await studio.house.db.select().from(measurements).where(eq(measurements.attemptId, attemptId));
-  return row?.result.findings.map((f) => f.code) ?? [];
-};
+const itemsOf = async (attemptId: string) => (await saidOf(studio, attemptId)).map((i) => i.original.code);
+/** Id of the first flipped shape. */
+const flippedIn = async (attemptId: string) =>
+  (await saidOf(studio, attemptId))
+    .find((i) => i.original.code === 'flipped_shape')
+    ?.original.key.split(' ')
+    .at(-1) ?? '';
 
 test('a picture comes in with where it is from and who may use it, and not without', async () => {
   const { house, teacher } = studio;
@@ -228,19 +231,19 @@ test('a painting is measured against the picture; a lost shape accepted for this
   const { exerciseId } = await paintedFrom();
   const [bea, ruta] = [await handedIn(exerciseId), await handedIn(exerciseId, studio.ruta, 120)];
   expect(await itemsOf(bea)).toContain('flipped_shape');
-  await acceptReading(house, teacher, bea, 0, 'this');
+  await acceptReading(house, teacher, bea, await flippedIn(bea), 'this');
   expect(await itemsOf(bea)).not.toContain('flipped_shape');
   expect(await standingOf(house, teacher, bea)).toBe('as-it-is');
   expect(await itemsOf(ruta)).toContain('flipped_shape');
   expect(await standingOf(house, teacher, ruta)).toBe('as-it-is');
-  await expect(acceptReading(house, teacher, bea, 5, 'this')).rejects.toThrow(NotFound);
+  await expect(acceptReading(house, teacher, bea, '19.19', 'this')).rejects.toThrow(NotFound);
 });
 
 test('accepted for everyone: earlier hand-ins say that they were measured before, and are judged by it when asked', async () => {
   const { house, teacher } = studio;
   const { exerciseId } = await paintedFrom();
   const [bea, ruta] = [await handedIn(exerciseId), await handedIn(exerciseId, studio.ruta, 120)];
-  await acceptReading(house, teacher, bea, 0, 'everyone');
+  await acceptReading(house, teacher, bea, await flippedIn(bea), 'everyone');
   expect(await standingOf(house, teacher, ruta)).toBe('other-readings');
   await judgeAgain(house, teacher, ruta);
   expect(await itemsOf(ruta)).not.toContain('flipped_shape');
@@ -295,7 +298,7 @@ test('a deleted student takes tones and readings of their own along', async () =
   const { exerciseId } = await paintedFrom();
   // Of a size of its own: the same bytes of another test's student would rightly stay.
   const id = await handedIn(exerciseId, studio.bea, 100, 34);
-  await acceptReading(house, teacher, id, 0, 'this');
+  await acceptReading(house, teacher, id, await flippedIn(id), 'this');
   const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, id));
   const [reading] = await house.db.select().from(readings).where(eq(readings.exerciseId, exerciseId));
   await deleteStudent(house, teacher, studio.bea.studentId);

@@ -1,6 +1,7 @@
 /** Reference pictures: brought in with where they are from, prepared, handed to exercises, taken out as files. */
 import { stepLabels } from '@/core/exercise/numbering';
-import { type ExerciseTerms, type NotanSchool } from '@/core/exercise/terms';
+import type { NotanSchool } from '@/core/exercise/terms';
+import { kindOf, sittingIn } from '@/core/kinds/table';
 import { type Preparation, preparationSchema, untouched } from '@/core/reference/preparation';
 import type { ReferenceFile } from '@/core/reference/reference-files';
 import { newId } from '@/data/schema/ids';
@@ -117,12 +118,6 @@ export async function referencePicture(
     : { bytes: await house.files.read(row.smallHash), type: 'image/jpeg' };
 }
 
-/** What an exercise of few tones asks of its picture; null for exercises of other kinds. */
-export function wantedBy(terms: ExerciseTerms): { tones: number; school: NotanSchool } | null {
-  if (terms.kind === 'notan') return { tones: terms.tones, school: terms.school };
-  return terms.kind === 'five-value' ? { tones: 5, school: 'threshold' } : null;
-}
-
 /** A reference as workers take it, for an exercise or as it stands on the bench. */
 export function prepared(
   house: House,
@@ -189,10 +184,12 @@ export async function exerciseReference(
 ): Promise<Uint8Array | null> {
   const { exercise, class: group } = await exerciseFor(house, actor, exerciseId);
   const row = await referenceOfExercise(house, exercise.referenceId);
-  const wanted = wantedBy(exercise.terms);
-  if (!row || !wanted || !('judging' in exercise.terms)) return null;
-  const { ends, judging, paper } = exercise.terms;
-  const reference = prepared(house, row, wanted, { ends, key: judging.key, pushPercent: judging.pushPercent });
+  if (!row) return null;
+  const { terms } = exercise;
+  const { ends, paper } = terms;
+  // Kinds that are not measured in tones show the picture in as many as it was prepared in.
+  const wanted = kindOf(terms).wanted(terms) ?? row.preparation;
+  const reference = prepared(house, row, wanted, { ends, ...sittingIn(terms, row.preparation) });
   const make = () =>
     house.pool.run({
       task: 'reference-file',
@@ -201,7 +198,19 @@ export async function exerciseReference(
       words: wordsFor(row, labelsFor(group.numbering, wanted.tones, ends)),
       paper,
     });
-  return what === 'tones' ? onceFor(JSON.stringify([row.id, row.revision, wanted, ends]), make) : make();
+  return what === 'tones'
+    ? onceFor(
+        JSON.stringify([
+          row.id,
+          row.revision,
+          reference.wanted,
+          reference.preparation.key,
+          reference.preparation.pushPercent,
+          ends,
+        ]),
+        make,
+      )
+    : make();
 }
 
 export async function referenceOfExercise(house: House, referenceId: string | null): Promise<ReferenceRow | null> {

@@ -1,19 +1,18 @@
 /** Set-ups from life, and paintings judged by masses that were painted on them. */
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
-import type { NotanResult } from '@/core/notan/result';
+import { NOTAN_RESULT_VERSION, type NotanResult } from '@/core/notan/result';
 import { setUpSchema, type SetUp } from '@/core/reference/set-up';
 import { massSchema } from '@/core/tones/mass';
-import { measurements } from '@/data/schema/tables';
 import { planesToPng } from '@/workers/decoding/planes';
-import { eq } from 'drizzle-orm';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
 import { decide } from '../critique/critiquing';
 import { measureAttempt } from '../hand-in/measuring';
 import { acceptReading, judgeAgain, setFrameIsDark } from '../hand-in/notan-hand-ins';
 import { setExercise } from '../plan/exercises';
-import { eachInNewStudio, type TestStudio } from '../test-studio';
-import { myExercise, standingOf, tableOf } from '../views';
+import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
+import { myExercise } from '../views/my-work';
+import { standingOf, tableOf } from '../views/table';
 import { dropSetUp, keepNewSetUp, keepSetUp, paintMasses, setUpFor, setUpsOf, usesOfSetUp } from './set-ups';
 
 let studio: TestStudio;
@@ -51,7 +50,7 @@ async function asRead(frame: NotanResult['frame'] = null) {
     targets: [94, 60, 25],
   });
   const result: NotanResult = {
-    version: 1,
+    version: NOTAN_RESULT_VERSION,
     kind: 'notan',
     capture: {
       target: 'sheet',
@@ -70,13 +69,14 @@ async function asRead(frame: NotanResult['frame'] = null) {
     shapes: { large: 2, middle: 0, small: 0, largest: 0.8, variety: null, slivers: 0, ragged: 0.1 },
     frame,
     seams: 1,
-    findings: [],
+    targets: null,
   };
   const nothing = new Uint8Array(W * H);
   return {
     result,
     planes: await planesToPng({ wanted: { ...drawn, toneOf: nothing }, drawn, nameOf: nothing }),
     names: [],
+    lightness: null,
   };
 }
 
@@ -97,10 +97,7 @@ async function fromLife(asked = setUp(1, 2)) {
   return { setUpId, exerciseId, attemptId };
 }
 
-async function said(attemptId: string) {
-  const [row] = await studio.house.db.select().from(measurements).where(eq(measurements.attemptId, attemptId));
-  return row?.result.findings ?? [];
-}
+const said = async (attemptId: string) => (await saidOf(studio, attemptId)).map((i) => i.original);
 
 test('a set-up is kept with its masses, is its teacher’s alone, and counts its changes', async () => {
   const { house, teacher } = studio;
@@ -151,12 +148,15 @@ test('a hand-in is read without a picture; its masses are painted, and what lies
   const told = (await said(attemptId)).find((f) => f.code === 'outside_steps');
   expect(told).toMatchObject({
     where: { shape: 'jug > lit side' },
-    say: '100 % of “jug > lit side” is dark, and it was given light to the middle tone.',
+    say: 'The lit side of the jug is dark; it belongs to the light or the middle tone.',
   });
   expect((await myExercise(house, bea, exerciseId)).setUp).toEqual(words);
   const own = await attemptFor(house, teacher, attemptId);
   const shown = (await tableOf(house, teacher, own.handIn.id)).attempts[0];
-  expect([shown?.masses.length, shown?.notan?.reference]).toEqual([1, 'masses']);
+  expect([shown?.masses.length, shown?.measured?.kind === 'notan' && shown.measured.result.reference]).toEqual([
+    1,
+    'masses',
+  ]);
 });
 
 test('masses that are painted stay when the picture is measured once more', async () => {
@@ -187,7 +187,7 @@ test('a critique that was sent stands: no masses, no frame, no reading is taken 
   const { attemptId } = await fromLife();
   await paintMasses(house, teacher, attemptId, [press]);
   // From life there is nothing in whose place a shape could be read.
-  await expect(acceptReading(house, teacher, attemptId, 0, 'everyone')).rejects.toThrow(NotFound);
+  await expect(acceptReading(house, teacher, attemptId, '10.10', 'everyone')).rejects.toThrow(NotFound);
   await decide(house, teacher, attemptId, 'pass');
   await expect(paintMasses(house, teacher, attemptId, [])).rejects.toThrow('was sent');
   await expect(setFrameIsDark(house, teacher, attemptId, true)).rejects.toThrow('was sent');

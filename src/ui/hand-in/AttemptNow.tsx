@@ -1,6 +1,6 @@
 'use client';
 /** What is happening to the newest photograph: live while it is measured, then the gate's verdict. */
-import type { StudentAttempt } from '@/studio/views';
+import type { StudentAttempt } from '@/studio/views/my-work';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 
@@ -97,10 +97,12 @@ export function AttemptNow({ attempt, measured, stop, again, anyway }: Props) {
         )}
       </div>
     );
+  // Once there is a letter it says all there is to say of this picture.
+  if (attempt.letter) return null;
   return (
     <p className="trouble" role="status">
-      <span className="font-semibold">{measured ? 'This picture will do.' : 'Your picture has come in.'}</span>{' '}
-      {attempt.letter ? '' : 'It is with your teacher now; you will read the critique here.'}
+      <span className="font-semibold">{measured ? 'This picture will do.' : 'Your picture has come in.'}</span> It is
+      with your teacher now; you will read the critique here.
       {attempt.issues.map((i) => ` ${i.say}`)}
     </p>
   );

@@ -1,26 +1,31 @@
 /** A critique as a student reads it: like a letter, what works first, one thing at a time. */
-import type { StudentAttempt } from '@/studio/views';
-import { Strip } from '../instruments/Strip';
-import { stripCells } from '../instruments/strip-cells';
+import type { StudentAttempt } from '@/studio/views/my-work';
+import { HandInMark } from '../instruments/HandInMark';
 
 interface Props {
   readonly letter: NonNullable<StudentAttempt['letter']>;
   readonly labels: readonly string[];
-  /** The straightened painting, for what has no strip of steps; null for none. */
-  readonly picture: string | null;
+  readonly attemptId: string;
 }
 
-export function Letter({ letter, labels, picture }: Props) {
+export function Letter({ letter, labels, attemptId }: Props) {
   const works = letter.items.filter((i) => i.kind === 'works');
   const fixes = letter.items.filter((i) => i.kind === 'fix');
   return (
     <article className="font-letter text-18 leading-relaxed">
-      {letter.result && letter.result.steps.length > 0 && (
+      {letter.measured && letter.hasStrip && (
         <div className="mb-3 font-sans">
-          <Strip cells={stripCells(letter.result, labels)} width={340} height={44} />
+          <HandInMark
+            attemptId={attemptId}
+            measured={letter.measured}
+            labels={labels}
+            width={340}
+            height={44}
+            tall="h-auto"
+            alt="Your painting, straightened"
+          />
         </div>
       )}
-      {picture && <img src={picture} alt="Your painting, straightened" className="mb-3 w-full" />}
       <p className="mb-3 font-semibold">{letter.verdict === 'pass' ? 'Passed.' : 'Once more, please.'}</p>
       {works.length > 0 && <p className="mb-3 max-w-prose">{works.map((i) => i.say).join(' ')}</p>}
       {fixes.map((i, k) => (

@@ -3,6 +3,8 @@
 import type { CaptureIssue } from '@/core/capture/gate';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import type { ExerciseTerms } from '@/core/exercise/terms';
+import type { Framing } from '@/core/kinds/kind';
+import { kindOf } from '@/core/kinds/table';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { FilePick } from '../parts/FilePick';
@@ -27,12 +29,11 @@ interface Props {
 }
 
 const MAX_BYTES = 40 * 1024 * 1024;
-type Framing = 'sheet' | 'brackets' | 'marked';
-const FRAMINGS: readonly (readonly [Framing, string])[] = [
-  ['sheet', 'on its worksheet'],
-  ['brackets', 'on a board with corner pieces'],
-  ['marked', 'something else: I mark its corners'],
-];
+const WAYS: Record<Framing, string> = {
+  sheet: 'on its worksheet',
+  brackets: 'on a board with corner pieces',
+  corners: 'something else: I mark its corners',
+};
 
 export function TakePhoto({ url, terms, measured, label, words, chief, practice }: Props) {
   const router = useRouter();
@@ -46,11 +47,9 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   const [depthMm, setDepthMm] = useState(0);
   const [marks, setMarks] = useState(FIRST_MARKS);
   const check = useQuickCheck(terms, measured);
-  const mayBeFramed =
-    (measured && (terms.kind === 'notan' || terms.kind === 'five-value')) ||
-    terms.kind === 'scale' ||
-    terms.kind === 'monochrome-scale' ||
-    (terms.kind === 'bands' && terms.outlines === 'own');
+  // What nobody reads may lie in any frame.
+  const ways = measured ? kindOf(terms).framings(terms) : [];
+  const mayBeFramed = ways.length > 1;
 
   async function hand(to: string, file: File | null, meanwhile: string) {
     setTrouble('');
@@ -76,7 +75,7 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
     setHeld(null);
     if (file.size > MAX_BYTES)
       return setTrouble('This file is larger than 40 MB: send the photograph as the phone took it.');
-    if (framing === 'marked') return setHeld({ file, issues: null });
+    if (framing === 'corners') return setHeld({ file, issues: null });
     if (framing === 'brackets') return sendFile(file, { kind: 'brackets', depthMm });
     setDoing('Looking at the picture …');
     const issues = measured ? await check(file) : null;
@@ -136,13 +135,13 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
             className="field"
             value={framing}
             onChange={(e) => {
-              setFraming(FRAMINGS.find(([id]) => id === e.target.value)?.[0] ?? 'sheet');
+              setFraming(ways.find((way) => way === e.target.value) ?? 'sheet');
               setHeld(null);
             }}
           >
-            {FRAMINGS.map(([id, name]) => (
-              <option key={id} value={id}>
-                {name}
+            {ways.map((way) => (
+              <option key={way} value={way}>
+                {WAYS[way]}
               </option>
             ))}
           </select>

@@ -1,6 +1,6 @@
 /** How photographs come in, as markup: what is offered, what it is called for those who can't see it. */
 import { defaultScale } from '@/core/exercise/scale';
-import { defaultTerms } from '@/core/kinds/kinds';
+import { defaultTerms } from '@/core/kinds/table';
 import { jest } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { Tray } from '../rack/Tray';

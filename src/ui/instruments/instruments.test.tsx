@@ -1,6 +1,5 @@
 /** The drawn instruments, as markup: what stands where, and what those who can't see it are told. */
-import { defaultTerms } from '@/core/kinds/kinds';
-import { stagesOf } from '@/core/kinds/stages';
+import { defaultTerms, stagesOf } from '@/core/kinds/table';
 import { meetingsOf } from '@/core/planning/meetings';
 import { firstTimetable } from '@/core/planning/timetable';
 import { renderToStaticMarkup } from 'react-dom/server';
@@ -96,21 +95,21 @@ test('a letter says what works first, then one thing after the other, then the t
   const letter = {
     verdict: 'again' as const,
     word: 'Nearly there.',
-    result: null,
-    compared: false,
+    measured: null,
+    hasStrip: false,
     items: [
       { kind: 'works' as const, say: 'The white is clean.', action: null },
       { kind: 'fix' as const, say: 'Step 3 is streaky.', action: 'Stir the mix.' },
     ],
   };
-  const text = renderToStaticMarkup(<Letter letter={letter} labels={[]} picture={null} />).replace(/<[^>]+>/g, '|');
+  const text = renderToStaticMarkup(<Letter letter={letter} labels={[]} attemptId="a" />).replace(/<[^>]+>/g, '|');
   const order = ['Once more, please.', 'The white is clean.', 'Step 3 is streaky. Stir the mix.', 'Nearly there.'].map(
     (s) => text.indexOf(s),
   );
   expect(order.every((at, i) => at >= 0 && at > (order[i - 1] ?? -1))).toBe(true);
-  expect(
-    renderToStaticMarkup(<Letter letter={{ ...letter, verdict: 'pass' }} labels={[]} picture="/picture/x/strip" />),
-  ).toContain('Passed.');
+  expect(renderToStaticMarkup(<Letter letter={{ ...letter, verdict: 'pass' }} labels={[]} attemptId="a" />)).toContain(
+    'Passed.',
+  );
 });
 
 test('values that have names are read out, bare greys are not', () => {
@@ -156,6 +155,7 @@ const strip = (placing: Record<string, string>) =>
       stages={stages}
       placing={placing}
       placed
+      due={null}
       lookMinutes={60}
       students={30}
       icsHref="/timetable/x"

@@ -9,7 +9,8 @@ const MARKS = {
 
 export type MarkedState = keyof typeof MARKS;
 
-export function StateMark({ state }: { state: MarkedState }) {
+/** `small` shows the shape alone and keeps the word for those who can't see it. */
+export function StateMark({ state, small = false }: { state: MarkedState; small?: boolean }) {
   const mark = MARKS[state];
   return (
     <span className="inline-flex shrink-0 items-center whitespace-nowrap gap-1.5 text-13">
@@ -21,7 +22,7 @@ export function StateMark({ state }: { state: MarkedState }) {
           strokeWidth={1.6}
         />
       </svg>
-      {mark.word}
+      <span className={small ? 'sr-only' : undefined}>{mark.word}</span>
     </span>
   );
 }

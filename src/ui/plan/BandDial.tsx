@@ -4,7 +4,7 @@ import { BAND_FRAME, nearestThird } from '@/core/bands/band-picture';
 import { DoesNotFit, sketchMotif, type Sketch } from '@/core/bands/motifs';
 import type { Shape } from '@/core/bands/shapes';
 import type { TermsOf } from '@/core/exercise/terms';
-import { valuesOf } from '@/core/kinds/kinds';
+import { valuesOf } from '@/core/kinds/table';
 import { useMemo, useRef, useState } from 'react';
 import { cssGrey } from '../parts/grey';
 

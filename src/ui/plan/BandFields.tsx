@@ -11,7 +11,7 @@ export function BandFields({
   set: (change: Partial<TermsOf<'bands'>>) => void;
 }) {
   return (
-    <div className="col-span-3 grid grid-cols-[1fr_13rem] gap-4">
+    <div className="sm:col-span-3 grid gap-4 sm:grid-cols-[1fr_13rem]">
       <BandDial terms={terms} onLamp={(lamp) => set({ lamp })} />
       <div className="grid auto-rows-min gap-2.5">
         <Choice

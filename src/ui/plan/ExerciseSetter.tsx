@@ -1,17 +1,16 @@
 'use client';
 /** Sets an exercise of any kind: the kinds at the left, choices beside them, the sheet that comes of it at the right. */
-import { inSteps } from '@/core/critique/scale-words';
+import { inSteps } from '@/core/critique/scale/words';
 import { MEDIA, MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
 import { type ExerciseKind, type ExerciseTerms, isPicture, isStepped } from '@/core/exercise/terms';
-import { defaultTerms, isMeasured, KIND_IDS, KINDS } from '@/core/kinds/kinds';
+import { defaultTerms, isMeasured, KIND_IDS, kindById } from '@/core/kinds/table';
 import { useEffect, useState, useTransition } from 'react';
-import { BandFields } from './BandFields';
 import { Amount, Choice } from './fields';
-import { HueField } from './HueField';
+import { KindFields } from './kind-fields';
 import { MaterialFields } from './MaterialFields';
 import { PaintedFrom } from './PaintedFrom';
 import { PictureFields } from './PictureFields';
-import { FinerStepFields, StepFields } from './StepFields';
+import { FinerStepFields } from './StepFields';
 
 export interface ExerciseForm {
   readonly classId: string;
@@ -43,21 +42,6 @@ interface Props {
   readonly save: (form: ExerciseForm) => Promise<Answer<null>>;
 }
 
-const TITLES: Record<ExerciseKind, string> = {
-  scale: 'Nine greys from white to black',
-  'monochrome-scale': 'One colour from tint to shade',
-  bands: 'A lamp in the greenhouse',
-  'colours-on-scale': 'How light is a colour?',
-  notan: 'Light and dark, nothing else',
-  'five-value': 'Five values',
-  'quick-studies': 'Four quick studies',
-  'free-colour': 'Any colour, right value',
-  'limited-palette': 'One paint fewer',
-  'monochrome-painting': 'Watering can under a lamp',
-  'master-copy': 'A copy, as exact as you can',
-  rescue: 'An old painting, mended',
-};
-
 const FROM_NOTHING = { referenceId: '', setUpId: '' };
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 const usual = (kind: ExerciseKind, medium: MediumId): ExerciseTerms => defaultTerms(kind, medium);
@@ -66,7 +50,7 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
   const [form, setForm] = useState<ExerciseForm>(
     revised ?? {
       classId: classes[0]?.id ?? '',
-      title: TITLES.scale,
+      title: kindById('scale').usualTitle,
       note: '',
       due: '',
       overrideReason: '',
@@ -81,6 +65,12 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
   const put = (change: Partial<ExerciseForm>) => setForm((f) => ({ ...f, ...change }));
   // A change comes from the fields of this very kind, so that what is put together is whole.
   const set = (change: object) => setForm((f) => ({ ...f, terms: { ...f.terms, ...change } as ExerciseTerms }));
+  // A painting is from a set-up or from a picture: whatever it is painted from says which.
+  const paintedFrom = (from: Pick<ExerciseForm, 'referenceId' | 'setUpId'>) => {
+    put(from);
+    if ('subject' in terms && (from.referenceId || from.setUpId)) set({ subject: from.setUpId ? 'set-up' : 'picture' });
+  };
+  const kind = kindById(terms.kind);
   const group = classes.find((c) => c.id === classId) ?? { underSixteen: false, school: false };
 
   useEffect(() => {
@@ -99,7 +89,7 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
   }, [draw, classId, title, terms]);
 
   return (
-    <div className="grid min-h-full gap-4 p-4 lg:grid-cols-[12rem_1fr_24rem]">
+    <div className="grid min-h-full gap-4 p-4 lg:grid-cols-[12rem_minmax(0,1fr)_24rem]">
       <nav className="panel self-start p-2" aria-label="Kind of exercise">
         {KIND_IDS.map((kind) => (
           <button
@@ -108,14 +98,14 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
             aria-pressed={kind === terms.kind}
             disabled={revised !== null && kind !== terms.kind}
             className={`block min-h-10 w-full cursor-pointer rounded-sm px-2 text-left disabled:cursor-default disabled:opacity-40 ${kind === terms.kind ? 'bg-l20 text-l97' : 'hover:bg-l88'}`}
-            onClick={() => put({ terms: usual(kind, terms.medium), title: TITLES[kind] })}
+            onClick={() => put({ terms: usual(kind, terms.medium), title: kindById(kind).usualTitle })}
           >
-            {KINDS[kind].name}
+            {kindById(kind).name}
           </button>
         ))}
       </nav>
       <form
-        className="panel grid auto-rows-min grid-cols-3 gap-x-4 gap-y-2.5 self-start"
+        className="panel grid auto-rows-min grid-cols-1 gap-x-4 gap-y-2.5 self-start sm:grid-cols-3"
         onSubmit={(e) => {
           e.preventDefault();
           start(async () => {
@@ -124,20 +114,20 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
           });
         }}
       >
-        <div className="col-span-3">
+        <div className="sm:col-span-3">
           <h1 className="text-24 font-semibold leading-tight">
-            {revised ? `Revise: ${KINDS[terms.kind].name}` : capital(KINDS[terms.kind].name)}
+            {revised ? `Revise: ${kind.name}` : capital(kind.name)}
           </h1>
-          <p>{KINDS[terms.kind].task}</p>
+          <p>{kind.task}</p>
           {!isMeasured(terms.kind, { referenceId: form.referenceId || null, setUpId: form.setUpId || null }) && (
             <p className="quiet">
-              {KINDS[terms.kind].measured === 'with-reference'
+              {kind.measured === 'with-reference'
                 ? 'Choose a prepared picture or a set-up below, and hand-ins are measured against it; without one you judge them by eye.'
                 : 'Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.'}
             </p>
           )}
         </div>
-        <label className="col-span-2">
+        <label className="sm:col-span-2">
           <span className="label">Title</span>
           <input className="field" value={title} onChange={(e) => put({ title: e.target.value })} required />
         </label>
@@ -151,28 +141,8 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
             onChange={(v) => put({ classId: v })}
           />
         )}
-        {isStepped(terms) && <StepFields terms={terms} set={set} />}
-        {terms.kind === 'bands' && <BandFields terms={terms} set={set} />}
-        {terms.kind === 'monochrome-scale' && (
-          <>
-            <HueField terms={terms} set={set} />
-            <Choice
-              label="Pure colour stands"
-              value={terms.pureAt}
-              options={
-                [
-                  ['own-value', 'where its value falls'],
-                  ['middle-step', 'on the middle step'],
-                ] as const
-              }
-              onChange={(pureAt) => set({ pureAt })}
-            />
-          </>
-        )}
-        {terms.kind === 'colours-on-scale' && (
-          <Amount label="Chips" value={terms.chips} min={4} max={15} onChange={(chips) => set({ chips })} />
-        )}
-        {isPicture(terms) && <PaintedFrom references={references} setUps={setUps} form={form} put={put} />}
+        <KindFields terms={terms} set={set} />
+        {isPicture(terms) && <PaintedFrom references={references} setUps={setUps} form={form} put={paintedFrom} />}
         {isPicture(terms) && <PictureFields terms={terms} set={set} />}
         <label>
           <span className="label">Due</span>
@@ -195,16 +165,16 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
           }
           onChange={(paper) => set({ paper })}
         />
-        <label className="col-span-3">
+        <label className="sm:col-span-3">
           <span className="label">A word to the class</span>
           <textarea className="field" rows={1} value={form.note} onChange={(e) => put({ note: e.target.value })} />
         </label>
-        <details className="col-span-3 rounded-sm bg-l97 p-2">
+        <details className="sm:col-span-3 rounded-sm bg-l97 p-2">
           <summary className="min-h-8 cursor-pointer">
             Finer choices: between L* {terms.ends.light} and {terms.ends.dark}, told from{' '}
             {inSteps(terms.toleranceSteps)} off
           </summary>
-          <div className="grid grid-cols-3 gap-x-4 gap-y-2.5 pt-2">
+          <div className="grid gap-x-4 gap-y-2.5 pt-2 sm:grid-cols-3">
             <Amount
               label="White end, L* (estimate)"
               value={terms.ends.light}
@@ -243,11 +213,11 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
           onReason={(overrideReason) => put({ overrideReason })}
         />
         {trouble && (
-          <p role="alert" className="trouble col-span-3">
+          <p role="alert" className="trouble sm:col-span-3">
             {trouble}
           </p>
         )}
-        <button className="act sticky bottom-2 col-span-3" disabled={busy}>
+        <button className="act col-span-full" disabled={busy}>
           {busy ? 'Setting …' : revised ? 'Keep the revision' : 'Set it'}
         </button>
       </form>

@@ -21,7 +21,7 @@ export function MaterialFields({ medium, materials, group, set, reason, onReason
   const permission = maySet(plan, group.school);
   const cautions = cautionsFor(plan);
   return (
-    <details className="col-span-3 rounded-sm bg-l97 p-2" open={permission.kind !== 'allowed' || undefined}>
+    <details className="sm:col-span-3 rounded-sm bg-l97 p-2" open={permission.kind !== 'allowed' || undefined}>
       <summary className="min-h-8 cursor-pointer">
         Materials and care: {materials.paints.length} paints, {cautions.length} cautions
       </summary>

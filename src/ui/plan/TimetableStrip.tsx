@@ -14,13 +14,15 @@ import {
 } from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
 import { useMemo, useState, useTransition } from 'react';
-import { sayDay, sayMoment } from '../parts/dates';
+import { sayDay, sayIsoDay, sayMoment } from '../parts/dates';
 
 interface Props {
   readonly rule: MeetingRule;
   readonly stages: readonly Stage[];
   readonly placing: Placing;
   readonly placed: boolean;
+  /** When the exercise is due; null for no date. */
+  readonly due: Date | null;
   readonly lookMinutes: number;
   readonly students: number;
   readonly icsHref: string;
@@ -60,7 +62,7 @@ function MeetingColumn({ meeting, children }: { meeting: Meeting; children: Reac
   const { setNodeRef, isOver } = useDroppable({ id: meeting.day });
   return (
     <div ref={setNodeRef} className={`min-h-28 w-24 min-w-22 flex-1 rounded-sm p-1.5 ${isOver ? 'bg-l80' : 'bg-l88'}`}>
-      <p className="mb-1 text-13 font-semibold">{sayDay(meeting.startsAt)}</p>
+      <p className="mb-1 text-13 font-semibold">{sayIsoDay(meeting.day)}</p>
       <div className="grid gap-1">{children}</div>
     </div>
   );
@@ -76,7 +78,17 @@ function states(meeting: Meeting, placed: readonly PlacedStage[]): string[] {
   });
 }
 
-export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinutes, students, icsHref, save }: Props) {
+export function TimetableStrip({
+  rule,
+  stages,
+  due,
+  placing: kept,
+  placed,
+  lookMinutes,
+  students,
+  icsHref,
+  save,
+}: Props) {
   const [placing, setPlacing] = useState(kept);
   const [trouble, setTrouble] = useState('');
   const [busy, start] = useTransition();
@@ -114,6 +126,12 @@ export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinute
   const shown = meetings.slice(Math.min(from, Math.max(0, meetings.length - SHOWN)), from + SHOWN);
   const homeless = stages.filter((s) => !meetings.some((m) => m.day === placing[s.id]));
 
+  // The day it is due and the day photographs can be taken are one fact: what does not fit is told with what would.
+  const ready = timetable.dueAt;
+  const tooLate = ready !== null && due !== null && ready > due;
+  const agreed = due ?? ready;
+  const dueWords = agreed ? `Photographs are due ${sayMoment(agreed, rule.timeZone)}.` : '';
+
   return (
     <section className="panel" aria-labelledby="timetable">
       <div className="mb-3 flex items-baseline gap-4">
@@ -121,8 +139,7 @@ export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinute
           Timetable
         </h2>
         <p className="quiet">
-          {timetable.dueAt ? `Photographs are due ${sayMoment(timetable.dueAt)}. ` : ''}
-          Looking at {students} hand-ins takes you about {lookMinutes} minutes.
+          {dueWords} Looking at {students} hand-ins takes you about {lookMinutes} minutes.
         </p>
         <a className="ml-auto underline" href={icsHref}>
           Calendar file
@@ -166,6 +183,17 @@ export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinute
           </div>
         )}
       </DndContext>
+      {tooLate && (
+        <div className="trouble mt-3 flex flex-wrap items-center gap-3" role="alert">
+          <p>
+            As it stands here it is painted and dry by {sayDay(ready, rule.timeZone)}, and it is due{' '}
+            {sayDay(due, rule.timeZone)}. The smallest change: make it due {sayDay(ready, rule.timeZone)}.
+          </p>
+          <button type="button" className="calm" disabled={busy} onClick={() => put(placing)}>
+            Make it due {sayDay(ready, rule.timeZone)}
+          </button>
+        </div>
+      )}
       {timetable.conflicts.length > 0 && (
         <div className="trouble mt-3" role="alert">
           <ul className="list-disc pl-5">
@@ -176,8 +204,7 @@ export function TimetableStrip({ rule, stages, placing: kept, placed, lookMinute
           {mended ? (
             <p className="mt-2 flex flex-wrap items-center gap-3">
               <span>
-                The smallest change:{' '}
-                {mended.moves.map((m) => `“${m.name}” to ${sayDay(new Date(`${m.to}T12:00:00`))}`).join(', ')}.
+                The smallest change: {mended.moves.map((m) => `“${m.name}” to ${sayIsoDay(m.to)}`).join(', ')}.
               </span>
               <button type="button" className="calm" disabled={busy} onClick={() => put(mended.placing)}>
                 Mend it

@@ -91,7 +91,7 @@ export function Lines({
   onChange: (v: string[]) => void;
 }) {
   return (
-    <label className="col-span-3">
+    <label className="sm:col-span-3">
       <span className="label">{label}</span>
       <textarea
         className="field"

@@ -1,6 +1,6 @@
 'use client';
 /** The rack with its tray: pictures dragged from the tray are given to the place they are dropped on. */
-import { DndContext, KeyboardSensor, PointerSensor, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
 import { Tray, type TrayItem } from './Tray';
 
@@ -15,24 +15,6 @@ interface Props {
   readonly exercises: readonly { readonly id: string; readonly title: string }[];
   readonly give: (trayId: string, studentId: string, exerciseId: string) => Promise<Answer>;
   readonly discard: (trayId: string) => Promise<Answer>;
-}
-
-/** A student's place for an exercise, onto which a picture can be dropped. */
-export function RackPlace({
-  studentId,
-  exerciseId,
-  children,
-}: {
-  readonly studentId: string;
-  readonly exerciseId: string;
-  readonly children: ReactNode;
-}) {
-  const { setNodeRef, isOver } = useDroppable({ id: `${studentId} ${exerciseId}` });
-  return (
-    <td ref={setNodeRef} data-place={`${studentId} ${exerciseId}`} className={isOver ? 'outline-2 outline-ink' : ''}>
-      {children}
-    </td>
-  );
 }
 
 /** A short way before a press becomes a drag, so that a click stays one. */

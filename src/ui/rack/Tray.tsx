@@ -57,7 +57,7 @@ export function Tray({ items, students, exercises, give, discard }: Props) {
           {trouble}
         </p>
       )}
-      <ul className="grid grid-cols-[repeat(auto-fill,minmax(21rem,1fr))] gap-3">
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(21rem,100%),1fr))] gap-3">
         {items.map((item) => (
           <li key={item.id} className="grid grid-cols-[auto_1fr] gap-2 rounded-sm bg-l97 p-2">
             <Picture item={item} />
@@ -75,14 +75,26 @@ export function Tray({ items, students, exercises, give, discard }: Props) {
             >
               <span className="truncate font-semibold">{item.name}</span>
               <span>{item.reason}</span>
-              <select name="student" className="field" aria-label={`Student of ${item.name}`}>
+              <select name="student" required defaultValue="" className="field" aria-label={`Student of ${item.name}`}>
+                <option value="" disabled>
+                  Whose is it?
+                </option>
                 {students.map((s) => (
                   <option key={s.id} value={s.id}>
                     {s.name}
                   </option>
                 ))}
               </select>
-              <select name="exercise" className="field" aria-label={`Exercise of ${item.name}`}>
+              <select
+                name="exercise"
+                required
+                defaultValue=""
+                className="field"
+                aria-label={`Exercise of ${item.name}`}
+              >
+                <option value="" disabled>
+                  Which exercise?
+                </option>
                 {exercises.map((x) => (
                   <option key={x.id} value={x.id}>
                     {x.title}

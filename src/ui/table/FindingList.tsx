@@ -1,7 +1,8 @@
 'use client';
 /** One part of a draft: what works, or what is to be mended. */
-import type { SaidItem } from '@/studio/views';
+import type { SaidItem } from '@/core/critique/letter';
 import { FindingRow } from './FindingRow';
+import type { ItemChange } from './table-props';
 
 interface Props {
   readonly title: string;
@@ -9,11 +10,12 @@ interface Props {
   /** Place of the first one among all that are shown. */
   readonly from: number;
   readonly chosen: number;
-  readonly editing: number | null;
+  /** Key of the finding that is being edited. */
+  readonly editing: string | null;
   readonly frozen: boolean;
   readonly onChoose: (at: number) => void;
-  readonly onEdit: (position: number | null) => void;
-  readonly onChange: (position: number, change: { say?: string; action?: string; dropped?: boolean }) => void;
+  readonly onEdit: (key: string | null) => void;
+  readonly onChange: (key: string, change: ItemChange) => void;
 }
 
 export function FindingList({ title, items, from, chosen, editing, frozen, onChoose, onEdit, onChange }: Props) {
@@ -21,18 +23,21 @@ export function FindingList({ title, items, from, chosen, editing, frozen, onCho
   return (
     <div>
       <h2 className="label">{title}</h2>
-      {items.map((item, i) => (
-        <FindingRow
-          key={item.position}
-          item={item}
-          frozen={frozen}
-          chosen={chosen === from + i}
-          editing={editing === item.position}
-          onChoose={() => onChoose(from + i)}
-          onEdit={(open) => onEdit(open ? item.position : null)}
-          onChange={(c) => onChange(item.position, c)}
-        />
-      ))}
+      {items.map((item, i) => {
+        const { key } = item.original;
+        return (
+          <FindingRow
+            key={key}
+            item={item}
+            frozen={frozen}
+            chosen={chosen === from + i}
+            editing={editing === key}
+            onChoose={() => onChoose(from + i)}
+            onEdit={(open) => onEdit(open ? key : null)}
+            onChange={(c) => onChange(key, c)}
+          />
+        );
+      })}
     </div>
   );
 }

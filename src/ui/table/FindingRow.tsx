@@ -1,6 +1,6 @@
 'use client';
 /** One finding of a draft: read, lit up, edited, dropped. The words as drafted stay beside an edit. */
-import type { SaidItem } from '@/studio/views';
+import type { SaidItem } from '@/core/critique/letter';
 import { useState } from 'react';
 
 interface Props {

@@ -14,7 +14,6 @@ const result = (leastWork: ScaleResult['leastWork']): ScaleResult =>
     kind: 'scale',
     gaps: [],
     summary: null,
-    findings: [],
     leastWork,
     capture: {
       target: 'sheet',

@@ -1,7 +1,7 @@
 /// <reference lib="webworker" />
 /** The browser worker that looks at a photograph before it is sent. Started when the page opens, so that it is warm. */
 import { QUICK_PX, quickCheck } from '@/core/capture/quick-check';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { exerciseLayout } from '@/core/kinds/table';
 import { uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
 import type { OpenCv } from '@/core/vision/opencv';

@@ -1,4 +1,5 @@
 /** Tone planes as pictures without loss: the reference's tones, the painting's, and which named shape each place is of, in one PNG. */
+import { raster, type Raster } from '@/core/raster/raster';
 import type { TonePlane } from '@/core/tones/compare-tones';
 import sharp from 'sharp';
 
@@ -63,3 +64,31 @@ export const greyPng = (
     .toColourspace('b-w')
     .png()
     .toBuffer();
+
+/** L* 0 to 100 over all that 16 bits hold: a step is a hundredth and a half of the least that an eye tells apart. */
+const CODES = 65535;
+
+/** Lightness as a grey PNG of 16 bits: black is L* 0, white is L* 100. */
+export const lightnessToPng = ({ data, width, height }: Raster<'lightness', 1>): Promise<Uint8Array> =>
+  sharp(
+    Uint16Array.from(data, (l) => Math.round((CODES / 100) * Math.min(100, Math.max(0, l)))),
+    { raw: { width, height, channels: 1 } },
+  )
+    .toColourspace('grey16')
+    .png({ compressionLevel: 9 })
+    .toBuffer();
+
+/** What `lightnessToPng` kept. */
+export async function lightnessFromPng(file: string | Uint8Array): Promise<Raster<'lightness', 1>> {
+  const { data, info } = await sharp(file).toColourspace('grey16').raw({ depth: 'ushort' }).toBuffer({
+    resolveWithObject: true,
+  });
+  const codes = new Uint16Array(data.buffer, data.byteOffset, info.width * info.height);
+  return raster(
+    'lightness',
+    info.width,
+    info.height,
+    1,
+    Float32Array.from(codes, (c) => (100 * c) / CODES),
+  );
+}

@@ -1,6 +1,6 @@
 /** Reading one test dab, from a file on disk. */
 import type { ExerciseTerms } from '@/core/exercise/terms';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { exerciseLayout } from '@/core/kinds/table';
 import { type DabRequest, type DabResult, readDab } from '@/core/scale/read-dab';
 import { withPhoto } from '../decoding/decode';
 import { loadOpenCv } from '../decoding/opencv';

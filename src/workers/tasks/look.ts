@@ -1,9 +1,12 @@
 /** A look in mid-work: what there is so far, flattened and in true greys, and what it measures. */
 import { bandPicture } from '@/core/bands/band-picture';
+import type { Corner } from '@/core/bands/shapes';
 import type { CaptureIssue } from '@/core/capture/gate';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import type { SteppedTerms, TermsOf } from '@/core/exercise/terms';
 import type { BoxMm } from '@/core/geometry/box';
+import type { FamilyId } from '@/core/kinds/family-ids';
+import { kindOf } from '@/core/kinds/table';
 import { lookOf } from '@/core/look/judge-look';
 import type { LookCell, StoredLook } from '@/core/look/stored-look';
 import type { Photo } from '@/core/raster/photo';
@@ -54,25 +57,30 @@ interface Outline {
 }
 
 /** Outlines of the steps, mm on the plane of what was straightened. */
-function outlines(straight: Straight, terms: SteppedTerms): Outline[] {
-  const { photo, calibration, box, layout } = straight;
-  if (terms.kind === 'bands' && (!layout || terms.outlines === 'own')) return drawnBands(straight, terms);
-  if (!layout)
-    return readStrip(photo, calibration, box, terms.steps, terms.order).cells.map((c) => ({
-      step: c.index,
-      rings: [rectangle(c)],
-    }));
-  const [frame] = layout.cells;
-  if (terms.kind !== 'bands' || !frame) return layout.cells.map((c) => ({ step: c.index, rings: [rectangle(c)] }));
+type Outlines = (straight: Straight, terms: SteppedTerms) => Outline[];
+
+const rowOutlines: Outlines = ({ photo, calibration, box, layout }, terms) => {
+  const cells = layout?.cells ?? readStrip(photo, calibration, box, terms.steps, terms.order).cells;
+  return cells.map((c) => ({ step: c.index, rings: [rectangle(c)] }));
+};
+
+const bandOutlines: Outlines = (straight, stepped) => {
+  const terms = stepped as TermsOf<'bands'>;
+  const frame = straight.layout?.cells[0];
+  if (!frame || terms.outlines === 'own') return drawnBands(straight, terms);
+  const onFrame = (ring: readonly Corner[]) => ring.map(([x, y]): [number, number] => [x + frame.xMm, y + frame.yMm]);
   return bandPicture(terms).bands.map((band) => ({
     step: stepOfBand(terms, band.index),
-    rings: band.shape.flat().map((ring) => ring.map(([x, y]): [number, number] => [x + frame.xMm, y + frame.yMm])),
+    rings: band.shape.flat().map(onFrame),
   }));
-}
+};
+
+/** How the steps of each family are outlined that a look reads. */
+const OUTLINES: Partial<Record<FamilyId, Outlines>> = { steps: rowOutlines, chips: rowOutlines, bands: bandOutlines };
 
 function cellsOf(straight: Straight, terms: SteppedTerms): LookCell[] {
   const { xMm, yMm, widthMm, heightMm } = straight.box;
-  return outlines(straight, terms).map(({ step, rings }) => ({
+  return (OUTLINES[kindOf(terms).family] ?? rowOutlines)(straight, terms).map(({ step, rings }) => ({
     step,
     rings: rings.map((ring) => ring.map(([x, y]): [number, number] => [(x - xMm) / widthMm, (y - yMm) / heightMm])),
   }));
@@ -86,9 +94,9 @@ export function takeLook(task: LookTask): Promise<LookTaken> {
 async function lookAt(photo: Photo, { target, ...given }: LookTask): Promise<LookTaken> {
   const { cv } = await loadOpenCv();
   const { terms } = given;
-  const result = await measured(photo, { ...given, task: 'measure-scale', ...(target && { target }) }, { cv, readQr });
+  const result = await measured(photo, { ...given, task: 'measure-scale', target }, { cv, readQr });
   const { accepted, issues } = result.capture;
-  const straight = accepted ? await straighten(photo, terms, target) : null;
+  const straight = accepted ? await straighten(photo, terms, target, given) : null;
   if (!straight) return { look: null, issues, picture: null };
   const look = lookOf(result, terms, cellsOf(straight, terms), straight.box.widthMm / straight.box.heightMm);
   return { look, issues, picture: await straightJpeg(straight, true) };

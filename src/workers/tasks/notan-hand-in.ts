@@ -1,9 +1,6 @@
 /** A hand-in in few tones measured against its prepared reference, and judged again when a reading is accepted. */
-import type { KnownCard } from '@/core/capture/open-sheet';
-import type { StoredTarget } from '@/core/capture/stored-target';
-import type { Target } from '@/core/capture/target';
+import { targetIn } from '@/core/capture/target';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
-import { critiqueNotan, type NotanAsks } from '@/core/critique/notan-critique';
 import type { Ends } from '@/core/exercise/scale';
 import { judgePainting, notanTargets, type PaintingAsked } from '@/core/notan/judge-painting';
 import { asItCounts, type Reading } from '@/core/notan/judge-tones';
@@ -15,9 +12,9 @@ import { flippedShapes, type TonePlane } from '@/core/tones/compare-tones';
 import type { Mass, MassPlane } from '@/core/tones/mass';
 import { withPhoto } from '../decoding/decode';
 import { loadOpenCv } from '../decoding/opencv';
-import { greyPng, maskFromPng, maskToPng, planesFromPng, planesToPng } from '../decoding/planes';
+import { greyPng, lightnessToPng, maskFromPng, maskToPng, planesFromPng, planesToPng } from '../decoding/planes';
 import { readQr } from '../decoding/read-qr';
-import type { Stage } from './measure';
+import type { Photograph, Stage } from './measure';
 import { planeOf, type PreparedReference } from './prepared-plane';
 
 /** A reading as it is stored: a mask on the reference's grid, and the tone that also counts there. */
@@ -32,23 +29,20 @@ export interface MassesPainted {
   readonly edits: readonly MassEdit[];
 }
 
-export interface NotanHandInTask {
+export interface NotanHandInTask extends Photograph {
   readonly task: 'measure-notan';
-  readonly file: string;
-  readonly orientation: number | null;
   /** Null where it is painted from life. */
   readonly reference: PreparedReference | null;
   readonly tones: number;
+  /** Kinds whose sheets may stand for the one that is expected. */
+  readonly sheetKinds: readonly string[];
   /** From life: masses that were painted on this picture before. */
   readonly painted: MassesPainted | null;
   readonly frameIsDark: boolean;
+  /** With the key that the picture is to have. */
   readonly ends: Ends;
-  readonly asks: NotanAsks;
-  readonly target: StoredTarget | null;
-  readonly expected: { readonly exercise: string | null; readonly student: string | null };
+  readonly pushPercent: number;
   readonly readings: readonly ReadingFile[];
-  readonly card?: KnownCard;
-  readonly lineMm?: number;
 }
 
 export interface NotanHandIn {
@@ -56,6 +50,8 @@ export interface NotanHandIn {
   /** PNG of tones as wanted and as drawn, and of named shapes; null where nothing was read. */
   readonly planes: Uint8Array | null;
   readonly names: readonly Mass[];
+  /** PNG of 16 bits of the painting's own lightness; null where nothing was read. */
+  readonly lightness: Uint8Array | null;
 }
 
 /** Numbers of named shapes, place by place. */
@@ -95,7 +91,11 @@ function judgedAgain(
 ): NotanResult {
   return {
     ...result,
-    ...judgePainting({ ...of, tones: result.tones, targets: notanTargets(result.tones.length, ends, result.frame) }),
+    ...judgePainting({
+      ...of,
+      tones: result.tones,
+      targets: result.targets ?? notanTargets(result.tones.length, ends, result.frame),
+    }),
   };
 }
 
@@ -109,19 +109,24 @@ export async function measureNotanHandIn(
   onStage?.('opening the picture');
   const { reference, named: shapes, readings } = await groundOf(task);
   const { cv } = await loadOpenCv();
-  const { tones, ends, expected, card, lineMm, frameIsDark } = task;
+  const { tones, ends, pushPercent, expected, card, lineMm, frameIsDark } = task;
   const measured = await withPhoto(task.file, task.orientation, (photo) => {
-    const target: Target =
-      task.target?.kind === 'marked'
-        ? {
-            kind: 'corners',
-            corners: task.target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })),
-          }
-        : (task.target ?? { kind: 'sheet' });
+    const target = targetIn(photo, task.target);
     const beside = { ...(shapes && { named: shapes }), ...(card && { card }), ...(lineMm !== undefined && { lineMm }) };
     return measureNotan(
       photo,
-      { reference, tones, ends, expected, target, readings, frameIsDark, ...beside },
+      {
+        reference,
+        tones,
+        ends,
+        pushPercent,
+        expected,
+        sheetKinds: task.sheetKinds,
+        target,
+        readings,
+        frameIsDark,
+        ...beside,
+      },
       { cv, readQr, ...(onStage && { onStage }) },
     );
   });
@@ -132,8 +137,7 @@ export async function measureNotanHandIn(
       ? judgedAgain(measured.result, ends, { drawn, reference: null, readings: [], named })
       : measured.result;
   return {
-    // A draft from a photograph that would mislead would mislead too.
-    result: { ...result, findings: result.capture.accepted ? critiqueNotan(result, ends, task.asks) : [] },
+    result,
     planes:
       drawn &&
       (await planesToPng({
@@ -142,6 +146,7 @@ export async function measureNotanHandIn(
         nameOf: named?.nameOf ?? emptyPlane(drawn).toneOf,
       })),
     names: named?.names ?? [],
+    lightness: measured.lightness && (await lightnessToPng(measured.lightness)),
   };
 }
 
@@ -151,7 +156,6 @@ export interface JudgeNotanTask {
   readonly result: NotanResult;
   readonly names: readonly Mass[];
   readonly ends: Ends;
-  readonly asks: NotanAsks;
   readonly readings: readonly ReadingFile[];
   /** Masses painted on this very picture; null where it was painted from one. */
   readonly painted: MassesPainted | null;
@@ -163,7 +167,6 @@ export async function judgeNotan({
   result,
   names,
   ends,
-  asks,
   readings,
   painted,
 }: JudgeNotanTask): Promise<NotanResult> {
@@ -171,8 +174,7 @@ export async function judgeNotan({
   const of = painted
     ? { reference: null, readings: [], named: massesOn(drawn, painted) }
     : { reference: wanted, readings: await readingsFrom(readings, wanted), named: { nameOf, names } };
-  const next = judgedAgain(result, ends, { drawn, ...of });
-  return { ...next, findings: critiqueNotan(next, ends, asks) };
+  return judgedAgain(result, ends, { drawn, ...of });
 }
 
 export interface ReadingMaskTask {

@@ -1,8 +1,8 @@
 /** Measuring a painting in few tones against a reference picture, both from files on disk. */
 import type { KnownCard } from '@/core/capture/open-sheet';
 import type { Target } from '@/core/capture/target';
-import { critiqueNotan } from '@/core/critique/notan-critique';
 import type { Ends } from '@/core/exercise/scale';
+import { defaultTerms, kindsOnSheetOf } from '@/core/kinds/table';
 import { measureNotan } from '@/core/notan/measure-notan';
 import type { NotanResult } from '@/core/notan/result';
 import { luminancePlane, softLightness } from '@/core/reference/luminance-plane';
@@ -28,6 +28,9 @@ export interface NotanTask {
   readonly map?: string;
   readonly card?: KnownCard;
 }
+
+/** Of the command line a sheet is expected that has one frame to paint a picture in. */
+const FRAMED = kindsOnSheetOf(defaultTerms('notan'));
 
 /** Half way between the two: lighter is light. */
 const LIGHT = 50;
@@ -76,11 +79,11 @@ export async function measureNotanFile(task: NotanTask, onStage?: (stage: Stage)
         target,
         frameIsDark,
         expected: { exercise: null, student: null },
+        sheetKinds: FRAMED,
         ...(card && { card }),
       },
       { cv, readQr, ...(onStage && { onStage }) },
     ),
   );
-  // A draft from a photograph that would mislead would mislead too.
-  return { ...result, findings: result.capture.accepted ? critiqueNotan(result, ends) : [] };
+  return result;
 }

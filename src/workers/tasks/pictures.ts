@@ -1,4 +1,5 @@
 /** Pictures of a hand-in to look at: the photograph upright and small, and what was painted, straightened. */
+import type { KnownCard } from '@/core/capture/open-sheet';
 import type { StoredTarget } from '@/core/capture/stored-target';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import type { Orientation, Photo } from '@/core/raster/photo';
@@ -12,6 +13,8 @@ export interface PicturesTask {
   readonly orientation: number | null;
   readonly terms: ExerciseTerms;
   readonly target?: StoredTarget;
+  readonly card?: KnownCard;
+  readonly lineMm?: number;
 }
 
 export interface Pictures {
@@ -55,6 +58,9 @@ async function picturesOf(photo: Photo, task: PicturesTask): Promise<Pictures> {
     .resize({ width: PREVIEW_PX, height: PREVIEW_PX, fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 85 })
     .toBuffer();
-  const straight = await straighten(photo, task.terms, task.target ?? null);
+  const straight = await straighten(photo, task.terms, task.target ?? null, {
+    ...(task.card && { card: task.card }),
+    ...(task.lineMm !== undefined && { lineMm: task.lineMm }),
+  });
   return { preview, strip: straight && (await straightJpeg(straight)) };
 }

@@ -1,16 +1,17 @@
 /** What was painted, straightened: on a worksheet, a board with corner pieces, or between marked corners. */
 import { calibrate, type Calibration, reflectances, sheetCard } from '@/core/capture/calibrate';
-import { nominalProfile } from '@/core/capture/card-profile';
+import { nominalProfile, readProfile } from '@/core/capture/card-profile';
 import { locateSheet } from '@/core/capture/locate';
-import { openBoard } from '@/core/capture/open-board';
-import { openMarked } from '@/core/capture/open-corners';
+import { openFree } from '@/core/capture/open-free';
+import type { KnownCard } from '@/core/capture/open-sheet';
 import { sampleBox } from '@/core/capture/sample';
 import type { StoredTarget } from '@/core/capture/stored-target';
+import { targetIn } from '@/core/capture/target';
 import { linearToCode } from '@/core/colour/srgb';
 import { LUMINANCE_WEIGHTS } from '@/core/colour/xyz';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { type BoxMm, boxMm } from '@/core/geometry/box';
-import { exerciseLayout } from '@/core/kinds/exercise-layout';
+import { exerciseLayout, kindOf } from '@/core/kinds/table';
 import type { Photo } from '@/core/raster/photo';
 import type { SheetLayout } from '@/core/sheet/layout';
 import sharp from 'sharp';
@@ -45,21 +46,27 @@ export function paintedBox(layout: SheetLayout): BoxMm {
   return boxMm(left, top, right - left, bottom - top);
 }
 
-/** What is laid beside its reference place by place is cut out along its frame, with no margin. */
-const isCompared = (terms: ExerciseTerms): boolean => terms.kind === 'notan' || terms.kind === 'five-value';
+/** What is known of the print: pictures are shown by the same calibration that readings were made with. */
+export interface KnownPrint {
+  readonly card?: KnownCard;
+  readonly lineMm?: number;
+}
 
-async function ofSheet(photo: Photo, terms: ExerciseTerms): Promise<Straight | null> {
+async function ofSheet(photo: Photo, terms: ExerciseTerms, { card }: KnownPrint): Promise<Straight | null> {
   const { cv } = await loadOpenCv();
   const located = locateSheet(cv, photo);
   if (located.kind !== 'located') return null;
   const layout = exerciseLayout({ ...terms, paper: located.frame.paper });
   const [frame] = layout.cells;
-  const { calibration } = calibrate(photo, sheetCard(located.plane, layout), nominalProfile(layout));
+  const profile = card ? readProfile(layout, card.readings, card.basis) : nominalProfile(layout);
+  const { calibration } = calibrate(photo, sheetCard(located.plane, layout), profile);
+  // What is laid beside its reference place by place is cut out along its frame, with no margin.
+  const isCompared = kindOf(terms).wanted(terms) !== null;
   return (
     calibration && {
       photo,
       calibration,
-      box: isCompared(terms) && frame ? frame : paintedBox(layout),
+      box: isCompared && frame ? frame : paintedBox(layout),
       stepMm: SHEET_STEP_MM,
       gain: 1,
       greyOnly: false,
@@ -68,38 +75,34 @@ async function ofSheet(photo: Photo, terms: ExerciseTerms): Promise<Straight | n
   );
 }
 
-async function ofTarget(photo: Photo, target: StoredTarget): Promise<Straight | null> {
-  if (target.kind === 'marked') {
-    const { calibration, box } = openMarked(
-      photo,
-      target.corners.map((c) => ({ x: c.x * photo.width, y: c.y * photo.height })),
-      false,
-    );
-    const stepMm = Math.max(box.widthMm, box.heightMm) / CUT_PX;
-    const light = [...reflectances(calibration, sampleBox(photo, calibration.plane, box, stepMm * 8))].sort(
-      (a, b) => a - b,
-    );
-    const gain = LIGHTEST / Math.max(0.01, light[Math.floor(0.98 * light.length)] ?? 1);
-    return { photo, calibration, box, stepMm, gain, greyOnly: true, layout: null };
-  }
+/** How much lighter a picture is shown of which no white is known. */
+function gainOf({ calibration, box }: { calibration: Calibration; box: BoxMm }, photo: Photo, stepMm: number): number {
+  const light = [...reflectances(calibration, sampleBox(photo, calibration.plane, box, stepMm * 8))].sort(
+    (a, b) => a - b,
+  );
+  return LIGHTEST / Math.max(0.01, light[Math.floor(0.98 * light.length)] ?? 1);
+}
+
+async function ofTarget(photo: Photo, target: StoredTarget, print: KnownPrint): Promise<Straight | null> {
   const { cv } = await loadOpenCv();
-  const opened = openBoard(photo, { depthMm: target.depthMm }, cv);
+  const free = targetIn(photo, target);
+  if (free.kind === 'sheet' || free.kind === 'unsaid') return null;
+  const opened = openFree(photo, free, print, cv);
   if (opened.kind !== 'open') return null;
-  const { widthMm, heightMm } = opened.board;
-  return {
-    photo,
-    calibration: opened.calibration,
-    box: boxMm(0, 0, widthMm, heightMm),
-    stepMm: Math.max(widthMm, heightMm) / CUT_PX,
-    gain: 1,
-    greyOnly: false,
-    layout: null,
-  };
+  const { calibration, box, relative } = opened;
+  const stepMm = Math.max(box.widthMm, box.heightMm) / CUT_PX;
+  const gain = relative ? gainOf(opened, photo, stepMm) : 1;
+  return { photo, calibration, box, stepMm, gain, greyOnly: relative, layout: null };
 }
 
 /** Null where it was not found. */
-export function straighten(photo: Photo, terms: ExerciseTerms, target: StoredTarget | null): Promise<Straight | null> {
-  return target ? ofTarget(photo, target) : ofSheet(photo, terms);
+export function straighten(
+  photo: Photo,
+  terms: ExerciseTerms,
+  target: StoredTarget | null,
+  print: KnownPrint = {},
+): Promise<Straight | null> {
+  return target ? ofTarget(photo, target, print) : ofSheet(photo, terms, print);
 }
 
 /** JPEG bytes, in true colours or in true greys. */

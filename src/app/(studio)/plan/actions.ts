@@ -1,8 +1,9 @@
 'use server';
-import { exerciseTermsSchema } from '@/core/exercise/terms';
+import { exerciseTermsSchema } from '@/core/kinds/table';
+import { dueOn, zoneOf } from '@/core/planning/meetings';
 import type { Placing } from '@/core/planning/timetable';
 import { sheetToSvg } from '@/print/sheet-svg';
-import { classOf } from '@/studio/access/actor';
+import { classOf, exerciseFor } from '@/studio/access/actor';
 import { draftSheet, duplicateExercise, reviseExercise, setExercise } from '@/studio/plan/exercises';
 import { placeStages } from '@/studio/plan/timetables';
 import { revalidatePath } from 'next/cache';
@@ -23,22 +24,17 @@ const planFormSchema = z.object({
 });
 export type PlanForm = z.infer<typeof planFormSchema>;
 
-/** Handed in by the evening of the day. */
-const HAND_IN_HOUR = '20:00:00';
-
-function asked(form: PlanForm) {
-  const { classId, title, note, due, overrideReason, terms, referenceId, setUpId } = planFormSchema.parse(form);
+/** What a form asks for; the day that it is due is a day of its class. */
+function asked(form: PlanForm, own: Awaited<ReturnType<typeof classOf>>) {
+  const { title, note, due, overrideReason, terms, referenceId, setUpId } = form;
   return {
-    classId,
-    exercise: {
-      title,
-      note,
-      dueAt: due === '' ? null : new Date(`${due}T${HAND_IN_HOUR}`),
-      terms,
-      overrideReason,
-      referenceId: referenceId || null,
-      setUpId: setUpId || null,
-    },
+    title,
+    note,
+    dueAt: due === '' ? null : dueOn(due, zoneOf(own.meetings)),
+    terms,
+    overrideReason,
+    referenceId: referenceId || null,
+    setUpId: setUpId || null,
   };
 }
 
@@ -46,17 +42,17 @@ function asked(form: PlanForm) {
 export async function drawSheet(form: PlanForm): Promise<Outcome<string>> {
   const { house, teacher } = await teacherOnly();
   return outcome(async () => {
-    const { classId, exercise } = asked(form);
-    return sheetToSvg(
-      draftSheet(await classOf(house, teacher, classId), exercise.title.slice(0, 80) || 'Exercise', exercise.terms),
-    );
+    const { classId, title, terms } = planFormSchema.parse(form);
+    return sheetToSvg(draftSheet(await classOf(house, teacher, classId), title.slice(0, 80) || 'Exercise', terms));
   });
 }
 
 export async function saveNew(form: PlanForm): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
   const made = await outcome(async () => {
-    const { classId, exercise } = asked(form);
+    const given = planFormSchema.parse(form);
+    const own = await classOf(house, teacher, given.classId);
+    const exercise = asked(given, own);
     if (exercise.dueAt && exercise.dueAt < new Date())
       throw new z.ZodError([
         {
@@ -66,7 +62,7 @@ export async function saveNew(form: PlanForm): Promise<Outcome> {
           input: form.due,
         },
       ]);
-    return setExercise(house, teacher, classId, exercise);
+    return setExercise(house, teacher, own.id, exercise);
   });
   if (!made.ok) return made;
   redirect(`/plan/${made.value}`);
@@ -74,7 +70,10 @@ export async function saveNew(form: PlanForm): Promise<Outcome> {
 
 export async function saveRevision(exerciseId: string, form: PlanForm): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
-  const made = await outcome(() => reviseExercise(house, teacher, exerciseId, asked(form).exercise));
+  const made = await outcome(async () => {
+    const { class: own } = await exerciseFor(house, teacher, exerciseId);
+    return reviseExercise(house, teacher, exerciseId, asked(planFormSchema.parse(form), own));
+  });
   if (!made.ok) return made;
   redirect(`/plan/${exerciseId}`);
 }

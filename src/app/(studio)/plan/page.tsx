@@ -1,4 +1,5 @@
-import { inShort, KINDS, valuesOf } from '@/core/kinds/kinds';
+import { inShort, kindById, valuesOf } from '@/core/kinds/table';
+import { zoneOf } from '@/core/planning/meetings';
 import { exercisesOfTeacher } from '@/studio/plan/exercises';
 import { ValueStrip } from '@/ui/instruments/ValueStrip';
 import { sayDay } from '@/ui/parts/dates';
@@ -26,17 +27,19 @@ export default async function Plan() {
               <li key={exercise.id}>
                 <Link
                   href={`/plan/${exercise.id}`}
-                  className="grid grid-cols-[16rem_1fr_10rem_8rem] items-center gap-4 rounded-sm bg-l97 p-3 hover:bg-l88"
+                  className="grid items-center gap-x-4 gap-y-1 rounded-sm bg-l97 p-3 hover:bg-l88 md:grid-cols-[16rem_1fr_10rem_8rem]"
                 >
                   <ValueStrip values={valuesOf(exercise.terms)} />
                   <span>
                     <span className="font-semibold">{exercise.title}</span>
                     <span className="quiet block">
-                      {KINDS[exercise.terms.kind].name} · {inShort(exercise.terms)}
+                      {kindById(exercise.terms.kind).name} · {inShort(exercise.terms)}
                     </span>
                   </span>
                   <span>{group.name}</span>
-                  <span className="quiet">{exercise.dueAt ? `due ${sayDay(exercise.dueAt)}` : 'no date'}</span>
+                  <span className="quiet">
+                    {exercise.dueAt ? `due ${sayDay(exercise.dueAt, zoneOf(group.meetings))}` : 'no date'}
+                  </span>
                 </Link>
               </li>
             );

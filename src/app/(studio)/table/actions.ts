@@ -28,9 +28,9 @@ async function act(work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promis
   return done;
 }
 
-export async function changeItem(attemptId: string, position: number, change: unknown): Promise<Outcome> {
+export async function changeItem(attemptId: string, key: string, change: unknown): Promise<Outcome> {
   return act(({ house, teacher }) =>
-    editItem(house, teacher, attemptId, z.number().int().parse(position), edit.parse(change)),
+    editItem(house, teacher, attemptId, z.string().max(300).parse(key), edit.parse(change)),
   );
 }
 export async function changeWord(attemptId: string, word: string): Promise<Outcome> {
@@ -46,15 +46,9 @@ export async function measureOnceMore(attemptId: string): Promise<Outcome> {
   return act(({ house, teacher }) => tryAgain(house, teacher, attemptId));
 }
 
-export async function acceptAsReading(attemptId: string, region: number, scope: string): Promise<Outcome> {
+export async function acceptAsReading(attemptId: string, region: string, scope: string): Promise<Outcome> {
   return act(({ house, teacher }) =>
-    acceptReading(
-      house,
-      teacher,
-      attemptId,
-      z.number().int().min(0).parse(region),
-      z.enum(READING_SCOPES).parse(scope),
-    ),
+    acceptReading(house, teacher, attemptId, z.string().max(40).parse(region), z.enum(READING_SCOPES).parse(scope)),
   );
 }
 export async function judgeOnceMore(attemptId: string): Promise<Outcome> {

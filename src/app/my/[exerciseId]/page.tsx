@@ -1,18 +1,17 @@
-import { isStepped } from '@/core/exercise/terms';
-import { isMeasured, KINDS, valuesOf } from '@/core/kinds/kinds';
-import { workLines } from '@/core/kinds/work-lines';
+import { isMeasured, kindOf, valuesOf, workLines } from '@/core/kinds/table';
 import { cautionText } from '@/core/planning/cautions';
+import { zoneOf } from '@/core/planning/meetings';
 import { myLook } from '@/studio/hand-in/looks';
 import { myMixes } from '@/studio/mixing/my-mixes';
 import { mayPractise } from '@/studio/practice/practice';
-import { myExercise } from '@/studio/views';
+import { myExercise } from '@/studio/views/my-work';
 import { AttemptNow } from '@/ui/hand-in/AttemptNow';
 import { CheckMix } from '@/ui/hand-in/CheckMix';
-import { GoalTimer } from '@/ui/hand-in/GoalTimer';
 import { HandInPhoto } from '@/ui/hand-in/HandInPhoto';
 import { Letter } from '@/ui/hand-in/Letter';
 import { Look } from '@/ui/hand-in/Look';
 import { TakePhoto } from '@/ui/hand-in/TakePhoto';
+import { WhileAtWork } from '@/ui/hand-in/WhileAtWork';
 import { ValueStrip } from '@/ui/instruments/ValueStrip';
 import { RecipeList } from '@/ui/mixing/RecipeList';
 import { sayDay, sayMoment } from '@/ui/parts/dates';
@@ -28,6 +27,8 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
   const look = await orNotFound(myLook(house, student, exerciseId));
   const { exercise, labels, attempts } = mine;
   const { terms } = exercise;
+  const kind = kindOf(terms);
+  const zone = zoneOf(mine.class.meetings);
   const measured = isMeasured(terms.kind, exercise);
   const newest = attempts.at(-1) ?? null;
   const letters = attempts.filter((a) => a.letter !== null);
@@ -39,7 +40,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           <h1 className="text-24 font-semibold leading-tight">{exercise.title}</h1>
           <StateMark state={mine.state} />
         </div>
-        <p className="quiet mb-3">{exercise.dueAt && `due ${sayDay(exercise.dueAt)}`}</p>
+        <p className="quiet mb-3">{exercise.dueAt && `due ${sayDay(exercise.dueAt, zone)}`}</p>
         {mine.setUp && (
           <p className="mb-3">
             Painted from life: {mine.setUp.title}
@@ -86,13 +87,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           {[...letters].reverse().map((a) => (
             <div key={a.id}>
               <h2 className="label">{a.number ? `Try ${a.number}` : 'The picture you sent on'}</h2>
-              {a.letter && (
-                <Letter
-                  letter={a.letter}
-                  labels={labels}
-                  picture={a.letter.compared ? `/picture/${a.id}/strip` : null}
-                />
-              )}
+              {a.letter && <Letter letter={a.letter} labels={labels} attemptId={a.id} />}
             </div>
           ))}
         </section>
@@ -117,14 +112,14 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           </div>
         </section>
       )}
-      {measured && isStepped(terms) && mine.state !== 'passed' && (
+      {measured && kind.looks && mine.state !== 'passed' && (
         <section className="panel grid gap-3" aria-labelledby="look">
           <h2 id="look" className="text-18 font-semibold">
             A look in mid-work
           </h2>
           {look ? (
             <>
-              <p className="quiet">Taken {sayMoment(look.createdAt)}. Only you see it.</p>
+              <p className="quiet">Taken {sayMoment(look.createdAt, zone)}. Only you see it.</p>
               <Look
                 key={look.id}
                 picture={`/look/${exercise.id}?${look.id}`}
@@ -172,12 +167,12 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         </section>
       )}
       <section className="panel">
-        <h2 className="mb-2 text-18 font-semibold">{isStepped(terms) ? 'The steps' : 'What to do'}</h2>
+        <h2 className="mb-2 text-18 font-semibold">What to do</h2>
         <div className="mb-3">
           <ValueStrip values={valuesOf(terms)} labels={labels} height="h-10" />
         </div>
-        <p className="mb-3">{KINDS[terms.kind].task}</p>
-        {terms.kind === 'quick-studies' && <GoalTimer goals={terms.goals} minutes={terms.minutes} />}
+        <p className="mb-3">{kind.task}</p>
+        <WhileAtWork terms={terms} />
         {exercise.note && <p className="mb-3 whitespace-pre-wrap font-letter text-18">{exercise.note}</p>}
         <ol className="mb-3 list-decimal space-y-1 pl-5">
           {workLines(terms, labels, mixes && mixes.lines.map((l) => l.name)).map((line) => (

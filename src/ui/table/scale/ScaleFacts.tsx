@@ -1,6 +1,6 @@
 /** What was measured of a scale, in figures. */
 import type { ScaleResult } from '@/core/scale/result';
-import { ReadingsFold } from '../tones/ReadingsFold';
+import { ReadingsFold } from '../ReadingsFold';
 
 interface Props {
   readonly result: ScaleResult;

@@ -1,7 +1,7 @@
 /** What was measured of a painting in few tones, in figures. */
 import type { NotanResult } from '@/core/notan/result';
+import { ReadingsFold } from '../ReadingsFold';
 import { MassFacts } from './MassFacts';
-import { ReadingsFold } from './ReadingsFold';
 
 interface Props {
   readonly result: NotanResult;

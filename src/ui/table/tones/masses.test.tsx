@@ -2,9 +2,9 @@
 import type { NotanResult } from '@/core/notan/result';
 import { massSchema } from '@/core/tones/mass';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { FrameChoice } from '../../hand-in/FrameChoice';
 import { PaintedFrom } from '../../plan/PaintedFrom';
 import { MassFields } from '../../references/MassFields';
+import { FrameChoice } from './FrameChoice';
 import { MassFacts } from './MassFacts';
 import { RegionOutlines } from './RegionOutlines';
 

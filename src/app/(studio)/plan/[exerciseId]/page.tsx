@@ -1,7 +1,8 @@
-import { inSteps } from '@/core/critique/scale-words';
+import { inSteps } from '@/core/critique/scale/words';
 import { isPicture } from '@/core/exercise/terms';
-import { inShort, isMeasured, KINDS } from '@/core/kinds/kinds';
+import { inShort, isMeasured, kindById } from '@/core/kinds/table';
 import { CAUTIONS, cautionsFor, DEFERRAL } from '@/core/planning/cautions';
+import { zoneOf } from '@/core/planning/meetings';
 import { exerciseFor } from '@/studio/access/actor';
 import { setUpOfExercise } from '@/studio/hand-in/notan-hand-ins';
 import { shoppingFor } from '@/studio/mixing/shelf';
@@ -20,7 +21,7 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
   const { exerciseId } = await params;
   const { exercise, class: group } = await orNotFound(exerciseFor(house, teacher, exerciseId));
   const { terms } = exercise;
-  const kind = KINDS[terms.kind];
+  const kind = kindById(terms.kind);
   const [plan, shopping, reference, setUp] = await Promise.all([
     timetableOf(house, teacher, exerciseId),
     shoppingFor(house, teacher, exerciseId),
@@ -33,7 +34,7 @@ export default async function Exercise({ params }: { params: Promise<{ exerciseI
         <h1 className="text-24 font-semibold">{exercise.title}</h1>
         <p className="mb-4">
           {group.name}
-          {exercise.dueAt && `, due ${sayDay(exercise.dueAt)}`}
+          {exercise.dueAt && `, due ${sayDay(exercise.dueAt, zoneOf(group.meetings))}`}
           {exercise.revision > 1 && `, revision ${exercise.revision}`}
         </p>
         {exercise.note && <p className="mb-4 whitespace-pre-wrap font-letter text-18">{exercise.note}</p>}

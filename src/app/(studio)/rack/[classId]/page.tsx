@@ -1,18 +1,25 @@
+import { labelsOf } from '@/core/kinds/table';
+import { zoneOf } from '@/core/planning/meetings';
 import { classesOf } from '@/studio/class/people';
 import { trayOf } from '@/studio/hand-in/pile';
-import { labelsOf } from '@/studio/plan/exercises';
-import { rackOf } from '@/studio/views';
-import { Strip } from '@/ui/instruments/Strip';
-import { stripCells } from '@/ui/instruments/strip-cells';
+import { rackOf } from '@/studio/views/rack';
+import { HandInMark } from '@/ui/instruments/HandInMark';
 import { sayDay } from '@/ui/parts/dates';
 import { StateMark } from '@/ui/parts/StateMark';
 import { PileDrop } from '@/ui/rack/PileDrop';
-import { RackBoard, RackPlace } from '@/ui/rack/RackBoard';
+import { RackBoard } from '@/ui/rack/RackBoard';
+import { RackKey } from '@/ui/rack/RackKey';
+import { RackPlace } from '@/ui/rack/RackPlace';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../access';
 import { discardPicture, givePicture } from '../actions';
 
-export default async function Rack({ params }: { params: Promise<{ classId: string }> }) {
+interface Props {
+  readonly params: Promise<{ classId: string }>;
+  readonly searchParams: Promise<{ exercise?: string }>;
+}
+
+export default async function Rack({ params, searchParams }: Props) {
   const { house, teacher } = await teacherOnly();
   const { classId } = await params;
   const [rack, groups, waiting] = await Promise.all([
@@ -20,18 +27,26 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
     classesOf(house, teacher),
     orNotFound(trayOf(house, teacher, classId)),
   ]);
-  const shown = rack.exercises;
+  const { exercises, students, cells } = rack;
+  const asked = (await searchParams).exercise;
+  const withWork = exercises.find((e) => cells.some((c) => c.exerciseId === e.id && c.state === 'waiting'));
+  const open = exercises.find((e) => e.id === asked) ?? withWork ?? exercises[0];
+  const others = exercises.filter((e) => e.id !== open?.id);
+  const zone = zoneOf(rack.class.meetings);
+  const cellOf = (studentId: string, exerciseId: string) =>
+    cells.find((c) => c.studentId === studentId && c.exerciseId === exerciseId);
+  const labels = open ? labelsOf(open.terms, rack.class.numbering) : [];
   return (
     <div className="p-4">
       <RackBoard
         items={waiting}
-        students={rack.students.map((s) => ({ id: s.id, name: s.name }))}
-        exercises={rack.exercises.map((e) => ({ id: e.id, title: e.title }))}
+        students={students.map((s) => ({ id: s.id, name: s.name }))}
+        exercises={exercises.map((e) => ({ id: e.id, title: e.title }))}
         give={givePicture.bind(null, classId)}
         discard={discardPicture.bind(null, classId)}
       >
         <section className="panel" aria-labelledby="rack">
-          <div className="mb-3 flex items-center gap-3">
+          <div className="mb-3 flex flex-wrap items-center gap-3">
             <h1 id="rack" className="text-24 font-semibold">
               {rack.class.name}
             </h1>
@@ -42,12 +57,8 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
                   {g.name}
                 </Link>
               ))}
-            <p className="quiet ml-auto">
-              Under each cell: straight mark on its value, triangle off it (left too dark, right too light), double line
-              too close, cross the wrong way round, wave streaky, bracket past the line
-            </p>
           </div>
-          {rack.students.length === 0 && (
+          {students.length === 0 && (
             <p>
               No students yet.{' '}
               <Link href={`/ledger/${classId}`} className="underline">
@@ -55,7 +66,7 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
               </Link>
             </p>
           )}
-          {rack.students.length > 0 && shown.length === 0 && (
+          {students.length > 0 && !open && (
             <p>
               Nothing is set for this class.{' '}
               <Link href="/plan/new" className="underline">
@@ -63,82 +74,129 @@ export default async function Rack({ params }: { params: Promise<{ classId: stri
               </Link>
             </p>
           )}
-          {rack.students.length > 0 && shown.length > 0 && (
-            <div className="overflow-x-auto" role="region" aria-label="Hand-ins, a row a student" tabIndex={0}>
-              <table className="min-w-full border-separate border-spacing-x-3 border-spacing-y-1">
-                <thead>
-                  <tr>
-                    <th className="sticky left-0 z-10 w-44 min-w-36 bg-l93 text-left font-normal">
-                      <span className="sr-only">Student</span>
-                    </th>
-                    {shown.map((e) => (
-                      <th key={e.id} scope="col" className="min-w-64 max-w-72 text-left align-bottom font-semibold">
-                        <Link href={`/plan/${e.id}`} className="hover:underline">
-                          {e.title}
+          {students.length > 0 && open && (
+            <>
+              <div className="overflow-x-auto" role="region" aria-label="Hand-ins, a row a student" tabIndex={0}>
+                <table className="w-full border-separate border-spacing-x-2 border-spacing-y-1">
+                  <thead>
+                    <tr>
+                      <th className="w-32 text-left font-normal sm:w-44">
+                        <span className="sr-only">Student</span>
+                      </th>
+                      <th scope="col" className="min-w-64 text-left align-bottom font-semibold">
+                        <Link href={`/plan/${open.id}`} className="hover:underline">
+                          {open.title}
                         </Link>
-                        <span className="quiet ml-2 font-normal">{e.dueAt && `due ${sayDay(e.dueAt)}`}</span>
+                        <span className="quiet ml-2 font-normal">
+                          {open.dueAt && `due ${sayDay(open.dueAt, zone)}`}
+                        </span>
                       </th>
-                    ))}
-                  </tr>
-                </thead>
-                <tbody>
-                  {rack.students.map((s) => (
-                    <tr key={s.id}>
-                      <th scope="row" className="sticky left-0 z-10 max-w-44 truncate bg-l93 text-left font-normal">
-                        {s.name}
-                      </th>
-                      {shown.map((e) => {
-                        const cell = rack.cells.find((c) => c.studentId === s.id && c.exerciseId === e.id);
-                        if (!cell?.handInId)
-                          return (
-                            <RackPlace key={e.id} studentId={s.id} exerciseId={e.id}>
-                              <StateMark state="open" />
-                            </RackPlace>
-                          );
-                        return (
-                          <RackPlace key={e.id} studentId={s.id} exerciseId={e.id}>
-                            <Link
-                              href={`/table/${cell.handInId}`}
-                              className="grid grid-cols-[minmax(8rem,20rem)_auto] items-center gap-3 rounded-sm bg-l97 px-2 py-1 hover:bg-l88"
-                            >
-                              <span className="sr-only">
-                                {s.name}: {e.title}
-                              </span>
-                              {cell.result && cell.result.steps.length > 0 && !cell.refused ? (
-                                <Strip
-                                  cells={stripCells(cell.result, labelsOf(e.terms, rack.class.numbering))}
-                                  width={300}
-                                  height={28}
-                                />
-                              ) : cell.attemptId && !cell.result ? (
-                                <img
-                                  src={`/picture/${cell.attemptId}/${cell.notan ? 'strip' : 'preview'}`}
-                                  alt=""
-                                  className={
-                                    cell.notan ? 'h-14 w-full object-contain object-left' : 'h-11 w-full object-cover'
-                                  }
-                                />
-                              ) : (
-                                <span className="h-11" />
-                              )}
-                              <span>
-                                <StateMark state={cell.refused ? 'refused' : cell.state} />
-                                {cell.attempt !== null && cell.attempt > 1 && (
-                                  <span className="quiet block">try {cell.attempt}</span>
-                                )}
-                              </span>
-                            </Link>
-                          </RackPlace>
-                        );
-                      })}
+                      {others.map((e, i) => (
+                        <th key={e.id} scope="col" className="w-9 align-bottom font-normal">
+                          <Link
+                            href={`/rack/${classId}?exercise=${e.id}`}
+                            title={e.title}
+                            className="grid min-h-7 min-w-7 place-items-center rounded-sm text-13 hover:bg-l80"
+                          >
+                            <span aria-hidden>{i + 1}</span>
+                            <span className="sr-only">{e.title}</span>
+                          </Link>
+                        </th>
+                      ))}
                     </tr>
+                  </thead>
+                  <tbody>
+                    {students.map((s) => {
+                      const cell = cellOf(s.id, open.id);
+                      return (
+                        <tr key={s.id}>
+                          <th scope="row" className="max-w-32 truncate text-left font-normal sm:max-w-44">
+                            {s.name}
+                          </th>
+                          <RackPlace studentId={s.id} exerciseId={open.id}>
+                            {cell?.handInId ? (
+                              <Link
+                                href={`/table/${cell.handInId}`}
+                                className="grid grid-cols-[minmax(0,1fr)_8.5rem] items-center gap-3 rounded-sm bg-l97 px-2 py-1 hover:bg-l88"
+                              >
+                                <span className="sr-only">
+                                  {s.name}: {open.title}
+                                </span>
+                                <span className="block max-w-96">
+                                  {cell.attemptId && !cell.refused ? (
+                                    <HandInMark
+                                      attemptId={cell.attemptId}
+                                      measured={cell.measured}
+                                      labels={labels}
+                                      width={300}
+                                      height={28}
+                                    />
+                                  ) : (
+                                    <span className="block h-11" />
+                                  )}
+                                </span>
+                                <span>
+                                  <StateMark state={cell.refused ? 'refused' : cell.state} />
+                                  {cell.attempt !== null && cell.attempt > 1 && (
+                                    <span className="quiet block">try {cell.attempt}</span>
+                                  )}
+                                </span>
+                              </Link>
+                            ) : (
+                              <span className="grid grid-cols-[minmax(0,1fr)_8.5rem] gap-3 px-2 py-1">
+                                <span />
+                                <StateMark state="open" />
+                              </span>
+                            )}
+                          </RackPlace>
+                          {others.map((e) => {
+                            const other = cellOf(s.id, e.id);
+                            const state = other?.refused ? 'refused' : (other?.state ?? 'open');
+                            return (
+                              <RackPlace key={e.id} studentId={s.id} exerciseId={e.id}>
+                                {other?.handInId ? (
+                                  <Link
+                                    href={`/table/${other.handInId}`}
+                                    title={`${s.name}: ${e.title}`}
+                                    className="grid min-h-8 place-items-center rounded-sm bg-l97 hover:bg-l88"
+                                  >
+                                    <span className="sr-only">
+                                      {s.name}: {e.title}
+                                    </span>
+                                    <StateMark state={state} small />
+                                  </Link>
+                                ) : (
+                                  <span className="grid min-h-8 place-items-center">
+                                    <StateMark state={state} small />
+                                  </span>
+                                )}
+                              </RackPlace>
+                            );
+                          })}
+                        </tr>
+                      );
+                    })}
+                  </tbody>
+                </table>
+              </div>
+              {others.length > 0 && (
+                <nav aria-label="Exercises of this class" className="mt-3 flex flex-wrap gap-x-4 gap-y-1 text-13">
+                  {others.map((e, i) => (
+                    <Link
+                      key={e.id}
+                      href={`/rack/${classId}?exercise=${e.id}`}
+                      className="min-h-7 rounded-sm px-1 hover:bg-l80"
+                    >
+                      <span className="font-semibold">{i + 1}</span> {e.title}
+                    </Link>
                   ))}
-                </tbody>
-              </table>
-            </div>
+                </nav>
+              )}
+              <RackKey />
+            </>
           )}
         </section>
-        {rack.students.length > 0 && shown.length > 0 && <PileDrop classId={classId} />}
+        {students.length > 0 && open && <PileDrop classId={classId} />}
       </RackBoard>
     </div>
   );

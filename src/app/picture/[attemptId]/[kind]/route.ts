@@ -1,4 +1,4 @@
-import { pictureOf } from '@/studio/views';
+import { pictureOf } from '@/studio/views/table';
 import { answer, nothingHere } from '../../../api';
 
 export async function GET(

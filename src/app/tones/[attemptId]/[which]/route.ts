@@ -1,5 +1,5 @@
 import { NotFound } from '@/studio/access/actor';
-import { tonesOfAttempt } from '@/studio/views';
+import { tonesOfAttempt } from '@/studio/views/table';
 import { answer, nothingHere } from '../../../api';
 
 /** The tones of a painting as they were read, or as they were wanted. */

@@ -1,3 +1,4 @@
+import { isoDayIn, zoneOf } from '@/core/planning/meetings';
 import { exerciseFor } from '@/studio/access/actor';
 import { referencesOf } from '@/studio/reference/references';
 import { setUpsOf } from '@/studio/reference/set-ups';
@@ -10,7 +11,7 @@ export default async function Revise({ params }: { params: Promise<{ exerciseId:
   const { exerciseId } = await params;
   const { exercise, class: own } = await orNotFound(exerciseFor(house, teacher, exerciseId));
   const { id, name, underSixteen, school } = own;
-  const due = exercise.dueAt ? new Intl.DateTimeFormat('sv-SE').format(exercise.dueAt) : '';
+  const due = exercise.dueAt ? isoDayIn(exercise.dueAt, zoneOf(own.meetings)) : '';
   const references = (await referencesOf(house, teacher)).map((r) => ({ id: r.id, title: r.title }));
   const setUps = (await setUpsOf(house, teacher)).map((s) => ({ id: s.id, title: s.title }));
   return (

@@ -1,0 +1,28 @@
+/** Every kind of exercise there is, in the order in which they are offered. */
+import { valueBands } from './bands/value-bands';
+import { freeColour } from './by-eye/free-colour';
+import { limitedPalette } from './by-eye/limited-palette';
+import { masterCopy } from './by-eye/master-copy';
+import { monochromePainting } from './by-eye/monochrome-painting';
+import { quickStudies } from './by-eye/quick-studies';
+import { rescue } from './by-eye/rescue';
+import { coloursOnScale } from './chips/colours-on-scale';
+import { monochromeScale } from './steps/monochrome-scale';
+import { valueScale } from './steps/value-scale';
+import { fiveValue } from './tones/five-value';
+import { notan } from './tones/notan';
+
+export const ALL_KINDS = [
+  valueScale,
+  monochromeScale,
+  valueBands,
+  coloursOnScale,
+  notan,
+  fiveValue,
+  quickStudies,
+  freeColour,
+  limitedPalette,
+  monochromePainting,
+  masterCopy,
+  rescue,
+] as const;

@@ -1,0 +1,19 @@
+/** The draft of a critique: what a measured hand-in has to tell, by the rules of its family and the terms of its exercise. */
+import type { Finding } from '../critique/finding';
+import { critiqueScale } from '../critique/scale/critique';
+import { critiqueTones } from '../critique/tones/critique';
+import type { NumberingId } from '../exercise/numbering';
+import { type ExerciseTerms, isStepped } from '../exercise/terms';
+import type { MeasuredResult } from './measured-result';
+
+/** Findings, what works first. The same measurement under the same terms always has the same to tell. */
+export function draftOf(result: MeasuredResult, terms: ExerciseTerms, numbering: NumberingId): Finding[] {
+  switch (result.kind) {
+    case 'scale':
+      return isStepped(terms) ? critiqueScale(result, terms, numbering) : [];
+    case 'notan': {
+      const whiteSparing = 'whiteSparing' in terms && terms.whiteSparing;
+      return critiqueTones(result, terms.ends, { whiteSparing, numbering });
+    }
+  }
+}

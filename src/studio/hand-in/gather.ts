@@ -1,0 +1,55 @@
+/** What each family is measured with, gathered for a worker: its paints, or what it is painted from. */
+import type { ExerciseTerms, SteppedTerms } from '@/core/exercise/terms';
+import { predictedSteps } from '@/core/kinds/exercise-recipe';
+import type { FamilyId } from '@/core/kinds/family-ids';
+import type { MeasuredResult } from '@/core/kinds/measured-result';
+import { kindOf } from '@/core/kinds/table';
+import type { attempts, classes, exercises, handIns, measurements } from '@/data/schema/tables';
+import type { Photograph } from '@/workers/tasks/measure';
+import type { House } from '../house';
+import { figuresFor } from '../mixing/palettes';
+import { measuredNotan } from './notan-hand-ins';
+
+/** A hand-in that is to be measured, and all that it belongs to. */
+export interface ToMeasure {
+  readonly attempt: typeof attempts.$inferSelect;
+  readonly handIn: typeof handIns.$inferSelect;
+  readonly exercise: typeof exercises.$inferSelect;
+  readonly class: typeof classes.$inferSelect;
+  /** The exercise as it stood when it was handed in. */
+  readonly terms: ExerciseTerms;
+}
+
+/** What the workers made of a photograph. */
+export interface Measured {
+  readonly result: MeasuredResult;
+  /** What it was measured against; null of what has no reference. */
+  readonly against: typeof measurements.$inferInsert.against;
+}
+
+type How = Parameters<House['pool']['run']>[1];
+/** Null where nothing is read, and a person judges by eye. */
+type Measure = (house: House, own: ToMeasure, photo: Photograph, how: How) => Promise<Measured | null>;
+
+/** What the class's paints predict of the steps, so that only what differs from it is told. */
+export async function knownPaints(house: House, classId: string, terms: ExerciseTerms) {
+  const paints = predictedSteps(terms, await figuresFor(house, classId, terms.medium));
+  return paints ? { paints } : {};
+}
+
+const measureSteps: Measure = async (house, { terms, class: group, attempt }, photo, how) => {
+  const paints = await knownPaints(house, group.id, terms);
+  const task = { ...photo, task: 'measure-scale' as const, terms: terms as SteppedTerms, target: attempt.target };
+  return { result: await house.pool.run({ ...task, ...paints }, how), against: null };
+};
+
+/** One row a family. */
+const MEASURE: Record<FamilyId, Measure> = {
+  steps: measureSteps,
+  bands: measureSteps,
+  chips: measureSteps,
+  tones: measuredNotan,
+  'by-eye': () => Promise.resolve(null),
+};
+
+export const measureBy: Measure = (house, own, photo, how) => MEASURE[kindOf(own.terms).family](house, own, photo, how);

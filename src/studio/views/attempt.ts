@@ -1,0 +1,144 @@
+/** What is known of attempts, whoever looks: what was measured, what is said of it, what was decided. */
+import { withEdits, type FindingEdit, type SaidItem } from '@/core/critique/letter';
+import type { NumberingId } from '@/core/exercise/numbering';
+import type { ExerciseTerms } from '@/core/exercise/terms';
+import { draftOf } from '@/core/kinds/draft';
+import type { NotanResult } from '@/core/notan/result';
+import type { MassEdit } from '@/core/reference/set-up';
+import type { ScaleResult } from '@/core/scale/result';
+import {
+  attempts,
+  critiques,
+  decisions,
+  findingEdits,
+  measurements,
+  type AttemptState,
+  type Verdict,
+} from '@/data/schema/tables';
+import { and, asc, inArray, isNull } from 'drizzle-orm';
+import type { House } from '../house';
+
+type Against = (typeof measurements.$inferSelect)['against'];
+
+/** A result, and what it was measured against: only of a painting is there anything to measure against. */
+export type Measured =
+  | { readonly kind: 'scale'; readonly result: ScaleResult }
+  | { readonly kind: 'notan'; readonly result: NotanResult; readonly against: Against };
+
+function measuredOf({ result, against }: typeof measurements.$inferSelect): Measured {
+  return result.kind === 'scale' ? { kind: 'scale', result } : { kind: 'notan', result, against };
+}
+
+/** What was measured of attempts, by their ids: one query for all. */
+export async function measuredOfAll(house: House, ids: readonly string[]): Promise<ReadonlyMap<string, Measured>> {
+  if (ids.length === 0) return new Map();
+  const rows = await house.db
+    .select()
+    .from(measurements)
+    .where(inArray(measurements.attemptId, [...ids]));
+  return new Map(rows.map((row) => [row.attemptId, measuredOf(row)]));
+}
+
+export async function measuredOfOne(house: House, attemptId: string): Promise<Measured | null> {
+  return (await measuredOfAll(house, [attemptId])).get(attemptId) ?? null;
+}
+
+type Attempt = typeof attempts.$inferSelect;
+
+/** The attempt that counts: the newest that was measured, or that the student sent on anyway. */
+export function currentOf<A extends Pick<Attempt, 'state' | 'plea' | 'createdAt'>>(tries: readonly A[]): A | null {
+  const counting = tries.filter((a) => a.state === 'measured' || (a.state === 'refused' && a.plea !== null));
+  return counting.toSorted((a, b) => b.createdAt.getTime() - a.createdAt.getTime())[0] ?? null;
+}
+
+export interface AttemptView {
+  readonly id: string;
+  readonly number: number | null;
+  readonly state: AttemptState;
+  readonly plea: string | null;
+  readonly trouble: string | null;
+  readonly createdAt: Date;
+  readonly hasPreview: boolean;
+  readonly hasStrip: boolean;
+  /** The exercise as it stood when this was handed in. */
+  readonly terms: ExerciseTerms;
+  /** Null while nothing was measured, and of kinds that a person judges by eye. */
+  readonly measured: Measured | null;
+  /** From life: where masses were painted on it. */
+  readonly masses: readonly MassEdit[];
+  readonly critique: {
+    readonly word: string;
+    readonly sentAt: Date | null;
+    readonly items: readonly SaidItem[];
+  } | null;
+  readonly verdict: Verdict | null;
+}
+
+/** What says how a hand-in is judged: the exercise as it is now, and how its class numbers values. */
+export interface JudgedBy {
+  readonly terms: ExerciseTerms;
+  readonly numbering: NumberingId;
+}
+
+/** What is said of an attempt: word for word as it was sent, else the draft with the teacher's edits. */
+function saidOf(
+  critique: typeof critiques.$inferSelect,
+  measured: Measured | null,
+  edits: readonly FindingEdit[],
+  { terms, numbering }: JudgedBy,
+): readonly SaidItem[] {
+  if (critique.letter) return critique.letter.items;
+  return measured ? withEdits(draftOf(measured.result, terms, numbering), edits) : [];
+}
+
+/** Attempts as they are looked at, in the order in which they came: a handful of queries for all of them. */
+export async function attemptViews(house: House, rows: readonly Attempt[], judgedBy: JudgedBy): Promise<AttemptView[]> {
+  const ids = rows.map((r) => r.id);
+  if (ids.length === 0) return [];
+  const measured = await measuredOfAll(house, ids);
+  const said = await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids));
+  const edits = await house.db.select().from(findingEdits).where(inArray(findingEdits.attemptId, ids));
+  const decided = await house.db
+    .select()
+    .from(decisions)
+    .where(and(inArray(decisions.attemptId, ids), isNull(decisions.withdrawnAt)));
+  return rows
+    .toSorted((a, b) => a.createdAt.getTime() - b.createdAt.getTime())
+    .map((row) => {
+      const own = measured.get(row.id) ?? null;
+      const terms = row.terms ?? judgedBy.terms;
+      const critique = said.find((c) => c.attemptId === row.id);
+      const ownEdits = edits.filter((e) => e.attemptId === row.id);
+      return {
+        id: row.id,
+        number: row.number,
+        state: row.state,
+        plea: row.plea,
+        trouble: row.trouble,
+        createdAt: row.createdAt,
+        hasPreview: row.previewHash !== null,
+        hasStrip: row.stripHash !== null,
+        terms,
+        measured: own,
+        masses: row.masses?.edits ?? [],
+        critique: critique
+          ? {
+              word: critique.word,
+              sentAt: critique.sentAt,
+              items: saidOf(critique, own, ownEdits, { ...judgedBy, terms }),
+            }
+          : null,
+        verdict: decided.find((d) => d.attemptId === row.id)?.verdict ?? null,
+      };
+    });
+}
+
+/** Attempts at some hand-ins, as they were made: one query. */
+export async function attemptsAt(house: House, handInIds: readonly string[]): Promise<Attempt[]> {
+  if (handInIds.length === 0) return [];
+  return house.db
+    .select()
+    .from(attempts)
+    .where(inArray(attempts.handInId, [...handInIds]))
+    .orderBy(asc(attempts.createdAt));
+}

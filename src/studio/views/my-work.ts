@@ -1,0 +1,82 @@
+/** What a student sees: no reading and no draft before the decision. */
+import type { CaptureIssue } from '@/core/capture/gate';
+import { type AttemptState, classes, handIns, type HandInState, type Verdict } from '@/data/schema/tables';
+import { and, eq } from 'drizzle-orm';
+import { labelsOf } from '../../core/kinds/table';
+import { exerciseFor, type Student } from '../access/actor';
+import { setUpOfExercise } from '../hand-in/notan-hand-ins';
+import type { House } from '../house';
+import { exercisesOfStudent, safetyOf } from '../plan/exercises';
+import { attemptsAt, type AttemptView, attemptViews, type Measured } from './attempt';
+
+/** What a student may see of an attempt: the gate always, the letter once it was sent. */
+export interface StudentAttempt {
+  readonly id: string;
+  readonly number: number | null;
+  readonly state: AttemptState;
+  readonly trouble: string | null;
+  readonly plea: string | null;
+  readonly createdAt: Date;
+  readonly hasPreview: boolean;
+  readonly issues: readonly CaptureIssue[];
+  readonly letter: {
+    readonly verdict: Verdict;
+    readonly word: string;
+    readonly items: readonly { readonly kind: 'works' | 'fix'; readonly say: string; readonly action: string | null }[];
+    readonly measured: Measured | null;
+    readonly hasStrip: boolean;
+  } | null;
+}
+
+function letterOf({ critique, verdict, measured, hasStrip }: AttemptView): StudentAttempt['letter'] {
+  if (!critique?.sentAt || !verdict) return null;
+  return {
+    verdict,
+    word: critique.word,
+    items: critique.items
+      .filter((i) => !i.dropped)
+      .map((i) => ({ kind: i.original.kind, say: i.say ?? i.original.say, action: i.action ?? i.original.do })),
+    measured,
+    hasStrip,
+  };
+}
+
+const studentAttempt = (view: AttemptView): StudentAttempt => ({
+  id: view.id,
+  number: view.number,
+  state: view.state,
+  trouble: view.trouble,
+  plea: view.plea,
+  createdAt: view.createdAt,
+  hasPreview: view.hasPreview,
+  issues: view.measured?.result.capture.issues ?? [],
+  letter: letterOf(view),
+});
+
+export async function myWork(house: House, student: Student) {
+  const [own] = await house.db.select().from(classes).where(eq(classes.id, student.classId));
+  const work = await exercisesOfStudent(house, student.studentId, student.classId);
+  return { work, meetings: own?.meetings ?? null };
+}
+
+export async function myExercise(house: House, student: Student, exerciseId: string) {
+  const own = await exerciseFor(house, student, exerciseId);
+  const [handIn] = await house.db
+    .select()
+    .from(handIns)
+    .where(and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, student.studentId)));
+  const { numbering } = own.class;
+  const { terms } = own.exercise;
+  const views = await attemptViews(house, await attemptsAt(house, handIn ? [handIn.id] : []), { terms, numbering });
+  const setUp = await setUpOfExercise(house, own.exercise);
+  return {
+    exercise: own.exercise,
+    class: { name: own.class.name, numbering, meetings: own.class.meetings },
+    labels: labelsOf(terms, numbering),
+    safety: safetyOf(own.class, terms),
+    /** What is painted from life, so that a student finds it. */
+    setUp: setUp && { title: setUp.title, note: setUp.note },
+    state: handIn?.state ?? ('open' as HandInState),
+    attempts: views.map(studentAttempt),
+  };
+}

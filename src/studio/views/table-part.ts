@@ -1,0 +1,54 @@
+/** What the Table shows of a family besides the draft, as plain data. */
+import { exerciseLayout, valuesOf } from '@/core/kinds/table';
+import type { Teacher } from '../access/actor';
+import { repaintWords } from '../critique/repainting';
+import { readingsForEveryone, setUpOfExercise } from '../hand-in/notan-hand-ins';
+import type { House } from '../house';
+import type { AttemptView, Measured } from './attempt';
+import { standingOf, type tableOf } from './table';
+
+type Whole = Awaited<ReturnType<typeof tableOf>>;
+
+/** How the strip lies over its greys: as on the straightened picture, cells 2 mm apart in a margin of 2 mm. */
+function rowOf({ terms }: AttemptView, { result }: Extract<Measured, { kind: 'scale' }>) {
+  const { cells } = exerciseLayout(terms);
+  const steps = valuesOf(terms).length;
+  const tall = cells.length !== steps || result.capture.target === 'brackets';
+  const perRow = tall ? steps : cells.filter((c) => c.yMm === cells[0]?.yMm).length;
+  const gapPercent = tall ? 0.4 : 200 / (perRow * ((cells[0]?.widthMm ?? 18) + 2) + 2);
+  return { perRow, gapPercent, tall };
+}
+
+/** Null where nothing was read that can be looked at. */
+export async function tablePartOf(
+  house: House,
+  teacher: Teacher,
+  table: Whole,
+  shown: AttemptView | null,
+  labels: readonly string[],
+) {
+  const measured = shown?.measured;
+  if (!shown || !measured?.result.capture.accepted) return null;
+  switch (measured.kind) {
+    case 'scale':
+      if (measured.result.steps.length === 0) return null;
+      return {
+        kind: 'scale' as const,
+        measured,
+        repaint: await repaintWords(house, table.class.id, shown.terms, measured.result, labels),
+        row: rowOf(shown, measured),
+      };
+    case 'notan': {
+      if (measured.result.tones.length === 0) return null;
+      const setUp = await setUpOfExercise(house, table.exercise);
+      return {
+        kind: 'notan' as const,
+        measured,
+        greys: valuesOf(shown.terms),
+        standing: (await standingOf(house, teacher, shown.id)) ?? ('as-it-is' as const),
+        setUp: setUp && { id: setUp.id, title: setUp.title, masses: setUp.setUp.masses },
+        readingsForEveryone: await readingsForEveryone(house, table.exercise.id),
+      };
+    }
+  }
+}

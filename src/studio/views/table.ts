@@ -1,0 +1,74 @@
+/** One hand-in under critique. */
+import { valuesOf } from '@/core/kinds/table';
+import { critiques, handIns, students } from '@/data/schema/tables';
+import { asc, eq } from 'drizzle-orm';
+import { type Actor, attemptFor, handInFor, type Teacher } from '../access/actor';
+import { standing } from '../hand-in/notan-hand-ins';
+import type { House } from '../house';
+import { attemptsAt, attemptViews, currentOf, measuredOfOne } from './attempt';
+
+/** One hand-in with all its attempts, and its neighbours on the rack for "next" and "previous". */
+export async function tableOf(house: House, teacher: Teacher, handInId: string) {
+  const own = await handInFor(house, teacher, handInId);
+  const rows = await attemptsAt(house, [handInId]);
+  const siblings = await house.db
+    .select({ id: handIns.id, number: students.number, state: handIns.state })
+    .from(handIns)
+    .innerJoin(students, eq(handIns.studentId, students.id))
+    .where(eq(handIns.exerciseId, own.exercise.id))
+    .orderBy(asc(students.number));
+  const at = siblings.findIndex((s) => s.id === handInId);
+  return {
+    ...own,
+    attempts: await attemptViews(house, rows, { terms: own.exercise.terms, numbering: own.class.numbering }),
+    currentId: currentOf(rows)?.id ?? rows.at(-1)?.id ?? null,
+    previous: siblings[at - 1]?.id ?? null,
+    next: siblings[at + 1]?.id ?? null,
+    position: at + 1,
+    total: siblings.length,
+  };
+}
+
+/** What a painting was measured against; null of what was not measured against anything. */
+async function againstOf(house: House, attemptId: string) {
+  const measured = await measuredOfOne(house, attemptId);
+  return measured?.kind === 'notan' ? measured.against : null;
+}
+
+/** Whether what was measured against a picture still stands; null of what was not. */
+export async function standingOf(house: House, teacher: Teacher, attemptId: string) {
+  const own = await attemptFor(house, teacher, attemptId);
+  const against = await againstOf(house, attemptId);
+  const told = against && (await standing(house, own.handIn.id, own.exercise, against));
+  // What was asked of masses that nobody has shown yet can change as it likes.
+  return told === 'other-set-up' && own.attempt.masses === null ? 'as-it-is' : told;
+}
+
+/** PNG of an attempt's tones, as wanted or as drawn, in the exercise's greys; null where none were read. */
+export async function tonesOfAttempt(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  which: 'wanted' | 'drawn',
+): Promise<Uint8Array | null> {
+  const own = await attemptFor(house, teacher, attemptId);
+  const against = await againstOf(house, attemptId);
+  const greys = valuesOf(own.attempt.terms ?? own.exercise.terms);
+  return against && house.pool.run({ task: 'tones-picture', planes: house.files.path(against.planes), which, greys });
+}
+
+/** Bytes of one of an attempt's pictures. The straightened strip shows readings, so a student sees it with the letter only. */
+export async function pictureOf(
+  house: House,
+  actor: Actor,
+  attemptId: string,
+  kind: 'preview' | 'strip',
+): Promise<Buffer | null> {
+  const { attempt } = await attemptFor(house, actor, attemptId);
+  if (actor.role === 'student' && kind === 'strip') {
+    const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, attemptId));
+    if (!critique?.sentAt) return null;
+  }
+  const hash = kind === 'preview' ? attempt.previewHash : attempt.stripHash;
+  return hash ? house.files.read(hash) : null;
+}

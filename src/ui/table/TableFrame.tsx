@@ -1,0 +1,124 @@
+'use client';
+/** The frame of every Table: the pictures, and beside them who painted it, what is said of it and what is decided. */
+import { HEADLINES } from '@/core/critique/finding';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { HoldButton } from '../instruments/HoldButton';
+import { KeyList } from '../parts/KeyList';
+import { StateMark } from '../parts/StateMark';
+import { AttemptTrouble } from './AttemptTrouble';
+import { DecisionBar } from './DecisionBar';
+import { FindingList } from './FindingList';
+import type { TableProps } from './table-props';
+import type { Critique } from './use-critique';
+
+interface Props extends TableProps {
+  readonly critique: Critique;
+  /** What a family shows of its own. Without pictures, the photograph as it came stands there. */
+  readonly pictures: ReactNode;
+  /** Buttons to hold beside squint and photograph. */
+  readonly holds?: ReactNode;
+  /** Above the findings, and below them. */
+  readonly above?: ReactNode;
+  readonly below?: ReactNode;
+  readonly keys: readonly (readonly [string, string])[];
+}
+
+export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critique, ...slots }: Props) {
+  const { works, fixes, headlines, editable, all, setAll, frozen, run } = critique;
+  return (
+    <div className="grid min-h-[calc(100vh-44px)] grid-cols-1 lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
+        {critique.original.on && shown?.hasPreview ? (
+          <img
+            src={`/picture/${shown.id}/preview`}
+            alt="The photograph as it came"
+            className="h-full w-full object-contain"
+          />
+        ) : (
+          slots.pictures
+        )}
+      </section>
+      <aside className="flex min-h-0 flex-col gap-2 overflow-y-auto bg-l93 p-3" aria-label="Critique">
+        <div className="flex items-center gap-2">
+          <h1 className="truncate text-18 font-semibold">{handIn.student}</h1>
+          <span className="quiet ml-auto shrink-0">{handIn.place}</span>
+          <button
+            type="button"
+            className="cursor-pointer rounded-sm border border-l37 px-2 text-13"
+            aria-label="Keys"
+            onClick={() => critique.setHelp(true)}
+          >
+            ?
+          </button>
+        </div>
+        <p className="quiet -mt-2 flex items-center justify-between gap-2">
+          <span className="truncate">{handIn.title}</span>
+          <StateMark state={handIn.state} />
+        </p>
+        {slots.holds}
+        {slots.holds !== undefined && shown?.hasPreview && (
+          <div className="flex gap-2">
+            <HoldButton label="Squint" keyName="s" hold={critique.squint} />
+            <HoldButton label="Photograph" keyName="o" hold={critique.original} />
+          </div>
+        )}
+        {attempts.length > 1 && (
+          <nav aria-label="Attempts" className="flex flex-wrap gap-1 text-13">
+            {attempts.map((a) => (
+              <Link
+                key={a.id}
+                href={`/table/${handIn.id}?attempt=${a.id}`}
+                aria-current={a.id === shown?.id}
+                className={`rounded-sm px-2 py-0.5 ${a.id === shown?.id ? 'bg-l20 text-l97' : 'bg-l88'}`}
+              >
+                {a.number ? `Try ${a.number}` : a.state}
+              </Link>
+            ))}
+          </nav>
+        )}
+        {shown && <AttemptTrouble shown={shown} again={() => run(() => actions.measureOnceMore(shown.id))} />}
+        {slots.above}
+        <FindingList title="What works" items={works} from={0} {...editable} />
+        <FindingList title="To mend" items={headlines} from={works.length} {...editable} />
+        {fixes.length > HEADLINES && (
+          <button type="button" className="cursor-pointer text-left text-13 underline" onClick={() => setAll(!all)}>
+            {all ? 'Fold the rest away' : `${fixes.length - HEADLINES} more`}
+          </button>
+        )}
+        {shown?.critique && (
+          <label>
+            <span className="label">Your own word</span>
+            <textarea
+              className="field font-letter"
+              rows={2}
+              defaultValue={shown.critique.word}
+              disabled={frozen}
+              onBlur={(e) =>
+                e.target.value !== shown.critique?.word && run(() => actions.changeWord(shown.id, e.target.value))
+              }
+            />
+          </label>
+        )}
+        {critique.trouble && (
+          <p role="alert" className="trouble">
+            {critique.trouble}
+          </p>
+        )}
+        {slots.below}
+        <DecisionBar
+          state={handIn.state}
+          verdict={shown?.verdict ?? null}
+          isCurrent={isCurrent}
+          busy={critique.busy}
+          onVerdict={critique.verdict}
+          onWithdraw={critique.withdraw}
+        />
+      </aside>
+      <KeyList keys={slots.keys} open={critique.help} onOpenChange={critique.setHelp} />
+    </div>
+  );
+}
+
+/** How an attempt is called above its figures. */
+export const attemptName = (number: number | null): string => (number ? `Try ${number}` : 'Photograph');

@@ -1,0 +1,82 @@
+/** What the Table is handed: one hand-in, the attempt that is shown of it, and what its family has to show besides. */
+import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
+import type { AttemptState, HandInState } from '@/data/schema/tables';
+import type { AttemptView, Measured } from '@/studio/views/attempt';
+
+export type Answer = { readonly ok: true; readonly value: null } | { readonly ok: false; readonly say: string };
+export interface ItemChange {
+  readonly say?: string;
+  readonly action?: string;
+  readonly dropped?: boolean;
+}
+
+/** What a teacher does on every Table. */
+export interface TableActions {
+  changeItem(attemptId: string, key: string, change: ItemChange): Promise<Answer>;
+  changeWord(attemptId: string, word: string): Promise<Answer>;
+  giveVerdict(attemptId: string, verdict: string): Promise<Answer>;
+  withdrawVerdict(attemptId: string): Promise<Answer>;
+  measureOnceMore(attemptId: string): Promise<Answer>;
+}
+
+/** What is done with paintings in few tones besides. */
+export interface TonesActions {
+  acceptAsReading(attemptId: string, region: string, scope: string): Promise<Answer>;
+  judgeOnceMore(attemptId: string): Promise<Answer>;
+  measureAgainstNow(attemptId: string): Promise<Answer>;
+  forgetReadings(exerciseId: string): Promise<Answer>;
+  judgeByMasses(attemptId: string, edits: readonly MassEdit[]): Promise<Answer>;
+  takeFrameAsDark(attemptId: string, frameIsDark: boolean): Promise<Answer>;
+}
+
+/** How the straightened strip is laid over the greys that were wanted. */
+export interface StripRow {
+  readonly perRow: number;
+  /** Distance of two cells, and margin, in percent of the strip's width. */
+  readonly gapPercent: number;
+  /** A picture with bands, or a board, is taller than a strip. */
+  readonly tall: boolean;
+}
+
+export interface ScalePart {
+  readonly kind: 'scale';
+  readonly measured: Extract<Measured, { kind: 'scale' }>;
+  /** What to add for each step of the least work. */
+  readonly repaint: readonly string[] | null;
+  readonly row: StripRow;
+}
+
+export interface TonesPart {
+  readonly kind: 'notan';
+  readonly measured: Extract<Measured, { kind: 'notan' }>;
+  /** Greys that the exercise's tones are painted in, L*, the lightest first. */
+  readonly greys: readonly number[];
+  /** Whether what was measured still stands. */
+  readonly standing: 'as-it-is' | 'other-reference' | 'other-set-up' | 'other-readings';
+  /** What it was painted from in life; null where there was a picture, or nothing that is kept. */
+  readonly setUp: { readonly id: string; readonly title: string; readonly masses: readonly SetUpMass[] } | null;
+  /** How many readings were accepted for everyone. */
+  readonly readingsForEveryone: number;
+}
+
+/** What a family shows of its own, with what it was measured from; null where nothing was read. */
+export type TablePart = ScalePart | TonesPart;
+
+export interface TableProps<P extends TablePart | null = TablePart | null> {
+  readonly handIn: {
+    readonly id: string;
+    readonly exerciseId: string;
+    readonly student: string;
+    readonly title: string;
+    readonly state: HandInState;
+    readonly previous: string | null;
+    readonly next: string | null;
+    readonly place: string;
+  };
+  readonly attempts: readonly { readonly id: string; readonly number: number | null; readonly state: AttemptState }[];
+  readonly shown: AttemptView | null;
+  readonly isCurrent: boolean;
+  readonly labels: readonly string[];
+  readonly part: P;
+  readonly actions: TableActions & { readonly tones: TonesActions };
+}

@@ -1,0 +1,104 @@
+'use client';
+/** A painting in few tones on the Table: beside its reference, or with the masses of what it was painted from in life. */
+import { HoldButton, useHold } from '../../instruments/HoldButton';
+import { useKeys } from '../../parts/use-keys';
+import { KEYS, LIFE_KEYS, NOTAN_KEYS } from '../critique-keys';
+import type { TableProps, TonesPart } from '../table-props';
+import { attemptName, TableFrame } from '../TableFrame';
+import { useCritique } from '../use-critique';
+import { FrameChoice } from './FrameChoice';
+import { LifePictures } from './LifePictures';
+import { NotanFacts } from './NotanFacts';
+import { NotanPictures } from './NotanPictures';
+import { ReadingChoice } from './ReadingChoice';
+
+type Box = { readonly x: number; readonly y: number };
+const sameBox = (a: Box | undefined, b: Box | undefined) =>
+  a !== undefined && b !== undefined && Math.abs(a.x - b.x) + Math.abs(a.y - b.y) < 1e-6;
+
+export function TonesTable(props: TableProps<TonesPart>) {
+  const critique = useCritique(props);
+  const { frozen, busy, run } = critique;
+  const { shown, labels, handIn } = props;
+  const { measured, greys, standing, setUp, readingsForEveryone } = props.part;
+  const actions = props.actions.tones;
+  const { result } = measured;
+  const [tones, swap, over] = [useHold(), useHold(), useHold()];
+  const id = shown?.id ?? '';
+  const life = result.reference === 'picture' ? null : setUp;
+  const where = critique.pick?.original.where;
+  const region = result.regions.findIndex((r) => sameBox(r.box, where?.box));
+  const flipped = result.regions[region];
+  const accept = (scope: 'this' | 'everyone') =>
+    flipped && !life && !frozen && run(() => actions.acceptAsReading(id, flipped.id, scope));
+  useKeys(
+    { a: () => accept('this'), f: () => accept('everyone') },
+    { t: tones.hold, ...(!life && { r: swap.hold, m: over.hold }) },
+  );
+  const view = {
+    attemptId: id,
+    hasStrip: shown?.hasStrip ?? false,
+    result,
+    greys,
+    labels,
+    squint: critique.squint.on,
+    tones: tones.on,
+    lit: region >= 0 ? region : null,
+    box: where?.box,
+    onPick: (k: number) => critique.choose((w) => sameBox(w.box, result.regions[k]?.box)),
+  };
+  const pictures = life ? (
+    <LifePictures
+      key={id}
+      {...view}
+      setUp={life}
+      painted={shown?.masses ?? []}
+      frozen={frozen}
+      busy={busy}
+      judge={(edits) => run(() => actions.judgeByMasses(id, edits))}
+    />
+  ) : (
+    <NotanPictures {...view} swap={swap.on} over={over.on} />
+  );
+  const holds = (
+    <div className="grid grid-cols-3 gap-1">
+      <HoldButton label="Tones" keyName="t" hold={tones} />
+      {!life && <HoldButton label="Swap" keyName="r" hold={swap} />}
+      {!life && <HoldButton label="Over" keyName="m" hold={over} />}
+    </div>
+  );
+  const below = (
+    <>
+      {result.frame && (
+        <FrameChoice
+          frame={result.frame}
+          frozen={frozen}
+          busy={busy || critique.underWay}
+          choose={(on) => run(() => actions.takeFrameAsDark(id, on))}
+        />
+      )}
+      <ReadingChoice
+        able={flipped !== undefined && !life}
+        standing={standing}
+        frozen={frozen}
+        busy={busy}
+        accept={accept}
+        judge={() => run(() => actions.judgeOnceMore(id))}
+        measure={() => run(() => actions.measureAgainstNow(id))}
+        forget={() => run(() => actions.forgetReadings(handIn.exerciseId))}
+        forEveryone={readingsForEveryone}
+      />
+      <NotanFacts result={result} labels={labels} numberUp={attemptName(shown?.number ?? null)} />
+    </>
+  );
+  return (
+    <TableFrame
+      {...props}
+      critique={critique}
+      pictures={pictures}
+      holds={holds}
+      below={below}
+      keys={[...KEYS.slice(0, -1), ...(life ? LIFE_KEYS : NOTAN_KEYS), ...KEYS.slice(-1)]}
+    />
+  );
+}

@@ -1,0 +1,73 @@
+'use client';
+/** One hand-in worked with two hands on the keyboard: which finding is picked, what is done with it, what was decided. */
+import { HEADLINES } from '@/core/critique/finding';
+import type { SaidItem } from '@/core/critique/letter';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { useHold } from '../instruments/HoldButton';
+import { useKeys } from '../parts/use-keys';
+import { useLive } from '../parts/use-live';
+import type { Answer, ItemChange, TableProps } from './table-props';
+
+export type Critique = ReturnType<typeof useCritique>;
+
+export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
+  const router = useRouter();
+  const [chosen, setChosen] = useState(0);
+  const [editing, setEditing] = useState<string | null>(null);
+  const [all, setAll] = useState(false);
+  const [help, setHelp] = useState(false);
+  const [trouble, setTrouble] = useState('');
+  const [busy, start] = useTransition();
+  const squint = useHold();
+  const original = useHold();
+  const underWay = shown?.state === 'queued' || shown?.state === 'measuring';
+  useLive(shown?.id ?? null, underWay || (shown?.state === 'measured' && !shown.hasPreview));
+
+  const items = shown?.critique?.items ?? [];
+  const works = items.filter((i) => i.original.kind === 'works');
+  const fixes = items.filter((i) => i.original.kind === 'fix');
+  const headlines = all ? fixes : fixes.slice(0, HEADLINES);
+  const visible = [...works, ...headlines];
+  const pick: SaidItem | undefined = visible[chosen];
+  const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
+
+  const run = (work: () => Promise<Answer>) =>
+    start(async () => {
+      const answer = await work();
+      setTrouble(answer.ok ? '' : answer.say);
+      router.refresh();
+    });
+  const go = (id: string | null) => id && router.push(`/table/${id}`);
+  const verdict = (v: string) => shown && !frozen && run(() => actions.giveVerdict(shown.id, v));
+  const withdraw = () => shown && run(() => actions.withdrawVerdict(shown.id));
+  const change = (key: string, c: ItemChange) => shown && run(() => actions.changeItem(shown.id, key, c));
+  /** Picks the first finding that is said of something. */
+  const choose = (isOf: (where: SaidItem['original']['where']) => boolean) => {
+    const at = visible.findIndex((i) => isOf(i.original.where));
+    if (at >= 0) setChosen(at);
+  };
+
+  useKeys(
+    {
+      ArrowRight: () => go(handIn.next),
+      ArrowLeft: () => go(handIn.previous),
+      ArrowDown: () => setChosen((c) => Math.min(visible.length - 1, c + 1)),
+      ArrowUp: () => setChosen((c) => Math.max(0, c - 1)),
+      d: () => pick && !frozen && change(pick.original.key, { dropped: !pick.dropped }),
+      e: () => pick && !frozen && setEditing(pick.original.key),
+      p: () => verdict('pass'),
+      g: () => verdict('again'),
+      w: () => shown?.verdict && withdraw(),
+      '?': () => setHelp(true),
+    },
+    { s: squint.hold, o: original.hold },
+  );
+
+  const editable = { chosen, editing, frozen, onChoose: setChosen, onEdit: setEditing, onChange: change };
+  return {
+    ...{ works, fixes, headlines, editable, all, setAll, pick, choose },
+    ...{ help, setHelp, trouble, busy, underWay, frozen, run, verdict, withdraw },
+    ...{ squint, original },
+  };
+}
