@@ -4,6 +4,7 @@ import { MOST_TONES } from '@/core/tones/thresholds';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
+import { type HelpedVerb, type VerbHelp, VERBS_HELP } from './help';
 
 /** The person's mistake: `message` is the one line they see. */
 export class BadArguments extends Error {
@@ -15,19 +16,31 @@ export function callerPath(file: string): string {
   return path.resolve(process.env['INIT_CWD'] ?? process.cwd(), file);
 }
 
-type Names = readonly string[];
+interface Given {
+  readonly values: Record<string, string | boolean | undefined>;
+  readonly positionals: string[];
+}
 
-/** Options and positionals; every option takes a value but those in `switches`. */
-export function readOptions(args: readonly string[], names: Names, switches: Names = ['json']) {
+/** Options and positionals of a verb, by what its help says that it takes. */
+export function readOptions(args: readonly string[], verb: HelpedVerb): Given {
+  const { options }: VerbHelp = VERBS_HELP[verb];
+  const types = Object.entries(options).map(([name, { value }]) => [
+    name,
+    { type: value === null ? ('boolean' as const) : ('string' as const) },
+  ]);
+  const unknown = args.map((a) => /^--([^=]+)/.exec(a)?.[1]).find((name) => name !== undefined && !(name in options));
+  if (unknown !== undefined)
+    throw new BadArguments(
+      `${verb} knows no --${unknown}; it knows ${Object.keys(options)
+        .map((name) => `--${name}`)
+        .join(', ')}.`,
+    );
   try {
     return parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: Object.fromEntries<{ type: 'string' | 'boolean' }>([
-        ...names.map((n) => [n, { type: 'string' as const }] as const),
-        ...switches.map((n) => [n, { type: 'boolean' as const }] as const),
-      ]),
-    }) as { values: Record<string, string | boolean | undefined>; positionals: string[] };
+      options: Object.fromEntries(types) as Record<string, { type: 'string' | 'boolean' }>,
+    }) as Given;
   } catch (error) {
     throw new BadArguments(error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error));
   }

@@ -5,7 +5,7 @@ import { check, dpiOption, needed, oneOf, readOptions } from './arguments';
 import { writeSheet } from './write-sheet';
 
 export async function brackets(args: readonly string[]): Promise<unknown> {
-  const { values } = readOptions(args, ['paper', 'dpi', 'out']);
+  const { values } = readOptions(args, 'brackets');
   const page = bracketPage(oneOf(PAPER_IDS, values['paper'], '--paper', 'a4'));
   const dpi = check(dpiOption, values['dpi'] ?? '300', '--dpi');
   await writeSheet(drawBrackets(page), needed(values['out'], '--out'), dpi);

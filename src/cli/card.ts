@@ -8,7 +8,7 @@ import { BadArguments, callerPath, needed, oneOf, readOptions } from './argument
 import { cardFrom, readable } from './files';
 
 export async function card(args: readonly string[]): Promise<unknown> {
-  const { values, positionals } = readOptions(args, ['profile', 'known', 'out']);
+  const { values, positionals } = readOptions(args, 'card');
   if (positionals.length !== 1)
     throw new BadArguments(`card needs one photograph of two sheets side by side, got ${positionals.length}.`);
   const [named = ''] = positionals;

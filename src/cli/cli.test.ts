@@ -376,7 +376,7 @@ test('a picture is prepared in few tones, and what can’t be is told in one lin
 
 test('a painting in few tones is measured against its reference, by thresholds or by a map of light and shadow', async () => {
   const measure = (...more: string[]) =>
-    fairGrey('measure', 'notan', 'painting.png', '--reference', 'cup.png', ...more, '--json');
+    fairGrey('measure', 'notan', 'painting.png', '--reference', 'cup.png', '--scan', ...more, '--json');
   await sharp(path.join(folder, 'tones.png'))
     .resize(960, 640, { kernel: 'nearest' })
     .toFile(path.join(folder, 'painting.png'));
@@ -430,7 +430,8 @@ test('a painting in few tones is measured against its reference, by thresholds o
   )
     .png()
     .toFile(path.join(folder, 'moon.png'));
-  const moon = fairGrey('measure', 'notan', 'moon.png', '--reference', 'moon.png', '--tones', '2', '--json').json as {
+  const moon = fairGrey('measure', 'notan', 'moon.png', '--reference', 'moon.png', '--tones', '2', '--scan', '--json')
+    .json as {
     agreement: number;
     frame: unknown;
   };
@@ -446,7 +447,8 @@ test('a painting in few tones is measured against its reference, by thresholds o
     .extend({ top: 30, bottom: 30, left: 30, right: 30, background: '#0c0c0c' })
     .toFile(path.join(folder, 'framed.png'));
   const framed = (...more: string[]) =>
-    fairGrey('measure', 'notan', 'framed.png', '--reference', 'cup.png', '--tones', '3', ...more, '--json').json as {
+    fairGrey('measure', 'notan', 'framed.png', '--reference', 'cup.png', '--tones', '3', '--scan', ...more, '--json')
+      .json as {
       agreement: number;
       frame: { lightness: number; isDarkEnd: boolean };
       tones: { lightness: number }[];

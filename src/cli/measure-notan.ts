@@ -16,20 +16,11 @@ import {
   tonesOption,
 } from './arguments';
 import { cardFrom, readable } from './files';
-import { TARGET_OPTIONS, targetFrom } from './target';
+import { targetFrom } from './target';
 
 /** `args` begin after the word `notan`. */
 export async function measureNotanVerb(args: readonly string[]): Promise<unknown> {
-  const { values, positionals } = readOptions(args, [
-    'reference',
-    'tones',
-    'thresholds',
-    'map',
-    'ends',
-    'dark-end',
-    'profile',
-    ...TARGET_OPTIONS,
-  ]);
+  const { values, positionals } = readOptions(args, 'measure notan');
   if (positionals.length !== 1)
     throw new BadArguments(`measure notan needs one photograph, got ${positionals.length}.`);
   const tones = check(tonesOption, values['tones'], '--tones');

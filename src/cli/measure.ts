@@ -8,15 +8,11 @@ import { UnusablePicture } from '@/workers/decoding/decode';
 import { measureScaleFile } from '@/workers/tasks/measure';
 import { BadArguments, callerPath, check, endsOption, oneOf, readOptions, stepsOption } from './arguments';
 import { cardFrom, readable } from './files';
-import { TARGET_OPTIONS, targetFrom } from './target';
+import { targetFrom } from './target';
 
 export async function measure(args: readonly string[]): Promise<unknown> {
   if (args[0] === 'notan') return (await import('./measure-notan')).measureNotanVerb(args.slice(1));
-  const { values, positionals } = readOptions(
-    args,
-    ['steps', 'order', 'spacing', 'ends', 'profile', 'flat', ...TARGET_OPTIONS],
-    ['json', 'hue'],
-  );
+  const { values, positionals } = readOptions(args, 'measure scale');
   if (positionals[0] !== 'scale')
     throw new BadArguments(`measure knows "scale" and "notan", got "${positionals[0] ?? ''}".`);
   if (positionals.length !== 2)

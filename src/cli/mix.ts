@@ -65,17 +65,7 @@ const told = (recipe: Recipe) => (p: PuddleRecipe) => ({
 });
 
 export async function mix(args: readonly string[]): Promise<unknown> {
-  const { values } = readOptions(args, [
-    'steps',
-    'white',
-    'black',
-    'hue',
-    'medium',
-    'area',
-    'film',
-    'waste',
-    'palette',
-  ]);
+  const { values } = readOptions(args, 'mix');
   const steps = check(stepsOption, values['steps'], '--steps');
   const light = oneOf(PAINT_IDS, values['white'], '--white', 'titanium-white');
   const dark = oneOf(PAINT_IDS, values['black'], '--black', 'ivory-black');

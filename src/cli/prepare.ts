@@ -15,7 +15,7 @@ import {
 import { readable } from './files';
 
 export async function prepare(args: readonly string[]): Promise<unknown> {
-  const { values, positionals } = readOptions(args, ['tones', 'squint', 'ends', 'out']);
+  const { values, positionals } = readOptions(args, 'prepare');
   if (positionals.length !== 1) throw new BadArguments(`prepare needs one picture, got ${positionals.length}.`);
   const tones = check(tonesOption, values['tones'], '--tones');
   const squintPercent = check(squintOption, values['squint'] ?? '0', '--squint');

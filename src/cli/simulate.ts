@@ -58,11 +58,7 @@ const sizeOption = z
   );
 
 export async function simulate(args: readonly string[]): Promise<unknown> {
-  const { values, positionals } = readOptions(
-    args,
-    ['seed', 'condition', 'out', 'truth', 'geometry', 'size', 'steps', 'without'],
-    ['json', 'rotated', 'location'],
-  );
+  const { values, positionals } = readOptions(args, 'simulate');
   const [device, source] = positionals;
   const seed = check(seedOption, values['seed'] ?? '1', '--seed');
   const out = callerPath(needed(values['out'], '--out'));

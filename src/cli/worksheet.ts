@@ -11,11 +11,7 @@ import { BadArguments, check, dpiOption, needed, oneOf, readOptions, stepsOption
 import { writeSheet } from './write-sheet';
 
 export async function worksheet(args: readonly string[]): Promise<unknown> {
-  const { values, positionals } = readOptions(
-    args,
-    ['steps', 'paper', 'order', 'medium', 'dpi', 'out'],
-    ['json', 'hue'],
-  );
+  const { values, positionals } = readOptions(args, 'worksheet scale');
   if (positionals[0] !== 'scale') throw new BadArguments(`worksheet knows "scale", got "${positionals[0] ?? ''}".`);
   const steps = check(stepsOption, values['steps'], '--steps');
   const paper = oneOf(PAPER_IDS, values['paper'], '--paper', 'a4');

@@ -4,7 +4,11 @@ import { z } from 'zod';
 
 const environment = z.object({
   FAIR_GREY_DATA: z.string().min(1).default('./data'),
-  FAIR_GREY_MIN_FREE: z.coerce.number().int().min(0).default(500 * 1024 * 1024),
+  FAIR_GREY_MIN_FREE: z.coerce
+    .number()
+    .int()
+    .min(0)
+    .default(500 * 1024 * 1024),
   FAIR_GREY_DEMO: z.enum(['0', '1']).default('0'),
 });
 

@@ -18,16 +18,32 @@ test('rows outlive the process, and terms stored before there were kinds still o
   writeFileSync(path.join(folder, 'pg.new', 'PG_VERSION'), '16');
   const first = await openDatabase(folder);
   await first.db.insert(user).values({ id: 't', name: 'T', email: 't@tidewell.example', role: 'teacher' });
-  await first.db.insert(classes).values({ id: 'c', teacherId: 't', name: 'C', numbering: 'white-is-one', code: 'ABCDEF' });
+  await first.db
+    .insert(classes)
+    .values({ id: 'c', teacherId: 't', name: 'C', numbering: 'white-is-one', code: 'ABCDEF' });
   const { materials, ...old } = defaultScale('oil', 7);
   expect(materials.paints.length).toBe(2);
-  await first.db.execute(sql`insert into exercises (id, class_id, title, terms) values ('e', 'c', 'Old', ${JSON.stringify(old)}::jsonb), ('bad', 'c', 'Bad', '{"kind":"unheard-of"}'::jsonb)`);
+  await first.db.execute(
+    sql`insert into exercises (id, class_id, title, terms) values ('e', 'c', 'Old', ${JSON.stringify(old)}::jsonb), ('bad', 'c', 'Bad', '{"kind":"unheard-of"}'::jsonb)`,
+  );
   await first.close();
 
   const again = await openDatabase(folder);
-  const [row] = await again.db.select().from(exercises).where(sql`id = 'e'`);
-  expect(row).toMatchObject({ revision: 1, placing: null, terms: { kind: 'scale', steps: 7, materials: { thinner: 'none' } } });
-  await expect(again.db.select().from(exercises).where(sql`id = 'bad'`)).rejects.toThrow();
+  const [row] = await again.db
+    .select()
+    .from(exercises)
+    .where(sql`id = 'e'`);
+  expect(row).toMatchObject({
+    revision: 1,
+    placing: null,
+    terms: { kind: 'scale', steps: 7, materials: { thinner: 'none' } },
+  });
+  await expect(
+    again.db
+      .select()
+      .from(exercises)
+      .where(sql`id = 'bad'`),
+  ).rejects.toThrow();
   await again.close();
 });
 
@@ -48,6 +64,10 @@ test('ids and codes are long enough, and hold no letter that is taken for anothe
 
 test('settings come from the environment and are checked', () => {
   expect(readSettings({})).toMatchObject({ minFree: 500 * 1024 * 1024, demo: false });
-  expect(readSettings({ FAIR_GREY_DATA: '/somewhere', FAIR_GREY_DEMO: '1', FAIR_GREY_MIN_FREE: '10' })).toEqual({ folder: '/somewhere', demo: true, minFree: 10 });
+  expect(readSettings({ FAIR_GREY_DATA: '/somewhere', FAIR_GREY_DEMO: '1', FAIR_GREY_MIN_FREE: '10' })).toEqual({
+    folder: '/somewhere',
+    demo: true,
+    minFree: 10,
+  });
   expect(() => readSettings({ FAIR_GREY_MIN_FREE: 'plenty' })).toThrow();
 });

@@ -49,7 +49,9 @@ export function lockFolder(folder: string): () => void {
       // Half written by a process that was killed: nobody's.
     }
     if (holder && holder.pid !== process.pid && isAlive(holder.pid, holder.started))
-      throw new FolderInUse(`The folder ${folder} is in use by another Fair Grey (process ${holder.pid}). Stop it first.`);
+      throw new FolderInUse(
+        `The folder ${folder} is in use by another Fair Grey (process ${holder.pid}). Stop it first.`,
+      );
     rmSync(file, { force: true });
   }
   throw new FolderInUse(`The folder ${folder} could not be locked.`);

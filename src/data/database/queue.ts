@@ -42,9 +42,13 @@ export async function openQueue(pg: PGlite): Promise<Queue> {
     },
     async work(lanes, handle) {
       for (let lane = 0; lane < lanes; lane++)
-        await boss.work<MeasureJob>(MEASURE_QUEUE, { pollingIntervalSeconds: POLL_SECONDS, batchSize: 1 }, async ([job]) => {
-          if (job) await handle(job.data);
-        });
+        await boss.work<MeasureJob>(
+          MEASURE_QUEUE,
+          { pollingIntervalSeconds: POLL_SECONDS, batchSize: 1 },
+          async ([job]) => {
+            if (job) await handle(job.data);
+          },
+        );
     },
     stop: () => boss.stop({ graceful: false, close: false, wait: false }),
   };

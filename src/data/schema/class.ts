@@ -6,8 +6,18 @@ import type { NumberingId } from '@/core/exercise/numbering';
 import { referencePictures, setUps } from './reference';
 import { user } from './sign-in';
 import { created, at } from './columns';
-import { exerciseTerms, knownCard, loggedMix, meetingRule, ownFigures, paintFit, paintList, placing, printerReadings, shelfItem } from './json-columns';
-
+import {
+  exerciseTerms,
+  knownCard,
+  loggedMix,
+  meetingRule,
+  ownFigures,
+  paintFit,
+  paintList,
+  placing,
+  printerReadings,
+  shelfItem,
+} from './json-columns';
 
 export const settings = pgTable('settings', { key: text('key').primaryKey(), value: text('value').notNull() });
 

@@ -12,7 +12,9 @@ export const user = pgTable('user', {
   updatedAt: at('updated_at').notNull().defaultNow(),
   username: text('username').unique(),
   displayUsername: text('display_username'),
-  role: text('role', { enum: ['teacher', 'student'] }).notNull().default('student'),
+  role: text('role', { enum: ['teacher', 'student'] })
+    .notNull()
+    .default('student'),
 });
 
 export const session = pgTable(

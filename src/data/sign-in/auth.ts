@@ -74,7 +74,10 @@ export async function openAuth(db: Database): Promise<Auth> {
       session: {
         create: {
           before: async (session) => {
-            const [who] = await db.select({ role: schema.user.role }).from(schema.user).where(eq(schema.user.id, session.userId));
+            const [who] = await db
+              .select({ role: schema.user.role })
+              .from(schema.user)
+              .where(eq(schema.user.id, session.userId));
             if (who?.role !== 'teacher') return { data: session };
             return { data: { ...session, expiresAt: new Date(Date.now() + TEACHER_SESSION_HOURS * HOUR) } };
           },
@@ -83,9 +86,17 @@ export async function openAuth(db: Database): Promise<Auth> {
     },
   });
   const studentName = (classCode: string, personalCode: string) =>
-    createHmac('sha256', secret).update(`${tidy(classCode)}:${tidy(personalCode)}`).digest('hex');
+    createHmac('sha256', secret)
+      .update(`${tidy(classCode)}:${tidy(personalCode)}`)
+      .digest('hex');
 
-  async function createUser(role: 'teacher' | 'student', name: string, email: string, password: string, userName: string | null) {
+  async function createUser(
+    role: 'teacher' | 'student',
+    name: string,
+    email: string,
+    password: string,
+    userName: string | null,
+  ) {
     const id = newId();
     const passwordHash = await hash(password);
     await db.transaction(async (tx) => {
@@ -111,19 +122,32 @@ export async function openAuth(db: Database): Promise<Auth> {
   return {
     createTeacher: (name, email, password) => createUser('teacher', name, email.toLowerCase(), password, null),
     createStudent: (name, classCode, personalCode) =>
-      createUser('student', name, `${newId()}@students.invalid`, tidy(personalCode), studentName(classCode, personalCode)),
+      createUser(
+        'student',
+        name,
+        `${newId()}@students.invalid`,
+        tidy(personalCode),
+        studentName(classCode, personalCode),
+      ),
     async reissueCode(userId, classCode, personalCode) {
       const userName = studentName(classCode, personalCode);
       const passwordHash = await hash(tidy(personalCode));
       await db.transaction(async (tx) => {
-        await tx.update(schema.user).set({ username: userName, displayUsername: userName }).where(eq(schema.user.id, userId));
+        await tx
+          .update(schema.user)
+          .set({ username: userName, displayUsername: userName })
+          .where(eq(schema.user.id, userId));
         await tx.update(schema.account).set({ password: passwordHash }).where(eq(schema.account.userId, userId));
         await tx.delete(schema.session).where(eq(schema.session.userId, userId));
       });
     },
     signInTeacher: (email, password) => signed(() => auth.api.signInEmail({ body: { email, password } })),
     signInStudent: (classCode, personalCode) =>
-      signed(() => auth.api.signInUsername({ body: { username: studentName(classCode, personalCode), password: tidy(personalCode) } })),
+      signed(() =>
+        auth.api.signInUsername({
+          body: { username: studentName(classCode, personalCode), password: tidy(personalCode) },
+        }),
+      ),
     async userOf(headers) {
       const found = await auth.api.getSession({ headers });
       if (!found) return null;

@@ -2,30 +2,12 @@
 import type { ExerciseTerms, SteppedTerms } from '@/core/exercise/terms';
 import { predictedSteps } from '@/core/kinds/exercise-recipe';
 import type { FamilyId } from '@/core/kinds/family-ids';
-import type { MeasuredResult } from '@/core/kinds/measured-result';
 import { kindOf } from '@/core/kinds/table';
-import type { attempts, classes, exercises, handIns, measurements } from '@/data/schema/tables';
 import type { Photograph } from '@/workers/tasks/measure';
 import type { House } from '../house';
 import { figuresFor } from '../mixing/palettes';
 import { measuredNotan } from './notan-hand-ins';
-
-/** A hand-in that is to be measured, and all that it belongs to. */
-export interface ToMeasure {
-  readonly attempt: typeof attempts.$inferSelect;
-  readonly handIn: typeof handIns.$inferSelect;
-  readonly exercise: typeof exercises.$inferSelect;
-  readonly class: typeof classes.$inferSelect;
-  /** The exercise as it stood when it was handed in. */
-  readonly terms: ExerciseTerms;
-}
-
-/** What the workers made of a photograph. */
-export interface Measured {
-  readonly result: MeasuredResult;
-  /** What it was measured against; null of what has no reference. */
-  readonly against: typeof measurements.$inferInsert.against;
-}
+import type { Measured, ToMeasure } from './to-measure';
 
 type How = Parameters<House['pool']['run']>[1];
 /** Null where nothing is read, and a person judges by eye. */

@@ -18,8 +18,9 @@ import type { PicturesTask } from '@/workers/tasks/pictures';
 import { and, eq, inArray, max, ne } from 'drizzle-orm';
 import { knownPrint } from '../class/cards';
 import type { House } from '../house';
-import { measureBy, type Measured } from './gather';
+import { measureBy } from './gather';
 import { keepFile } from './receive';
+import { type Measured } from './to-measure';
 
 async function load(house: House, attemptId: string) {
   const [row] = await house.db

@@ -10,8 +10,8 @@ import { attemptFor, exerciseFor, NotFound, Refused, type Teacher } from '../acc
 import type { House } from '../house';
 import { prepared, referenceOfExercise } from '../reference/references';
 import { removeUnused } from '../unused-files';
-import type { Measured, ToMeasure } from './gather';
 import { keepFile } from './receive';
+import type { Measured, ToMeasure } from './to-measure';
 
 /** Readings that count for a hand-in: its own, and those for everyone. */
 export async function readingsFor(house: House, exerciseId: string, handInId: string) {

@@ -265,15 +265,15 @@ test('light and shadow of one object that cross are told once, and not where the
 
 test('an overlap of two shadows that is lighter than one of them is told; masses that keep to their steps are praised', () => {
   const masses = [
-    mass('table > both', { steps: { from: 3, to: 3 }, inside: 1 }),
-    mass('table > one', { steps: { from: 2, to: 2 }, inside: 0.97 }),
+    mass('table > double shadow', { steps: { from: 3, to: 3 }, inside: 1 }),
+    mass('table > single shadow', { steps: { from: 2, to: 2 }, inside: 0.97 }),
   ];
   const findings = critiqueTones(
-    fromLife({ masses, overlaps: [{ name: 'table > both', than: 'table > one', by: 30 }] }),
+    fromLife({ masses, overlaps: [{ name: 'table > double shadow', than: 'table > single shadow', by: 30 }] }),
     ends,
   );
   expect(findings.find((f) => f.code === 'overlap_lighter')?.say).toContain(
-    '“table > both” is lighter than “table > one”',
+    'The double shadow of the table is lighter than the single shadow of the table',
   );
   expect(findings.map((f) => f.code)).toContain('in_their_steps');
 });
