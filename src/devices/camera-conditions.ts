@@ -74,6 +74,7 @@ export const SPECIAL = ['two-lamps', 'other-primaries', 'even-light'] as const;
 export const USABLE = ['studio', 'window', 'lamp', 'tilted', 'phone', 'haze'] as const;
 export const UNUSABLE = {
   glare: 'glare',
+  'gloss-on-black': 'glare',
   blurred: 'blur',
   dark: 'too_dark',
   burnt: 'clipped',
@@ -194,6 +195,14 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
         : ([stage.widthMm / 2, stage.heightMm / 2] as const);
       return { ...base, glare: { atMm: at, radiusMm: own.between(8, 16), strength: own.between(0.35, 1.2) } };
     }
+    // A lamp mirrored faintly, where only the darkest paint shows it: three to eight L* there, nothing on greys.
+    case 'gloss-on-black': {
+      const cell = stage.cells.at(-1);
+      const at = cell
+        ? ([cell.xMm + cell.widthMm * own.between(0.3, 0.7), cell.yMm + cell.heightMm * own.between(0.3, 0.7)] as const)
+        : ([stage.widthMm / 2, stage.heightMm / 2] as const);
+      return { ...base, glare: { atMm: at, radiusMm: own.between(12, 22), strength: own.between(0.016, 0.035) } };
+    }
     case 'shine-beside':
       return {
         ...base,
@@ -213,7 +222,7 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     case 'slanted':
       return { ...base, pose: { ...base.pose, tiltDegrees: own.between(23, 26) } };
     case 'small':
-      return { ...base, pose: { ...base.pose, fill: own.between(0.5, 0.55) } };
+      return { ...base, pose: { ...base.pose, fill: own.between(0.26, 0.3) } };
     case 'lamp-beside':
       return { ...base, light: sideLight(own, stage, own.between(2.2, 2.5), cast, false) };
     case 'blurred':
@@ -236,7 +245,7 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     case 'steep':
       return { ...base, pose: { ...base.pose, tiltDegrees: own.between(42, 50) } };
     case 'far':
-      return { ...base, pose: { ...base.pose, fill: own.between(0.17, 0.22) } };
+      return { ...base, pose: { ...base.pose, fill: own.between(0.09, 0.12) } };
     case 'close-lamp':
       return { ...base, light: sideLight(own, stage, own.between(5, 7), cast, false) };
     case 'curve-s':

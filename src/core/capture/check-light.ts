@@ -41,6 +41,10 @@ function castOf({ curves, whites }: Calibration): number {
   return Math.max(...levels) / Math.min(...levels);
 }
 
+/** How much equal greys disagree near a lightness, L*: nine in ten of what patches are off, and what noise adds. */
+const disagreement = (calibration: Calibration, lightness: number): number =>
+  2 * Math.hypot(0.45 * calibration.cardMisfit(lightness), 0.08);
+
 /** Evenness and colour of the light, a camera that tones parts in its own way, a sheet that is not flat. */
 export function checkLight(calibration: Calibration, unevenMm: number): CaptureIssue[] {
   if (unevenMm > GATE.buckled.limit)
@@ -72,9 +76,9 @@ export function checkLight(calibration: Calibration, unevenMm: number): CaptureI
   const shadow = unexplainedLight(calibration);
   // One tone curve serves all greys of the card, wherever they lie, unless the camera toned parts of the picture each in its
   // own way, or a shadow lies on some of them.
-  const torn = Math.max(...[50, 65, 80].map((l) => calibration.fitHalfWidth(l)));
+  const torn = Math.max(...[50, 65, 80].map((l) => disagreement(calibration, l)));
   const isTorn = torn > GATE.local_tone.limit;
-  const signs = () => shadow + calibration.fitHalfWidth(20) + steepestLight(calibration) / 2;
+  const signs = () => shadow + disagreement(calibration, 20) + steepestLight(calibration) / 2;
   if (isTorn && signs() < SURELY_SHADOW)
     return [
       issue(

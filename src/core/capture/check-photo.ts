@@ -83,20 +83,21 @@ export function explainNotLocated(photo: Photo, found: NotLocated): CaptureIssue
         'Two sheets are in the picture: photograph one sheet at a time, with nothing else printed beside it.',
       ),
     ];
+  if (found.kind === 'mirrored')
+    return [
+      issue(
+        'no_target',
+        0,
+        'The picture is mirrored: take it with the camera on the back of the phone, or switch mirroring off.',
+      ),
+    ];
   const issues = explainSoftness(photo);
+  if (found.kind === 'far-away') return [...issues, tooSmall(0)];
   if (found.kind === 'some-markers') {
     const seen = found.markers.length;
     const resolution = median(found.markers.map((m) => sideOf(m.corners) / MARKER_MM));
     // Squares this small are missed for their size: the sheet is not cut off but far away.
-    if (resolution > 0 && resolution < GATE.low_resolution.limit)
-      return [
-        ...issues,
-        issue(
-          'low_resolution',
-          resolution,
-          'The sheet is too small in the picture: go closer until it fills the frame.',
-        ),
-      ];
+    if (resolution > 0 && resolution < MISSED_FOR_SIZE) return [...issues, tooSmall(resolution)];
     issues.push(
       issue(
         'cut_off',
@@ -109,12 +110,18 @@ export function explainNotLocated(photo: Photo, found: NotLocated): CaptureIssue
       issue(
         'no_target',
         0,
-        'No worksheet was found: lay the sheet flat and get all four black corner squares into the picture.',
+        'No worksheet was found: lay the sheet flat, get all four black corner squares into the picture, and go near enough that it fills the frame.',
       ),
     );
   }
   return issues;
 }
+
+/** Of markers smaller than this (pixels a millimetre) some are missed where others are found. */
+const MISSED_FOR_SIZE = 4;
+
+const tooSmall = (resolution: number): CaptureIssue =>
+  issue('low_resolution', resolution, 'The sheet is too small in the picture: go closer until it fills the frame.');
 
 /** Mean side of a marker's outline, photo pixels. */
 function sideOf(corners: readonly Point[]): number {
@@ -141,9 +148,7 @@ export function checkGeometry(plane: Plane, frame: SheetFrame, edges: readonly F
     ...frame.markers.map((m) => resolutionAt(plane, m.xMm + m.sizeMm / 2, m.yMm + m.sizeMm / 2)),
   );
   if (resolution < GATE.low_resolution.limit)
-    issues.push(
-      issue('low_resolution', resolution, 'The sheet is too small in the picture: go closer until it fills the frame.'),
-    );
+    issues.push(tooSmall(resolution));
   else if (width > GATE.blur.limit || edges.length < 24)
     issues.push(
       issue('blur', width, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.'),

@@ -42,7 +42,7 @@ function lit(levels: readonly number[], residual = 0, torn = 0.3): Calibration {
     curves: [curve, curve, curve],
     whites: levels.map((l) => white(l * 255, 0, residual)),
     knownLight: null,
-    fitHalfWidth: (l: number) => (l < 30 ? 0.3 : torn),
+    cardMisfit: (l: number) => (l < 30 ? 0.3 : torn) / 0.9,
   } as unknown as Calibration;
 }
 

@@ -32,7 +32,8 @@ export const GATE = {
   local_tone: { limit: 1.2, unit: 'L* that equal greys differ in different places', refuses: true },
   colour_cast: { limit: 6, unit: 'strongest over weakest colour of the light', refuses: true },
   buckled: { limit: 0.45, unit: 'mm that print is off a flat sheet', refuses: true },
-  low_resolution: { limit: 4, unit: 'pixels a millimetre', refuses: true },
+  // Readings keep their promise down to less; below this too much of what lies beside them is missed (see docs).
+  low_resolution: { limit: 2, unit: 'pixels a millimetre', refuses: true },
   outside_card: { limit: 0, unit: 'steps beyond the printed greys', refuses: false },
 } as const satisfies Record<string, Rule>;
 

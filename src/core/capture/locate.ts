@@ -8,7 +8,7 @@ import type { OpenCv } from '../vision/opencv';
 import { boxProbes, findEdge, type FoundEdge } from './edges';
 import { type Correspondence, type Plane, planeFromPoints, refinePlane } from './plane';
 import { straighten, unevenness } from './ripple';
-import { seekMarkers } from './seek-markers';
+import { mirroredMarkers, seekMarkers, smallMarkers } from './seek-markers';
 
 export interface Located {
   readonly kind: 'located';
@@ -20,7 +20,8 @@ export interface Located {
 }
 
 export interface NotLocated {
-  readonly kind: 'no-markers' | 'some-markers' | 'two-sheets';
+  /** Without markers: seen in a mirror, too small to be told at the photograph's own size, or none at all. */
+  readonly kind: 'no-markers' | 'mirrored' | 'far-away' | 'some-markers' | 'two-sheets';
   /** Markers that were seen, in photo pixels. */
   readonly markers: readonly FoundMarker[];
 }
@@ -65,10 +66,16 @@ export function sheetFrom(photo: Photo, paper: PaperId, markers: readonly FoundM
   return { kind: 'located', frame, ...refine(photo, start, frame) };
 }
 
+/** Why no marker was found: looked for in a mirror, and at twice the photograph's size where that is small. */
+function whyNone(cv: OpenCv, photo: Photo): 'no-markers' | 'mirrored' | 'far-away' {
+  if (mirroredMarkers(cv, photo, OURS).length > 0) return 'mirrored';
+  return smallMarkers(cv, photo, OURS).length > 0 ? 'far-away' : 'no-markers';
+}
+
 /** Locates a worksheet. Two of one marker, or markers of both papers, mean two sheets. */
 export function locateSheet(cv: OpenCv, photo: Photo): Located | NotLocated {
   const markers = seekMarkers(cv, photo, OURS);
-  if (markers.length === 0) return { kind: 'no-markers', markers };
+  if (markers.length === 0) return { kind: whyNone(cv, photo), markers };
   const ids = markers.map((m) => m.id);
   const sets = PAPER_IDS.filter((p) => ids.some((id) => (PAPERS[p].markerIds as readonly number[]).includes(id)));
   if (new Set(ids).size < ids.length || sets.length > 1) return { kind: 'two-sheets', markers };

@@ -184,7 +184,7 @@ function lightFrom(
 }
 
 /** 95 % half-widths of a relative reading between the ends, L*. */
-export const RELATIVE_HALF_WIDTH = { paper: 2.5, none: 4, scan: 3 } as const;
+export const RELATIVE_HALF_WIDTH = { paper: 1.6, none: 4, scan: 3 } as const;
 export type PaperSeen = keyof typeof RELATIVE_HALF_WIDTH;
 
 export interface OpenedMarked extends MarkedPlace {
@@ -213,6 +213,7 @@ export function openMarked(photo: Photo, corners: readonly Point[], scan: boolea
     knownLight: null,
     anchor: null,
     whites: [],
+    cardMisfit: () => 0,
     fitHalfWidth: () => half,
   };
   return { ...place, calibration, paper };

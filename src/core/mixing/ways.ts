@@ -4,13 +4,15 @@ import { hueTurn } from '../colour/oklab';
 import type { Triple } from '../colour/srgb';
 import { warmth } from '../colour/temperature';
 import { type PaintId, PAINTS } from '../exercise/paints';
-import { coveringLab, coveringRgb, mixModel, type Palette, type Parts } from './paint-model';
+import { coveringLab, coveringRgb, mixModel, type PaintModel, type Palette, type Parts } from './paint-model';
 import { blend, shareFor } from './reach';
 import type { SurfaceId } from './surface';
 
 export interface Way {
   readonly by: PaintId;
-  readonly role: 'white' | 'lighter-neighbour' | 'complement' | 'black' | 'earth';
+  readonly role: 'white' | 'lighter-neighbour' | 'complement' | 'nearest-complement' | 'black' | 'earth';
+  /** Of what is nearest to a complement and greys it not: the colour that is left where least of it is. */
+  readonly still: string | null;
   /** Share of the second paint, 0 to 1. */
   readonly share: number;
   readonly lab: Triple;
@@ -24,15 +26,38 @@ const chromaOf = ([, a, b]: Triple): number => Math.hypot(a, b);
 const hueOf = ([, a, b]: Triple): number => (Math.atan2(b, a) * 180) / Math.PI;
 const between = (a: number, b: number): number => Math.abs(((a - b + 540) % 360) - 180);
 
-/** Hues this far apart (degrees) are neighbours, and from that far on complements. */
+/** Hues this far apart (degrees) are neighbours, and from that far on one may grey the other. */
 const NEIGHBOUR = 70;
-const COMPLEMENT = 130;
+const OPPOSITE = 130;
+/** Two paints grey each other where some mix of them has no more colour (a*b* chroma) than this: a coloured grey. */
+const GREYED = 12;
+
+/** What a colour is called by its hue in a*b*, from each angle (degrees) on. */
+const HUE_NAMES: readonly (readonly [from: number, name: string])[] = [
+  [0, 'red'],
+  [45, 'orange'],
+  [75, 'yellow'],
+  [105, 'green'],
+  [200, 'blue'],
+  [290, 'violet'],
+  [345, 'red'],
+];
+function hueName(lab: Triple): string {
+  const hue = (hueOf(lab) + 360) % 360;
+  return HUE_NAMES.findLast(([from]) => hue >= from)?.[1] ?? 'red';
+}
+
+/** The mix of two paints that has least colour. */
+function leastColour(a: PaintModel, b: PaintModel, surface: SurfaceId): Triple {
+  const mixes = Array.from({ length: 39 }, (_, k) => linearRgbToLab(coveringRgb(blend(a, b, (k + 1) / 40), surface)));
+  return mixes.reduce((least, lab) => (chromaOf(lab) < chromaOf(least) ? lab : least));
+}
 
 function roleOf(paint: PaintId, lab: Triple, start: Triple): Way['role'] | null {
   const { family } = PAINTS[paint];
   if (family === 'white' || family === 'black') return family;
   const apart = between(hueOf(lab), hueOf(start));
-  if (apart >= COMPLEMENT) return 'complement';
+  if (apart >= OPPOSITE) return 'complement';
   if (apart <= NEIGHBOUR && lab[0] > start[0] + 5) return 'lighter-neighbour';
   return family === 'earth' ? 'earth' : null;
 }
@@ -48,7 +73,11 @@ export function waysTo(palette: Palette, start: PaintId, lightness: number, surf
     const { share, reachable } = shareFor(from, model, lightness, surface);
     const rgb = coveringRgb(blend(from, model, share), surface);
     const lab = linearRgbToLab(rgb);
-    return [{ by: paint, role, share, lab, chroma: chromaOf(lab), hueTurn: hueTurn(startRgb, rgb), reachable }];
+    const greyest = role === 'complement' ? leastColour(from, model, surface) : null;
+    const still = greyest && chromaOf(greyest) > GREYED ? hueName(greyest) : null;
+    const told = still === null ? role : 'nearest-complement';
+    const way = { by: paint, role: told, still, share, lab, chroma: chromaOf(lab) } as const;
+    return [{ ...way, hueTurn: hueTurn(startRgb, rgb), reachable }];
   });
   return ways.sort((a, b) => Number(b.reachable) - Number(a.reachable) || b.chroma - a.chroma);
 }

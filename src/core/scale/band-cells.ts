@@ -109,6 +109,8 @@ export interface BandReadings {
   readonly told: number;
 }
 
+/** Of a band so narrow that its inset takes nearly all of it, less is left out: its edges are drawn near to others of its kind. */
+const NARROW_INSET_MM = 0.5;
 /** Fewer places than this (1 cm²) make no band. */
 const LEAST_CM2 = 1;
 /** Boards are read more coarsely than sheets: so many places along the longer side at the most. */
@@ -164,9 +166,12 @@ export function readBands(
     return places.filter((k) => front[k] === 0);
   };
   const read = (mask: Uint8Array, isBand: boolean): CellReading | null => {
-    const all = placesOf(eroded(mask, p, INSET_MM), p);
-    const places = isBand && !silhouette ? unhidden(all) : all;
-    return places.length * stepMm * stepMm < 100 * LEAST_CM2 ? null : readPlaces(p, soft, places, ground);
+    for (const inset of [INSET_MM, NARROW_INSET_MM]) {
+      const all = placesOf(eroded(mask, p, inset), p);
+      const places = isBand && !silhouette ? unhidden(all) : all;
+      if (places.length * stepMm * stepMm >= 100 * LEAST_CM2) return readPlaces(p, soft, places, ground);
+    }
+    return null;
   };
   const bandOf = drawn && bandOfPlaces(p, frame, drawn.rays, drawn.plateaus);
   const masks = bandOf

@@ -77,7 +77,7 @@ function unreadable(
     ? []
     : [
         issue(
-          code,
+          'cut_off',
           hidden.length,
           `So little shows of band ${hidden.join(', ')} that it can’t be read: leave more of it free of what stands in front.`,
           box,

@@ -57,12 +57,24 @@ export function shineOf(
 }
 
 /** Shine measured against the most that is harmless: a smooth rise, places brighter than paper, lost whites. */
-const HARMLESS = { riseLightness: 8, overPaper: 0.012, clipped: 0.01 } as const;
+const HARMLESS = { overPaper: 0.012, clipped: 0.01 } as const;
+/**
+ * The rise (L*) that is harmless on the darkest paint and from middle greys on. The same light that greys hide lifts black
+ * by several L*: simulated gloss of 3 to 8 L* over black rose by 2.2 to 4.7 within its cell, dark paint without any by
+ * no more than 0.8, and streaks of 4 L* by 2.
+ */
+const HARMLESS_RISE = { dark: { lightness: 36, rise: 2.05 }, middle: { lightness: 60, rise: 8 } } as const;
+
+function harmlessRise(lightness: number): number {
+  const { dark, middle } = HARMLESS_RISE;
+  const t = Math.min(1, Math.max(0, (lightness - dark.lightness) / (middle.lightness - dark.lightness)));
+  return dark.rise + t * (middle.rise - dark.rise);
+}
 
 /** Over 1 the shine misleads. */
-export function shineStrength(r: { readonly shine: Shine; readonly clipped: number }): number {
+export function shineStrength(r: { readonly shine: Shine; readonly clipped: number; readonly lab: Triple }): number {
   return Math.max(
-    r.shine.rise / HARMLESS.riseLightness,
+    r.shine.rise / harmlessRise(r.lab[0]),
     r.shine.overPaper / HARMLESS.overPaper,
     r.clipped / HARMLESS.clipped,
   );

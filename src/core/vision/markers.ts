@@ -14,8 +14,17 @@ export interface FoundMarker {
 const DICT_4X4_50 = 0;
 const SUBPIXEL = 1;
 
+/** Outlines shorter than this, as a share of the longer side, are no markers: smaller ones are looked for where larger were missed. */
+const LEAST_OUTLINE = 0.02;
+
 /** Finds markers in an 8-bit grey picture, row-major, `width * height` long. */
-export function findMarkers(cv: OpenCv, grey: Uint8Array, width: number, height: number): FoundMarker[] {
+export function findMarkers(
+  cv: OpenCv,
+  grey: Uint8Array,
+  width: number,
+  height: number,
+  leastOutline = LEAST_OUTLINE,
+): FoundMarker[] {
   const image = new cv.Mat(height, width, cv.CV_8UC1);
   image.data.set(grey);
   const dictionary = cv.getPredefinedDictionary(DICT_4X4_50);
@@ -28,7 +37,7 @@ export function findMarkers(cv: OpenCv, grey: Uint8Array, width: number, height:
   parameters.adaptiveThreshWinSizeMin = 5;
   parameters.adaptiveThreshWinSizeMax = 45;
   parameters.adaptiveThreshWinSizeStep = 40;
-  parameters.minMarkerPerimeterRate = 0.02;
+  parameters.minMarkerPerimeterRate = leastOutline;
   const detector = new cv.aruco_ArucoDetector(dictionary, parameters, refine);
   try {
     detector.detectMarkers(image, corners, ids, rejected);

@@ -13,6 +13,7 @@ const ROLES: Record<Way['role'], string> = {
   white: 'with white',
   'lighter-neighbour': 'with a lighter neighbour',
   complement: 'with its complement',
+  'nearest-complement': 'with what is nearest to a complement',
   black: 'with black',
   earth: 'with an earth',
 };
@@ -78,6 +79,7 @@ export function WaysPanel({ palette, surface }: { palette: Palette; surface: Sur
                     aria-hidden
                   />
                   {ROLES[w.role]}: {PAINTS[w.by].name}
+                  {w.still && `, still ${w.still}`}
                 </th>
                 <td>{shares(w.share)}</td>
                 <td>{w.chroma.toFixed(0)}</td>
