@@ -11,7 +11,7 @@ import type { SpeedReport } from './speed-process';
 import { jpegOf, paintedSheet } from './stage';
 import { row } from './tally';
 
-export const LIMIT = { ratio: 2.2, megabytes: 1200 } as const;
+export const LIMIT = { ratio: 1.8, megabytes: 1200 } as const;
 /** Quality of the files: as phones write them, noise and all. */
 const QUALITY = 92;
 

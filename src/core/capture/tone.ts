@@ -249,9 +249,12 @@ export function fitTone(samples: readonly ToneSample[], like?: ToneFit, model: L
   const paper = samples.reduce((m, s) => Math.max(m, s.reflectance), 0);
   const slope = Math.log(paper ** (1 / GAMMA) / Math.max(0.05, codeToU(whiteCode)));
   const start = [...KNOTS.map(() => slope), ...new Array<number>(LIGHT_TERMS).fill(0), 0];
-  like?.parameters.forEach((v, k) => {
-    if (k >= P_LIGHT) start[k] = v;
-  });
+  // Channels of one camera bend alike and see one light: another's fit is nearly this one's, but for how sensitive it is.
+  if (like) {
+    const bends = like.parameters.slice(0, P_LIGHT);
+    const middle = bends.reduce((a, b) => a + b, 0) / bends.length;
+    like.parameters.forEach((v, k) => (start[k] = k < P_LIGHT ? v - middle + slope : v));
+  }
   const plain = like ? null : fitOnce(p, start, false);
   const withStray = like
     ? like.strayFitted
