@@ -30,6 +30,34 @@ async function violations(page: Page): Promise<string[]> {
     );
 }
 
+type Screens = readonly (readonly [string, Page, string | (() => Promise<void>)])[];
+
+/** A desk's screen at twice the size of its letters, and the narrowest that is asked for (WCAG 1.4.10). */
+const NARROW = [
+  { width: 640, height: 400 },
+  { width: 320, height: 640 },
+] as const;
+
+/** At 200 % and in 320 px nothing is cut off sideways, and what is asked of everybody holds there too. */
+async function reflowed({ check }: Pick<Harness, 'check'>, screens: Screens): Promise<void> {
+  for (const [name, who, where] of screens) {
+    const usual = who.viewportSize();
+    await check(`${name} fits a narrow screen`, async () => {
+      await (typeof where === 'string' ? who.goto(`${BASE}${where}`) : where());
+      const faults: string[] = [];
+      for (const size of NARROW) {
+        await who.setViewportSize(size);
+        await who.waitForLoadState('networkidle');
+        const wide = await who.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        if (wide > 0) faults.push(`${wide} px wider than ${size.width}`);
+        if (size.width === 640) faults.push(...(await violations(who)));
+      }
+      if (faults.length > 0) throw new Error(faults.join('\n'));
+    });
+    if (usual) await who.setViewportSize(usual);
+  }
+}
+
 export async function access({ check }: Harness, page: Page, student: Page, exerciseId: string): Promise<void> {
   const handIn = async () => {
     await page.goto(`${BASE}/rack`);
@@ -39,7 +67,7 @@ export async function access({ check }: Harness, page: Page, student: Page, exer
       .click();
     await page.waitForURL(/table/);
   };
-  const screens: readonly (readonly [string, Page, string | (() => Promise<void>)])[] = [
+  const screens: Screens = [
     ['Today', page, '/'],
     ['Plan', page, '/plan'],
     ['setting an exercise', page, '/plan/new'],
@@ -68,4 +96,5 @@ export async function access({ check }: Harness, page: Page, student: Page, exer
       const found = await violations(who);
       if (found.length > 0) throw new Error(found.join('\n'));
     });
+  await reflowed({ check }, screens);
 }

@@ -21,16 +21,16 @@ export default async function StudioLayout({ children }: { children: ReactNode }
   const surround = (await cookies()).get('surround')?.value ?? 'middle';
   return (
     <div className="flex min-h-screen flex-col">
-      <header className="flex h-11 shrink-0 items-center gap-6 bg-l93 px-4">
+      <header className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-6 gap-y-1 bg-l93 px-4 py-1">
         <span className="font-semibold">Fair Grey</span>
-        <nav aria-label="Places" className="flex gap-1">
+        <nav aria-label="Places" className="flex flex-wrap gap-1">
           {PLACES.map(([href, name]) => (
             <Link key={href} href={href} className="rounded-sm px-3 py-1 hover:bg-l80">
               {name}
             </Link>
           ))}
         </nav>
-        <div className="ml-auto flex items-center gap-4">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 sm:ml-auto">
           <SurroundSwitch start={surround} save={setSurround} />
           <span className="quiet">{teacher.name}</span>
           <form action={signOut}>
