@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import jsdoc from 'eslint-plugin-jsdoc';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
@@ -28,6 +29,20 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
       '@typescript-eslint/no-unnecessary-type-assertion': 'off',
       '@typescript-eslint/require-await': 'off',
+    },
+  },
+  {
+    // What the core hands out says what it is: its description, and what it throws where it throws by itself.
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        { publicOnly: true, require: { FunctionDeclaration: true, ClassDeclaration: true }, enableFixer: false },
+      ],
+      'jsdoc/require-description': ['error', { contexts: ['FunctionDeclaration', 'ClassDeclaration'] }],
+      'jsdoc/check-param-names': 'error',
     },
   },
   {

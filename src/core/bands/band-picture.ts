@@ -24,6 +24,7 @@ export interface BandPicture {
 
 export const BAND_FRAME: Frame = { widthMm: 180, heightMm: 150 };
 
+/** The crossing of thirds nearest to a lamp, and how far off it is; places are millimetres in the frame. */
 export function nearestThird(frame: Frame, lamp: { readonly x: number; readonly y: number }): BandPicture['thirds'] {
   const crossings = [1, 2].flatMap((i) =>
     [1, 2].map((k): Corner => [(i * frame.widthMm) / 3, (k * frame.heightMm) / 3]),

@@ -70,6 +70,7 @@ export interface Calibration {
 /** A place of which more (as a share) meets the camera's top code tells nothing. */
 export const CLIPPED_SHARE = 0.02;
 
+/** The print of a whole sheet as it lies in a photograph; `knownLight` is ln of light by place in mm, where a second photograph tells it. */
 export function sheetCard(
   plane: Plane,
   layout: SheetLayout,

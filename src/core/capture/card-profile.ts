@@ -49,6 +49,7 @@ const PRINTERS: readonly (readonly [lightness: number, halfWidth: number])[] = [
   [95, 3],
 ];
 
+/** How printers differ: half-width (L*) of the 95 % interval of a nominal print at a lightness (L*), straight between known points. */
 export function printerHalfWidth(lightness: number): number {
   const first = PRINTERS[0] as readonly [number, number];
   if (lightness <= first[0]) return first[1];
@@ -60,6 +61,7 @@ export function printerHalfWidth(lightness: number): number {
   return (PRINTERS.at(-1) as readonly [number, number])[1];
 }
 
+/** What a print reflects when nobody has read it: `ends` are L* of its paper and of its darkest grey. */
 export function nominalProfile(card: CardPatches, ends: CardEnds = NOMINAL_CARD): CardProfile {
   return {
     basis: 'nominal',

@@ -147,8 +147,7 @@ export function checkGeometry(plane: Plane, frame: SheetFrame, edges: readonly F
   const resolution = Math.min(
     ...frame.markers.map((m) => resolutionAt(plane, m.xMm + m.sizeMm / 2, m.yMm + m.sizeMm / 2)),
   );
-  if (resolution < GATE.low_resolution.limit)
-    issues.push(tooSmall(resolution));
+  if (resolution < GATE.low_resolution.limit) issues.push(tooSmall(resolution));
   else if (width > GATE.blur.limit || edges.length < 24)
     issues.push(
       issue('blur', width, 'The picture is blurred: hold still, tap on the sheet to focus, and take it once more.'),

@@ -49,10 +49,12 @@ export interface CaptureIssue {
   readonly say: string;
 }
 
+/** One thing that the gate found: its number in the unit of its rule, and a box in shares of the photograph. */
 export function issue(code: GateCode, value: number, say: string, box: PhotoBox | null = null): CaptureIssue {
   return { code, value: Math.round(value * 1000) / 1000, limit: GATE[code].limit, box, say };
 }
 
+/** Whether any of these makes a reading misleading. */
 export function refuses(issues: readonly CaptureIssue[]): boolean {
   return issues.some((i) => GATE[i.code].refuses);
 }

@@ -18,6 +18,7 @@ export interface Patchwork {
   readonly y: Float32Array;
 }
 
+/** Reflectance (linear, 0 to 1 and beyond) over a box of the sheet in mm, every `stepMm`; NaN outside the photograph. */
 export function patchwork(photo: Photo, calibration: Calibration, box: BoxMm, stepMm: number = SAMPLE_MM): Patchwork {
   const samples = sampleBox(photo, calibration.plane, box, stepMm);
   const rgb = reflectances(calibration, samples);

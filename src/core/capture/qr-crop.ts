@@ -12,6 +12,7 @@ export interface GreyPicture {
 
 const QR_STEP_MM = 0.1;
 
+/** The code of a sheet, rectified: grey codes 0 to 255 of its box in mm. */
 export function qrCrop(photo: Photo, plane: Plane, box: BoxMm): GreyPicture {
   const s = sampleBox(photo, plane, box, QR_STEP_MM);
   const data = new Uint8ClampedArray(s.columns * s.rows);

@@ -29,6 +29,7 @@ export function storeCard(readings: CardReadings, basis: StoredCard['basis'], na
   return { basis, name, paper: readings.paper, patches: [...readings.patches].map(([k, lab]) => [k, lab]) };
 }
 
+/** A stored card as a measurement takes it. */
 export function knownCardOf({ basis, paper, patches }: StoredCard): KnownCard {
   return { basis, readings: { paper, patches: new Map(patches) } };
 }

@@ -38,6 +38,7 @@ export function labD50ToD65(lab: Triple): Triple {
   return xyzD65ToLab(adapt(d50, WHITE_D50, WHITE_D65));
 }
 
+/** L*a*b* under D65 to L*a*b* under D50, by Bradford's transform. */
 export function labD65ToD50(lab: Triple): Triple {
   const [x, y, z] = adapt(labToXyzD65(lab), WHITE_D65, WHITE_D50);
   return xyzD65ToLab([(x / WHITE_D50[0]) * WHITE_D65[0], y, (z / WHITE_D50[2]) * WHITE_D65[2]]);

@@ -10,6 +10,7 @@ export const SAME_PRIMARIES: ColourMatrix = [
   [0, 0, 1],
 ];
 
+/** A linear colour times a 3 x 3 matrix of rows. */
 export function applyMatrix(m: ColourMatrix, [r, g, b]: Triple): Triple {
   return [
     m[0][0] * r + m[0][1] * g + m[0][2] * b,
@@ -18,6 +19,7 @@ export function applyMatrix(m: ColourMatrix, [r, g, b]: Triple): Triple {
   ];
 }
 
+/** The matrix that undoes another. Throws where it has none. */
 export function inverseMatrix(m: ColourMatrix): ColourMatrix {
   return solve(new Matrix(m.map((r) => [...r])), Matrix.eye(3)).to2DArray() as unknown as ColourMatrix;
 }

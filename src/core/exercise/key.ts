@@ -30,6 +30,7 @@ export function toneTargets(count: number, ends: Ends, pushPercent = 0): number[
 
 /** How values are to sit: the exercise's own choice where it makes one, else that of the picture as it was prepared. */
 export type Sitting = Pick<Judging, 'key' | 'pushPercent'>;
+/** The exercise's own choice of key and push (percent) where it makes one, else that of the picture as it was prepared. */
 export function sittingOf(exercise: Sitting, prepared: Sitting | null): Sitting {
   return {
     key: exercise.key === 'full' ? (prepared?.key ?? 'full') : exercise.key,

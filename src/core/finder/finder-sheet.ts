@@ -18,6 +18,7 @@ export const chartPatches = (): readonly (BoxMm & { readonly code: number })[] =
     ...boxMm(MARGIN_MM + (i % ACROSS) * PITCH_X_MM, TOP_MM + Math.floor(i / ACROSS) * PITCH_Y_MM, PATCH_MM, PATCH_MM),
   }));
 
+/** The chart of a printer: patches of known codes to be read by an instrument or against a card. */
 export function drawChart(paper: PaperId): SheetDrawing {
   const { widthMm, heightMm } = PAPERS[paper];
   return {

@@ -56,6 +56,7 @@ export function parseCardCsv(text: string): CardReadings {
 
 const short = (v: number): string => String(Number(v.toFixed(3)));
 
+/** Readings as CSV with the columns patch, lightness, a, b (L*a*b* under D65), to three decimals. */
 export function formatCardCsv({ paper, patches }: CardReadings): string {
   const row = (name: string | number, lab: Triple) => `${name},${lab.map(short).join(',')}`;
   const lines = [...patches].sort(([a], [b]) => a - b).map(([k, lab]) => row(k, lab));

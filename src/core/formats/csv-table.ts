@@ -10,6 +10,7 @@ export interface CsvTable {
   readonly number: (cell: string | undefined) => number;
 }
 
+/** A table from CSV text: quotes, semicolons, tabs and decimal commas are understood. */
 export function readCsvTable(text: string): CsvTable {
   const { data, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), {
     skipEmptyLines: 'greedy',

@@ -5,6 +5,7 @@ import { PAINT_IDS, type PaintId, PAINTS } from '../exercise/paints';
 import type { PaintFigures } from '../mixing/paint-model';
 import { readCsvTable } from './csv-table';
 
+/** The file holds no palette; `message` says what to change. */
 export class BadPalette extends Error {
   override readonly name = 'BadPalette';
 }
@@ -29,6 +30,7 @@ const figures = z.object({
 
 const short = (n: number): string => String(Number(n.toFixed(3)));
 
+/** A palette as CSV: each paint with its mass tone (L*a*b*) and its tinting strength. */
 export function formatPalette(rows: readonly PaletteRow[]): string {
   return `${Papa.unparse([COLUMNS, ...rows.map((r) => [PAINTS[r.paint].name, ...r.massTone.map(short), short(r.tinting)])], { newline: '\n' })}\n`;
 }

@@ -7,6 +7,7 @@ export interface Swatch {
   readonly rgb: readonly [number, number, number];
 }
 
+/** The file holds no swatches; `message` says what to change. */
 export class BadSwatches extends Error {
   override readonly name = 'BadSwatches';
 }
@@ -22,6 +23,7 @@ export function gplColours(colours: readonly { readonly name: string; readonly l
   });
 }
 
+/** Swatches (sRGB codes 0 to 255) as a GPL palette. */
 export function formatGpl(name: string, swatches: readonly Swatch[]): string {
   const line = (s: Swatch) =>
     `${s.rgb.map((v) => String(v).padStart(3)).join(' ')}\t${s.name.replace(/[\r\n\t]/g, ' ')}`;

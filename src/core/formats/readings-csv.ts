@@ -36,6 +36,7 @@ export function parseReadings(text: string): Reading[] {
   });
 }
 
+/** Readings of a printer's chart as CSV: printer code 0 to 255 and L*, to two decimals. */
 export function formatReadings(readings: readonly Reading[]): string {
   return `${HEADER.join(',')}\n${readings.map((r) => `${r.code},${r.lightness.toFixed(2)}`).join('\n')}\n`;
 }

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { type ShelfItem, STORED_IDS, type StoredId, storedName, storedUnit } from '../planning/quantities';
 import { readCsvTable } from './csv-table';
 
+/** The file holds no cupboard; `message` says what to change. */
 export class BadShelf extends Error {
   override readonly name = 'BadShelf';
 }
@@ -17,6 +18,7 @@ export const shelfItemSchema = z.object({
 const HEADER = ['what', 'pack', 'price', 'stock'] as const;
 export type Shelf = Partial<Record<StoredId, ShelfItem>>;
 
+/** A cupboard as CSV, a row for each thing that stands in it. */
 export function formatShelf(shelf: Shelf): string {
   const rows = STORED_IDS.flatMap((id) => {
     const item = shelf[id];

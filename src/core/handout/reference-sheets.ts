@@ -62,6 +62,7 @@ function numbersIn({ toneOf, width, height }: TonePlane): { x: number; y: number
   );
 }
 
+/** The pages of a reference: grey, squinted, in its tones, its outlines to trace. */
 export function drawReferenceSheets(
   pictures: ReferencePictures,
   words: ReferenceSheetWords,

@@ -28,6 +28,7 @@ function weights(wet: number): [number, number, number] {
   return wet <= b ? [1 - at, at, 0] : [0, 1 - at, at];
 }
 
+/** L* of a mix when it is dry, from its L* while it is wet. */
 export function dryOf(wet: number, [a, b, c]: DryShift): number {
   const [p, q, r] = weights(wet);
   return wet + p * a + q * b + r * c;

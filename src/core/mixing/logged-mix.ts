@@ -36,6 +36,7 @@ export type LoggedMix = z.infer<typeof loggedMixSchema>;
 /** Readings by hand are taken to be good to this, L*. */
 export const HAND_NOISE = 1;
 
+/** What was logged can't be a mix of these paints; `message` says why. */
 export class NonsenseMix extends Error {
   override readonly name = 'NonsenseMix';
 }
@@ -53,6 +54,7 @@ export function sharesOf(parts: Parts): Parts {
   );
 }
 
+/** Whether two mixes hold the same paints in the same shares. */
 export function sameMix(first: Parts, second: Parts): boolean {
   const [a, b] = [sharesOf(first), sharesOf(second)];
   const ids = new Set([...Object.keys(a), ...Object.keys(b)] as PaintId[]);

@@ -35,6 +35,7 @@ const each = (make: (band: 0 | 1 | 2) => number): Triple => [make(0), make(1), m
 /** No film is darker within, in any band; a colour outside sRGB would else make a paint of hardly any scattering. */
 const DARKEST_BAND = 0.006;
 
+/** What is known of a paint: the studio's own figures, else the catalogue's. */
 export function figuresOf(id: PaintId, own: Figures = {}): PaintFigures {
   return own[id] ?? PAINTS[id];
 }
@@ -52,6 +53,7 @@ export const isWhite = (id: PaintId): boolean => PAINTS[id].family === 'white';
 
 /** Models of the paints, by the studio's own figures where it has some. */
 export type Palette = ReadonlyMap<PaintId, PaintModel>;
+/** Models of some paints by the studio's own figures where it has some. */
 export function paletteOf(paints: readonly PaintId[], own: Figures = {}): Palette {
   return new Map(paints.map((id) => [id, modelOf(figuresOf(id, own), isWhite(id))]));
 }

@@ -8,8 +8,6 @@ import { massSchema } from '../tones/mass';
 export const NOTAN_RESULT_VERSION = 2;
 
 const share = z.number().min(0).max(1);
-const box = z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() });
-
 export const notanResultSchema = z.object({
   version: z.literal(NOTAN_RESULT_VERSION),
   kind: z.literal('notan'),

@@ -46,6 +46,7 @@ export interface BenchState {
 }
 type Key = (p: Preparation) => string;
 
+/** What is worked out of a picture on the bench, remembered as long as what it rests on stays the same. */
 export function benchState(photo: Photo): BenchState {
   const [half, plainHalf] = [remembered<Raster<'linear', 1>>(), remembered<Raster<'lightness', 1>>()];
   const [span, rgb, luminance, plain, exact, quickly, counts, shapes, lit, tones, facts] = [

@@ -37,6 +37,7 @@ function largestContrast({ data, width, height }: Raster<'lightness', 1>): Refer
   return best;
 }
 
+/** Facts of a picture: shares of its tones, percentiles and thirds of its lightness (L*), its key. */
 export function referenceFacts(lightness: Raster<'lightness', 1>, toneOf: Uint8Array): ReferenceFacts {
   const counts = lightnessHistogram(lightness.data);
   const total = counts.reduce((a, n) => a + n, 0);

@@ -92,6 +92,7 @@ export interface Expectation {
   readonly hue: boolean;
 }
 
+/** A measured scale against its exercise: targets, errors (L* and steps), gaps, flags, least work. */
 export function compareScale(
   terms: ScaleTerms,
   read: readonly ReadStep[],

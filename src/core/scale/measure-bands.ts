@@ -230,6 +230,7 @@ function measureFree(photo: Photo, request: BandsRequest, target: FreeTarget, to
   return compareScale(judged, read, { ...base, accepted: !refuses(issues), issues }, expectation(request));
 }
 
+/** Reads a photograph against an exercise of bands, printed or drawn by hand. Throws BadCorners and WrongCard on what was given beside it. */
 export async function measureBands(photo: Photo, request: BandsRequest, tools: MeasureTools): Promise<ScaleResult> {
   tools.onStage?.('finding the sheet');
   const target = settledTarget(photo, request.target, tools);

@@ -42,6 +42,7 @@ function placeIn(p: Patchwork, frame: BoxMm, [x, y]: Corner): number {
   return r * columns + c;
 }
 
+/** L* of a patchwork after a small blur in linear light; what lies outside the photograph counts as black. */
 export function softLightness(p: Patchwork): Float32Array {
   const { columns, rows, stepXMm } = p.samples;
   const filled = p.y.map((y) => (Number.isNaN(y) ? 0 : y));

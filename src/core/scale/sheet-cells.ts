@@ -17,6 +17,7 @@ function middleLab(photo: Photo, calibration: Calibration, cell: BoxMm): Triple 
   return meanLab(patchwork(photo, calibration, box));
 }
 
+/** Reads every cell of a sheet, each told apart from the paint of its neighbours. */
 export function readCells(photo: Photo, calibration: Calibration, layout: ScaleLayout): CellReading[] {
   const ground = calibration.profile.paper;
   // Two passes would be needed to know the neighbours' paint; a coarse look at each cell's middle is enough.

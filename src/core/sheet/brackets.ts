@@ -42,6 +42,7 @@ const CODES = Array.from(
   (_, i) => RAMP_CODES[Math.round((i * (RAMP_CODES.length - 1)) / (GREYS - 1))] ?? 0,
 );
 
+/** Where the four corner pieces stand on a page, mm. */
 export function bracketPage(paper: PaperId): BracketPage {
   const { widthMm, heightMm } = PAPERS[paper];
   const left = (widthMm - 2 * WIDE - GAP) / 2;
@@ -88,6 +89,7 @@ export function bracketPage(paper: PaperId): BracketPage {
   };
 }
 
+/** The page of corner pieces as marks. */
 export function drawBrackets(page: BracketPage): SheetDrawing {
   const marks: Mark[] = [
     ...page.brackets.map((b): Mark => ({ kind: 'outline', box: b, code: 120, lineMm: 0.2 })),

@@ -62,6 +62,7 @@ export interface ScaleSheetWords {
   readonly kind?: string;
 }
 
+/** Words on a sheet: position of the first baseline and size in mm; black and regular unless said. */
 export function text(
   words: string,
   xMm: number,

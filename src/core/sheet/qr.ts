@@ -26,6 +26,7 @@ const fields = z.tuple([
   id,
 ]);
 
+/** What the code of a sheet says: FG1:kind:steps:paper:exercise:student, “-” where there is none. */
 export function formatSheetTag(tag: SheetTag): string {
   return ['FG1', tag.kind, tag.steps, tag.paper, tag.exercise ?? '-', tag.student ?? '-'].join(':');
 }

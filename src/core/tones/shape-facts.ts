@@ -30,6 +30,7 @@ export interface ShapeFacts {
   readonly ragged: number;
 }
 
+/** What shapes a plane of `count` tones is made of; sizes are shares of the picture. */
 export function shapeFacts(toneOf: Uint8Array, width: number, height: number, count: number): ShapeFacts {
   const long = Math.max(width, height);
   const edges = outlinesOf(toneOf, width);

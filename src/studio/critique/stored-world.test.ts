@@ -114,9 +114,9 @@ test('a draft says of the same things, weighs them the same, and keeps every edi
 
 test('decisions and states are what they were', async () => {
   const { db } = opened;
-  expect(await db.select({ id: decisions.id, verdict: decisions.verdict }).from(decisions).orderBy(decisions.id)).toEqual(
-    before.decided,
-  );
+  expect(
+    await db.select({ id: decisions.id, verdict: decisions.verdict }).from(decisions).orderBy(decisions.id),
+  ).toEqual(before.decided);
   expect(await db.select({ id: handIns.id, state: handIns.state }).from(handIns).orderBy(handIns.id)).toEqual(
     before.states,
   );

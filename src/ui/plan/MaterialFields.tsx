@@ -25,7 +25,7 @@ export function MaterialFields({ medium, materials, group, set, reason, onReason
       <summary className="min-h-8 cursor-pointer">
         Materials and care: {materials.paints.length} paints, {cautions.length} cautions
       </summary>
-      <fieldset className="my-2 grid grid-cols-4 gap-x-3">
+      <fieldset className="my-2 grid grid-cols-2 gap-x-3 sm:grid-cols-4">
         <legend className="label">Paints</legend>
         {PAINT_IDS.map((id) => (
           <label key={id} className="flex items-center gap-1.5 text-13">
@@ -42,7 +42,7 @@ export function MaterialFields({ medium, materials, group, set, reason, onReason
           </label>
         ))}
       </fieldset>
-      <div className="grid grid-cols-4 gap-3">
+      <div className="grid grid-cols-1 items-end gap-3 sm:grid-cols-4">
         <Choice
           label="Thinned with"
           value={materials.thinner}

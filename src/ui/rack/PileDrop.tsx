@@ -122,7 +122,7 @@ export function PileDrop({ classId }: { readonly classId: string }) {
       {rows.length > 0 && (
         <ul className="mt-2 grid max-h-56 gap-1 overflow-y-auto text-13" aria-label="What became of each picture">
           {rows.map((r, i) => (
-            <li key={i} className="grid grid-cols-[14rem_7rem_1fr] gap-2">
+            <li key={i} className="grid gap-x-2 sm:grid-cols-[14rem_7rem_1fr]">
               <span className="truncate">{r.name}</span>
               <span className="font-semibold">{r.kind in SAYS ? SAYS[r.kind as PileOutcome['kind']] : ''}</span>
               <span>{r.kind === 'handed-in' ? `${r.student}, ${r.exercise}` : r.say}</span>

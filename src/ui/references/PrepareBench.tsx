@@ -176,7 +176,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
   const say = bench.trouble || answer?.trouble || trouble;
   const proportion = answer && answer.height > 1 ? answer.width / answer.height : preparation.proportion;
   return (
-    <div className="grid h-[calc(100vh-44px)] min-h-[640px] grid-cols-[minmax(0,1fr)_20rem]">
+    <div className="grid lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_20rem]">
       <section className="flex min-h-0 min-w-0 flex-col gap-2 p-3" aria-label="Pictures">
         <div className="grid min-h-0 flex-1 grid-cols-2 gap-3">
           {(

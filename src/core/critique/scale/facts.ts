@@ -68,6 +68,7 @@ function judgedBy(terms: ScaleTerms, { steps, pure }: ScaleResult): ScaleTerms {
   return { ...terms, targets: steps.map((s) => s.target) };
 }
 
+/** A measured scale with what is wrong with its values, each thing once. */
 export function scaleReading(result: ScaleResult, terms: ScaleTerms): ScaleReading {
   const causes = diagnose(
     judgedBy(terms, result),

@@ -11,6 +11,7 @@ export interface ScaleNames {
   readonly lightFirst: boolean;
 }
 
+/** Names in a row: “3”, “3 and 4”, “3, 4 and 5”. */
 export function list(labels: readonly string[]): string {
   if (labels.length <= 1) return labels[0] ?? '';
   return `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;

@@ -6,7 +6,7 @@ import { bandsSchema, type Motif, type TermsOf } from '../../exercise/terms';
 import { pictureLayout } from '../../sheet/picture-layout';
 import { FRAMINGS, type Kind, type SheetWords, type ValueArea } from '../kind';
 import { oneSitting } from '../sittings';
-import { stepped, stepValues } from '../steps/stepped';
+import { stepValues } from '../steps/stepped';
 import { PHOTOGRAPH, WASH } from '../work-words';
 
 type Terms = TermsOf<'bands'>;
@@ -64,13 +64,7 @@ function work(terms: Terms, _labels: readonly string[], mixing: readonly string[
   ];
 }
 
-// Of a row of steps bands have the values, and neither the sheet nor what is to be filled.
-const { layout: _layout, ...ofSteps } = stepped<Terms>(() => {
-  throw new Error('Bands have no row of cells.');
-});
-
 export const valueBands: Kind<Terms> = {
-  ...ofSteps,
   id: 'bands',
   family: 'bands',
   sheet: 'bands',
@@ -96,12 +90,17 @@ export const valueBands: Kind<Terms> = {
     pureAt: 'own-value',
   }),
   inShort: ({ steps, hue, medium }) => `${steps} bands${hue === null ? '' : ` of ${hue}`} in ${MEDIA[medium].name}`,
+  looks: true,
+  alwaysOnPaper: true,
+  values: stepValues,
+  numbered: (terms) => terms,
   layout: bandLayout,
   draw,
   widths: (terms) => bandPicture(terms).bands.map((b) => (2 * b.areaMm2) / Math.max(1, b.perimeterMm)),
   areas,
   work,
   stages: ({ medium }) => oneSitting(medium, MINUTES),
+  wanted: () => null,
   row: ({ order, workOrder, hue, pureAt }) => ({
     order,
     work: workOrder,
