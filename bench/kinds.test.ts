@@ -79,6 +79,35 @@ test('bands are read where they were printed; a silhouette with gaps is told, an
   }
 });
 
+test('bands of one colour are held to their hue: one that turns is told, and none as a drift of grey', async () => {
+  const terms = { ...defaultTerms('bands'), hue: 'ultramarine', pureAt: 'own-value' as const };
+  const pure = 40;
+  const { bands } = bandPicture(terms);
+  const layout = exerciseLayout(terms);
+  const frame = layout.cells[0];
+  const targets = targetLightnesses(terms.steps, terms.ends, 'light-first', 'lightness');
+  const TURNED = 3;
+  const areas = bands.map((band, i) => {
+    const lightness = targets[i] ?? 50;
+    const strength = 26 * Math.exp(-(((lightness - pure) / 26) ** 2));
+    const angle = -1.3 + (i === TURNED - 1 ? 0.8 : 0);
+    return {
+      rings: band.shape
+        .flat()
+        .map((ring) => ring.map(([x, y]) => [x + (frame?.xMm ?? 0), y + (frame?.yMm ?? 0)] as const)),
+      lightness,
+      colour: [strength * Math.cos(angle), strength * Math.sin(angle)] as const,
+      waver: 0.5,
+      streaks: 0,
+    };
+  });
+  const { photo, tools } = await seen(paintAreas(await printed(terms), areas, SEED), terms);
+  const result = await measureBands(photo, { terms, expected: nobody, pureLightness: pure }, tools);
+  expect(result.capture.accepted).toBe(true);
+  const told = result.steps.map((s) => s.flags.filter((f) => /hue|drift/.test(f)));
+  expect(told).toEqual(bands.map((_, i) => (i === TURNED - 1 ? ['hue_turn'] : [])));
+});
+
 test('a scale of one colour runs through it, and a step whose hue turns is told', async () => {
   const terms = defaultTerms('monochrome-scale');
   const pure = 42;

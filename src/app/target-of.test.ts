@@ -1,3 +1,4 @@
+import { Refused } from '@/studio/access/actor';
 import { targetOf } from './target-of';
 
 const asked = (target: unknown) =>
@@ -26,9 +27,10 @@ test.each([
   ['three corners', { kind: 'marked', corners: square.slice(1) }, 'Mark all four corners.'],
   ['a corner outside', { kind: 'marked', corners: [{ x: -0.2, y: 0 }, ...square.slice(1)] }, 'outside the picture'],
   ['lines that cross', { kind: 'marked', corners: [square[0], square[2], square[1], square[3]] }, 'cross'],
-  ['no area', { kind: 'marked', corners: square.map(({ x }) => ({ x, y: 0.5 })) }, ''],
-  ['one place four times', { kind: 'marked', corners: square.map(() => ({ x: 0.5, y: 0.5 })) }, ''],
+  ['no area', { kind: 'marked', corners: square.map(({ x }) => ({ x, y: 0.5 })) }, 'enclose nothing'],
+  ['one place four times', { kind: 'marked', corners: square.map(() => ({ x: 0.5, y: 0.5 })) }, 'enclose nothing'],
   ['a canvas as deep as a box', { kind: 'brackets', depthMm: 400 }, '0 to 100 mm'],
 ])('%s is told', (_, target, words) => {
+  expect(() => asked(target)).toThrow(Refused);
   expect(() => asked(target)).toThrow(words);
 });

@@ -8,6 +8,8 @@ export interface PaintedArea {
   /** Closed rings in mm on the sheet, filled by the even-odd rule; later areas cover earlier ones. */
   readonly rings: readonly (readonly (readonly [xMm: number, yMm: number])[])[];
   readonly lightness: number;
+  /** Its colour, a* and b*; grey where nothing is said. */
+  readonly colour?: readonly [a: number, b: number];
   /** How far the hand wavers off the outline, mm. */
   readonly waver: number;
   /** Strength of strokes, L*. */
@@ -45,11 +47,8 @@ export function paintAreas(printed: Surface, areas: readonly PaintedArea[], seed
           px++
         ) {
           const stroke = smoothNoise(px / perMm / 1.3, yMm / 12, strokes);
-          data.fill(
-            labToLinearRgb([area.lightness + (0.6 + area.streaks) * stroke, 0, 0])[1],
-            (py * width + px) * 3,
-            (py * width + px) * 3 + 3,
-          );
+          const [a, b] = area.colour ?? [0, 0];
+          data.set(labToLinearRgb([area.lightness + (0.6 + area.streaks) * stroke, a, b]), (py * width + px) * 3);
         }
     }
   });

@@ -52,6 +52,23 @@ test('a red is lightened by white or a lighter neighbour, darkened by black or i
   expect(waysTo(palette, 'cadmium-red', 99, 'satin').every((w) => !w.reachable)).toBe(true);
 });
 
+test('only what greys a paint is its complement; what comes nearest is told with the colour that stays', () => {
+  const role = (start: PaintId, by: PaintId) => {
+    const way = waysTo(palette, start, start === 'ultramarine' ? 40 : 60, 'satin').find((w) => w.by === by);
+    return way && [way.role, way.still];
+  };
+  // Red and a bluish green meet in a grey; yellow and blue lie across the circle, and make greens all the way.
+  expect(role('cadmium-red', 'phthalo-green')).toEqual(['complement', null]);
+  expect(role('phthalo-green', 'cadmium-red')).toEqual(['complement', null]);
+  expect(role('lemon-yellow', 'ultramarine')).toEqual(['nearest-complement', 'green']);
+  expect(role('ultramarine', 'lemon-yellow')).toEqual(['nearest-complement', 'green']);
+  for (const start of studio)
+    for (const way of waysTo(palette, start, 40, 'satin'))
+      expect(way.still !== null).toBe(way.role === 'nearest-complement');
+  // A black has no colour that could be greyed.
+  expect(waysTo(palette, 'ivory-black', 40, 'satin').map((w) => w.role)).not.toContain('complement');
+});
+
 test('darks of three schools, the darkest first, with the drift of their greys', () => {
   const darks = darksOf(palette, 'satin');
   expect(new Set(darks.map((d) => d.school))).toEqual(new Set(['tube', 'earths', 'complements']));

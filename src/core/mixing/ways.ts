@@ -11,7 +11,7 @@ import type { SurfaceId } from './surface';
 export interface Way {
   readonly by: PaintId;
   readonly role: 'white' | 'lighter-neighbour' | 'complement' | 'nearest-complement' | 'black' | 'earth';
-  /** Of what is nearest to a complement and greys it not: the colour that is left where least of it is. */
+  /** Of what is nearest to a complement and greys it not: the colour that the mix has at this lightness. */
   readonly still: string | null;
   /** Share of the second paint, 0 to 1. */
   readonly share: number;
@@ -29,8 +29,15 @@ const between = (a: number, b: number): number => Math.abs(((a - b + 540) % 360)
 /** Hues this far apart (degrees) are neighbours, and from that far on one may grey the other. */
 const NEIGHBOUR = 70;
 const OPPOSITE = 130;
-/** Two paints grey each other where some mix of them has no more colour (a*b* chroma) than this: a coloured grey. */
-const GREYED = 12;
+/**
+ * Two paints grey each other where some mix of them has no more colour than this for its lightness (chroma over L*: a
+ * dark grey shows less of the same chroma), and the more colourful one has turned no further than so many degrees when
+ * half of its chroma is gone: past that the mix is another colour, as yellow and blue make green.
+ */
+const GREYED = 0.35;
+const TURNED = 30;
+/** Less chroma than this is no colour that could be greyed. */
+const COLOURED = 10;
 
 /** What a colour is called by its hue in a*b*, from each angle (degrees) on. */
 const HUE_NAMES: readonly (readonly [from: number, name: string])[] = [
@@ -47,17 +54,22 @@ function hueName(lab: Triple): string {
   return HUE_NAMES.findLast(([from]) => hue >= from)?.[1] ?? 'red';
 }
 
-/** The mix of two paints that has least colour. */
-function leastColour(a: PaintModel, b: PaintModel, surface: SurfaceId): Triple {
-  const mixes = Array.from({ length: 39 }, (_, k) => linearRgbToLab(coveringRgb(blend(a, b, (k + 1) / 40), surface)));
-  return mixes.reduce((least, lab) => (chromaOf(lab) < chromaOf(least) ? lab : least));
+/** Whether two paints grey each other. */
+function greyEachOther(a: PaintModel, b: PaintModel, surface: SurfaceId): boolean {
+  const mixes = Array.from({ length: 41 }, (_, k) => linearRgbToLab(coveringRgb(blend(a, b, k / 40), surface)));
+  const [first, last] = [mixes[0] as Triple, mixes[40] as Triple];
+  const ordered = chromaOf(first) >= chromaOf(last) ? mixes : [...mixes].reverse();
+  const strong = ordered[0] as Triple;
+  const half = ordered.find((lab) => chromaOf(lab) <= chromaOf(strong) / 2);
+  const turned = half ? between(hueOf(half), hueOf(strong)) : 0;
+  return turned <= TURNED && mixes.some((lab) => chromaOf(lab) <= GREYED * lab[0]);
 }
 
 function roleOf(paint: PaintId, lab: Triple, start: Triple): Way['role'] | null {
   const { family } = PAINTS[paint];
   if (family === 'white' || family === 'black') return family;
   const apart = between(hueOf(lab), hueOf(start));
-  if (apart >= OPPOSITE) return 'complement';
+  if (apart >= OPPOSITE && Math.min(chromaOf(lab), chromaOf(start)) >= COLOURED) return 'complement';
   if (apart <= NEIGHBOUR && lab[0] > start[0] + 5) return 'lighter-neighbour';
   return family === 'earth' ? 'earth' : null;
 }
@@ -73,8 +85,7 @@ export function waysTo(palette: Palette, start: PaintId, lightness: number, surf
     const { share, reachable } = shareFor(from, model, lightness, surface);
     const rgb = coveringRgb(blend(from, model, share), surface);
     const lab = linearRgbToLab(rgb);
-    const greyest = role === 'complement' ? leastColour(from, model, surface) : null;
-    const still = greyest && chromaOf(greyest) > GREYED ? hueName(greyest) : null;
+    const still = role === 'complement' && !greyEachOther(from, model, surface) ? hueName(lab) : null;
     const told = still === null ? role : 'nearest-complement';
     const way = { by: paint, role: told, still, share, lab, chroma: chromaOf(lab) } as const;
     return [{ ...way, hueTurn: hueTurn(startRgb, rgb), reachable }];

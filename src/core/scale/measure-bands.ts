@@ -19,7 +19,6 @@ import { pictureLayout } from '../sheet/picture-layout';
 import { type BandReadings, findDrawnIn, readBands } from './band-cells';
 import { compareScale, nothingRead, type ReadStep } from './compare';
 import { LIMITS, type ScaleTerms, targetsFor } from './flags';
-
 import type { Capture } from '../capture/capture-result';
 import { patchwork } from '../capture/patchwork';
 import type { CellReading } from './read-cell';

@@ -1,8 +1,11 @@
+import { defaultScale } from '@/core/exercise/scale';
 import { attempts, decisions, handIns } from '@/data/schema/tables';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
+import type { PGlite } from '@electric-sql/pglite';
 import { jest } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import { decide, editItem, setWord, withdraw } from '../critique/critiquing';
+import { setExercise } from '../plan/exercises';
 import { eachInNewStudio, resultWith, saidOf, type TestStudio } from '../test-studio';
 import { myExercise } from '../views/my-work';
 import { rackOf } from '../views/rack';
@@ -160,6 +163,36 @@ test('a newer photograph is the one to decide on', async () => {
   await expect(decide(studio.house, studio.teacher, first, 'pass')).rejects.toThrow('newer photograph came in');
   await decide(studio.house, studio.teacher, second, 'pass');
   await expect(studio.send(studio.bea, 30)).rejects.toThrow('passed');
+});
+
+test('the rack asks the database as often for one hand-in as for many', async () => {
+  const asked = async () => {
+    const { $client } = studio.house.db as unknown as { $client: PGlite };
+    const query = jest.spyOn($client, 'query');
+    const { cells } = await rackOf(studio.house, studio.teacher, studio.classId);
+    const times = query.mock.calls.length;
+    query.mockRestore();
+    return { cells: cells.length, times };
+  };
+  await measured(10);
+  const one = await asked();
+  const ids = await Promise.all(
+    [5, 7].map((steps) =>
+      setExercise(studio.house, studio.teacher, studio.classId, {
+        title: `${steps} greys`,
+        note: '',
+        dueAt: null,
+        terms: defaultScale('gouache', steps),
+      }),
+    ),
+  );
+  for (const [i, student] of [studio.bea, studio.ruta].entries())
+    for (const [k, id] of ids.entries())
+      await measureAttempt(studio.house, await studio.send(student, 60 + 2 * i + k, id));
+  const many = await asked();
+  expect([one.cells, many.cells]).toEqual([1, 5]);
+  expect(one.times).toBeGreaterThan(0);
+  expect(many.times).toBe(one.times);
 });
 
 test('the rack and the table show the hand-in', async () => {

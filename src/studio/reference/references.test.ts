@@ -1,5 +1,5 @@
 /** Reference pictures, and paintings measured against them. */
-import { defaultTerms } from '@/core/kinds/table';
+import { defaultTerms, KIND_IDS, kindById } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
 import { NOTAN_RESULT_VERSION, type NotanResult } from '@/core/notan/result';
 import { massSchema } from '@/core/tones/mass';
@@ -278,6 +278,22 @@ test('when the picture is prepared anew a hand-in says so, and measured anew it 
   );
   expect(table.attempts.map((a) => a.number)).toEqual([1]);
   expect(await tonesOfAttempt(house, teacher, id, 'drawn')).not.toBeNull();
+});
+
+const BY_EYE = KIND_IDS.filter((id) => kindById(id).family === 'by-eye');
+
+test.each(BY_EYE)('%s, painted from a picture: the student sees it, and its sheets can be printed', async (kind) => {
+  const { house, teacher, classId } = studio;
+  const referenceId = await bringIn(house, teacher, await pictureFile(), origin);
+  const terms = defaultTerms(kind);
+  const set = { title: kind, note: '', dueAt: null, terms, referenceId };
+  const exerciseId = await setExercise(house, teacher, classId, set);
+  const picture = await exerciseReference(house, studio.bea, exerciseId, 'tones');
+  expect((await sharp(picture ?? undefined).metadata()).format).toBe('png');
+  // Every kind's sheets are drawn alike: one is enough.
+  if (kind !== BY_EYE[0]) return;
+  const sheets = await exerciseReference(house, teacher, exerciseId, 'sheets');
+  expect(Buffer.from(sheets ?? []).toString('latin1', 0, 5)).toBe('%PDF-');
 });
 
 test('without a picture to measure against a person judges by eye', async () => {

@@ -8,6 +8,7 @@ import { newId } from '@/data/schema/ids';
 import { classes, exercises, referencePictures } from '@/data/schema/tables';
 import type { PreparedReference } from '@/workers/tasks/prepared-plane';
 import { and, asc, desc, eq } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { type Actor, classOf, exerciseFor, NotFound, Refused, type Teacher } from '../access/actor';
 import { checkRoom, keepFile, keepPhoto } from '../hand-in/receive';
@@ -161,17 +162,13 @@ export async function referenceFileFor(
 }
 
 /** Tones to look at, made once for a whole class that opens the page together; the oldest go first. */
-const MOST_SHOWN = 24;
-const shown = new Map<string, Promise<Uint8Array>>();
+const shown = new LRUCache<string, Promise<Uint8Array>>({ max: 24 });
 
 function onceFor(key: string, make: () => Promise<Uint8Array>): Promise<Uint8Array> {
   const made = shown.get(key) ?? make();
-  shown.delete(key);
   shown.set(key, made);
   // What failed is tried again.
   made.catch(() => shown.delete(key));
-  const [oldest] = shown.keys();
-  if (shown.size > MOST_SHOWN && oldest !== undefined) shown.delete(oldest);
   return made;
 }
 

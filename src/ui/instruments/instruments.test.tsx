@@ -1,14 +1,18 @@
 /** The drawn instruments, as markup: what stands where, and what those who can't see it are told. */
 import { defaultTerms, stagesOf } from '@/core/kinds/table';
-import { meetingsOf } from '@/core/planning/meetings';
-import { firstTimetable } from '@/core/planning/timetable';
+import { dueOn, isoDayIn, meetingsOf } from '@/core/planning/meetings';
+import { checkTimetable, firstTimetable } from '@/core/planning/timetable';
+import type { Measured } from '@/studio/views/attempt';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { Letter } from '../hand-in/Letter';
 import { cssGrey } from '../parts/grey';
+import { sayDay, sayMoment } from '../parts/dates';
 import { StateMark } from '../parts/StateMark';
 import { ShoppingTable } from '../plan/ShoppingTable';
 import { TimetableStrip } from '../plan/TimetableStrip';
+import { Tray } from '../rack/Tray';
 import { GapLadder } from './GapLadder';
+import { HandInMark } from './HandInMark';
 import { Strip, type StripCell } from './Strip';
 import { ValueRuler } from './ValueRuler';
 import { ValueStrip } from './ValueStrip';
@@ -148,14 +152,14 @@ const rule = {
   except: [],
 };
 const stages = stagesOf({ ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' });
-const strip = (placing: Record<string, string>) =>
+const strip = (placing: Record<string, string>, due: Date | null = null) =>
   renderToStaticMarkup(
     <TimetableStrip
       rule={rule}
       stages={stages}
       placing={placing}
       placed
-      due={null}
+      due={due}
       lookMinutes={60}
       students={30}
       icsHref="/timetable/x"
@@ -176,4 +180,50 @@ test('a timetable with conflicts says why, and the smallest change', () => {
   expect(html).toContain('“greys in light and shadow” to Thu');
   expect(html).toContain('Mend it');
   expect(strip({})).toContain('There is no meeting left');
+});
+
+test('the day it is due and the timetable are one fact: what does not fit is told with the smallest change', () => {
+  const meetings = meetingsOf(rule);
+  const placing = firstTimetable(stages, meetings);
+  const ready = checkTimetable(stages, meetings, placing, rule.timeZone).dueAt as Date;
+  const week = 7 * 86_400_000;
+  const early = strip(placing, new Date(ready.getTime() - week));
+  expect(early).toContain(`make it due ${sayDay(ready, rule.timeZone)}`);
+  expect(early).not.toContain(`Photographs are due ${sayMoment(ready, rule.timeZone)}`);
+  const late = strip(placing, new Date(ready.getTime() + week));
+  expect(late).not.toContain('role="alert"');
+  expect(late).toContain(`Photographs are due ${sayMoment(new Date(ready.getTime() + week), rule.timeZone)}`);
+});
+
+test('a due day is told in the time zone of the class', () => {
+  const late = dueOn('2026-11-30', 'Pacific/Auckland');
+  expect(late.toISOString()).toBe('2026-11-30T07:00:00.000Z');
+  expect(isoDayIn(new Date('2026-11-30T11:30:00Z'), 'Pacific/Auckland')).toBe('2026-12-01');
+  expect(sayDay(new Date('2026-11-30T11:30:00Z'), 'Pacific/Auckland')).toBe('Tue 1 Dec');
+});
+
+test('a painting in few tones shows its picture, by-eye work its photograph, neither says that nothing was read', () => {
+  const tones = [{ index: 1, share: 1, referenceShare: 1, lightness: 90, spread: 1 }];
+  const mark = (measured: unknown) =>
+    renderToStaticMarkup(
+      <HandInMark attemptId="a1" measured={measured as Measured | null} labels={[]} alt="Bea’s painting" />,
+    );
+  expect(mark({ kind: 'notan', result: { tones } })).toContain('src="/picture/a1/strip"');
+  expect(mark({ kind: 'notan', result: { tones: [] } })).toContain('src="/picture/a1/preview"');
+  expect(mark(null)).toContain('src="/picture/a1/preview"');
+});
+
+test('nobody is chosen for a picture in the tray until somebody chooses', () => {
+  const html = renderToStaticMarkup(
+    <Tray
+      items={[{ id: 't1', name: 'IMG_1.jpg', reason: 'No name could be read.' }]}
+      students={[{ id: 's1', name: 'Bea Lindqvarn' }]}
+      exercises={[{ id: 'x1', title: 'Five greys' }]}
+      give={() => Promise.resolve({ ok: true })}
+      discard={() => Promise.resolve({ ok: true })}
+    />,
+  );
+  const chosen = [...html.matchAll(/<option[^>]*selected=""[^>]*>([^<]*)/g)].map((m) => m[1]);
+  expect(chosen).toEqual(['Whose is it?', 'Which exercise?']);
+  expect(count(html, /<select[^>]*required=""/g)).toBe(2);
 });

@@ -27,7 +27,7 @@ export function StudentRow({ id, number, name, newCode, remove }: Props) {
           </span>
         )}
       </th>
-      <td className="flex justify-end gap-2 py-1.5">
+      <td className="flex flex-wrap justify-end gap-2 py-1.5">
         <button
           type="button"
           className="calm"

@@ -156,7 +156,7 @@ export function MixingBench(props: Props) {
           }
           colour={tubeColour}
         />
-        <div className="ml-auto flex gap-3 self-center text-13">
+        <div className="ml-auto flex flex-wrap gap-3 self-center text-13">
           <a className="underline" href={`/palette/file/${props.classId}/${medium}?as=gpl`}>
             Swatches (GPL)
           </a>
@@ -178,7 +178,7 @@ export function MixingBench(props: Props) {
       )}
       <div className="grid gap-3 lg:grid-cols-[1fr_21rem]">
         <section className="panel p-3" aria-label="The set">
-          <div className="mb-2 flex items-end gap-2 text-13">
+          <div className="mb-2 flex flex-wrap items-end gap-2 text-13 xl:flex-nowrap">
             <PaintSelect label="Lightest" paints={paints} value={lightest} onChoose={(p) => (setLight(p), reset())} />
             <PaintSelect
               label="Pure colour between"

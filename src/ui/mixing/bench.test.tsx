@@ -164,7 +164,7 @@ test('ways and darks are told as tables', () => {
   const html = renderToStaticMarkup(<WaysPanel palette={palette} surface="matt" />);
   for (const words of [
     'with black: ivory black',
-    'with its complement: ultramarine',
+    'with what is nearest to a complement: ultramarine, still green',
     'hue turns',
     'its greys',
     'neutral',

@@ -5,6 +5,7 @@ import { NothingToPrepare } from '@/core/reference/prepare';
 import { type ReferencePlane, referencePlane, type Wanted } from '@/core/reference/prepared-tones';
 import { OneSided } from '@/core/reference/shadow-map';
 import { TooFewTones } from '@/core/tones/thresholds';
+import { LRUCache } from 'lru-cache';
 import { UnusablePicture, withPhoto } from '../decoding/decode';
 
 export interface PreparedReference {
@@ -15,17 +16,13 @@ export interface PreparedReference {
 }
 
 /** Planes that were made last, by what they rest on: an evening's hand-ins are all measured against the same one. */
-const MOST_KEPT = 4;
-const kept = new Map<string, ReferencePlane>();
+const kept = new LRUCache<string, ReferencePlane>({ max: 4 });
 
 /** The reference as an exercise wants it. Throws UnusablePicture with what to do about it. */
 export async function planeOf(reference: PreparedReference): Promise<ReferencePlane> {
   const key = JSON.stringify(reference);
   const plane = kept.get(key) ?? (await makePlane(reference));
-  kept.delete(key);
   kept.set(key, plane);
-  const [oldest] = kept.keys();
-  if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
   return plane;
 }
 

@@ -1,4 +1,5 @@
 /** What is said of a painting in few tones, from what was measured of it. */
+import { keyedEnds } from '../../exercise/key';
 import type { NumberingId } from '../../exercise/numbering';
 import { NOTAN_RESULT_VERSION, type NotanResult, notanResultSchema } from '../../notan/result';
 import { findingSchema } from '../finding';
@@ -103,6 +104,16 @@ test('grey for black is told where white is known, and not where the ends are ta
   const grey = measured({ tones: measured().tones.map((t) => (t.index === 2 ? { ...t, lightness: 41 } : t)) });
   expect(codes(grey)).toContain('grey_for_black');
   expect(codes({ ...grey, capture: { ...grey.capture, mode: 'relative' } })).not.toContain('grey_for_black');
+});
+
+test('a study in a high key is held against its own key, and not asked for a darker dark', () => {
+  const tones = [
+    { index: 1, share: 0.4, referenceShare: 0.4, lightness: 94, spread: 1 },
+    { index: 2, share: 0.6, referenceShare: 0.6, lightness: 54, spread: 1 },
+  ];
+  expect(codes(measured({ tones }))).toContain('grey_for_black');
+  const { light, dark } = keyedEnds(ends, 'high');
+  expect(codes(measured({ tones, targets: [light, dark] }))).not.toContain('grey_for_black');
 });
 
 test('a tone that is missing, uneven paint, slivers and a share that is off are each told', () => {

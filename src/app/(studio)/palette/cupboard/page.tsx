@@ -33,46 +33,48 @@ export default async function Cupboard() {
         <p className="quiet mb-2">
           Packs and prices are yours to set; lightness and drying are estimates. ⚠ marks toxic pigment.
         </p>
-        <table className="w-full text-13">
-          <thead>
-            <tr className="text-left">
-              <th>What</th>
-              <th>L*</th>
-              <th>in oil</th>
-              <th>pack</th>
-              <th>price</th>
-              <th>in the cupboard</th>
-            </tr>
-          </thead>
-          <tbody>
-            {PAINT_IDS.map((id) => (
-              <ShelfRow
-                key={id}
-                what={id}
-                name={`${PAINTS[id].name}${PAINTS[id].hazard ? ' ⚠' : ''}`}
-                lightness={PAINTS[id].massTone[0]}
-                drying={`dries ${PAINTS[id].drying}`}
-                unit="ml"
-                item={shelf[id] ?? usualItem(id)}
-                known={shelf[id] !== undefined}
-                save={keepItem}
-              />
-            ))}
-            {SUPPLY_IDS.map((id) => (
-              <ShelfRow
-                key={id}
-                what={id}
-                name={SUPPLIES[id].name}
-                lightness={SUPPLIES[id].lightness}
-                drying=""
-                unit={SUPPLIES[id].unit}
-                item={shelf[id] ?? usualItem(id)}
-                known={shelf[id] !== undefined}
-                save={keepItem}
-              />
-            ))}
-          </tbody>
-        </table>
+        <div className="relative overflow-x-auto" role="region" aria-label="What is in the cupboard" tabIndex={0}>
+          <table className="w-full text-13">
+            <thead>
+              <tr className="text-left">
+                <th>What</th>
+                <th>L*</th>
+                <th>in oil</th>
+                <th>pack</th>
+                <th>price</th>
+                <th>in the cupboard</th>
+              </tr>
+            </thead>
+            <tbody>
+              {PAINT_IDS.map((id) => (
+                <ShelfRow
+                  key={id}
+                  what={id}
+                  name={`${PAINTS[id].name}${PAINTS[id].hazard ? ' ⚠' : ''}`}
+                  lightness={PAINTS[id].massTone[0]}
+                  drying={`dries ${PAINTS[id].drying}`}
+                  unit="ml"
+                  item={shelf[id] ?? usualItem(id)}
+                  known={shelf[id] !== undefined}
+                  save={keepItem}
+                />
+              ))}
+              {SUPPLY_IDS.map((id) => (
+                <ShelfRow
+                  key={id}
+                  what={id}
+                  name={SUPPLIES[id].name}
+                  lightness={SUPPLIES[id].lightness}
+                  drying=""
+                  unit={SUPPLIES[id].unit}
+                  item={shelf[id] ?? usualItem(id)}
+                  known={shelf[id] !== undefined}
+                  save={keepItem}
+                />
+              ))}
+            </tbody>
+          </table>
+        </div>
       </section>
       <section className="panel self-start" aria-labelledby="finders">
         <h2 id="finders" className="mb-2 text-18 font-semibold">

@@ -76,7 +76,12 @@ export default async function Rack({ params, searchParams }: Props) {
           )}
           {students.length > 0 && open && (
             <>
-              <div className="overflow-x-auto" role="region" aria-label="Hand-ins, a row a student" tabIndex={0}>
+              <div
+                className="relative overflow-x-auto"
+                role="region"
+                aria-label="Hand-ins, a row a student"
+                tabIndex={0}
+              >
                 <table className="w-full border-separate border-spacing-x-2 border-spacing-y-1">
                   <thead>
                     <tr>
