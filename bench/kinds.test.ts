@@ -86,7 +86,7 @@ test('bands of one colour are held to their hue: one that turns is told, and non
   const layout = exerciseLayout(terms);
   const frame = layout.cells[0];
   const targets = targetLightnesses(terms.steps, terms.ends, 'light-first', 'lightness');
-  const TURNED = 3;
+  const TURNED = 5;
   const areas = bands.map((band, i) => {
     const lightness = targets[i] ?? 50;
     const strength = 26 * Math.exp(-(((lightness - pure) / 26) ** 2));

@@ -41,7 +41,7 @@ export async function capture(
   };
   await check('corners are dragged by keys, crossing ones are told, and the strip between them is read', async () => {
     await student.goto(`${BASE}/my/${exerciseId}`);
-    await student.getByLabel('It is').first().selectOption('marked');
+    await student.getByLabel('It is').first().selectOption('corners');
     await handIn(student, await handInPhotograph(exerciseId, 'fine', 63));
     const corner = (which: string) => student.getByRole('slider', { name: which });
     await corner('Top left corner').waitFor();

@@ -68,7 +68,7 @@ export async function fromLife({ check }: Harness, page: Page, student: Page): P
       await page.keyboard.press('j');
       await page
         .locator('[data-code="outside_steps"]')
-        .getByText('“jug > lit side” is dark, and it was given light to the middle tone.')
+        .getByText(/lit side of the jug is dark; it belongs to the light/)
         .waitFor();
     },
   );
@@ -82,7 +82,7 @@ export async function fromLife({ check }: Harness, page: Page, student: Page): P
       await page.keyboard.press('p');
       await page.getByRole('button', { name: /Withdraw/ }).waitFor();
       await student.reload();
-      await student.getByText('“jug > lit side” is dark').waitFor();
+      await student.getByText(/lit side of the jug is dark/).waitFor();
     },
   );
 }

@@ -22,7 +22,7 @@ export async function wholeWay({ check, folder, killAndServe }: Harness, page: P
   await check('a student is enrolled and comes in with two codes', async () => {
     await enrol(page, student, 'Bea Lindqvarn');
     await student.getByRole('link', { name: /Nine greys/ }).click();
-    await student.getByRole('heading', { name: 'The steps' }).waitFor();
+    await student.getByRole('heading', { name: 'What to do' }).waitFor();
   });
   const openTable = async () => {
     await page.goto(`${BASE}/rack`);

@@ -4,6 +4,7 @@ import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
+import { helpOf, VERBS_HELP } from './help';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-cli-'));
 
@@ -18,6 +19,10 @@ function fairGrey(...args: string[]) {
     said: done.stderr.trim(),
   };
 }
+
+/** What a command writes to be read, where it writes no JSON. */
+const fairGreyText = (...args: string[]) =>
+  spawnSync(process.execPath, [path.resolve('dist/cli.mjs'), ...args], { encoding: 'utf8' }).stdout;
 
 test('from a sheet to a measurement, all through the command', () => {
   const sheet = fairGrey('worksheet', 'scale', '--steps', '7', '--out', 'sheet.png', '--json');
@@ -213,6 +218,52 @@ test('a readable picture without a sheet is an answer, not an error', async () =
   const { code, json } = fairGrey('measure', 'scale', 'grey.png', '--steps', '5', '--json');
   expect(code).toBe(0);
   expect(json).toMatchObject({ capture: { accepted: false, target: null, issues: [{}] }, steps: [] });
+});
+
+test('a photograph is never taken for a scan: what hides the sheet is told, and a scan is read when it is said', async () => {
+  const photo = path.join(folder, 'photo.jpg');
+  const made = (name: string, from: ReturnType<typeof sharp>) => from.jpeg({ quality: 90 }).toFile(path.join(folder, name));
+  await made('mirrored.jpg', sharp(photo).autoOrient().flop());
+  await made('blurred.jpg', sharp(photo).resize(1000).blur(12));
+  await made(
+    'far.jpg',
+    sharp(photo).autoOrient().resize(500).extend({ left: 1000, right: 1500, top: 700, bottom: 1200 }),
+  );
+  const told = (name: string) => {
+    const { code, json } = fairGrey('measure', 'scale', name, '--steps', '7', '--json');
+    const { capture, steps } = json as {
+      capture: { accepted: boolean; issues: { code: string; say: string }[] };
+      steps: unknown[];
+    };
+    expect([code, capture.accepted]).toEqual([0, false]);
+    return { codes: capture.issues.map((i) => i.code), words: capture.issues.map((i) => i.say).join(' '), steps };
+  };
+  const mirrored = told('mirrored.jpg');
+  expect([mirrored.codes, mirrored.steps]).toEqual([['no_target'], []]);
+  expect(mirrored.words).toMatch(/mirror/);
+  const blurred = told('blurred.jpg');
+  expect(blurred.words).toMatch(/blur|sharp/);
+  const far = told('far.jpg');
+  expect(far.words).toMatch(/closer|far/);
+  const scan = fairGrey('measure', 'scale', 'photo.jpg', '--steps', '7', '--scan', '--json').json;
+  expect(scan).toMatchObject({ capture: { target: 'scan' } });
+});
+
+test('every verb and every option is explained with an example; what is not known is named', () => {
+  const all = fairGreyText('--help');
+  for (const verb of Object.keys(VERBS_HELP)) expect(all).toContain(verb);
+  for (const [verb, { options, example }] of Object.entries(VERBS_HELP)) {
+    const words = helpOf(verb as keyof typeof VERBS_HELP);
+    for (const [option, { words: about }] of Object.entries(options)) {
+      expect(words).toContain(`--${option}`);
+      expect(words.replace(/\s+/g, ' ')).toContain(about.replace(/\s+/g, ' '));
+    }
+    expect(words.replace(/\s+/g, ' ')).toContain(example);
+  }
+  expect(fairGreyText('measure', 'scale', '--help')).toContain('--steps');
+  const { code, said } = fairGrey('measure', 'scale', 'photo.jpg', '--stepz', '7');
+  expect(code).toBe(2);
+  expect(said).toContain('--stepz');
 });
 
 test('nine steps are mixed in whole parts, each from what is there, and all the paint is counted', () => {
