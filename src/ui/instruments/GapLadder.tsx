@@ -8,7 +8,7 @@ interface Props {
 }
 
 const W = 320;
-const H = 148;
+const H = 104;
 
 export function GapLadder({ labels, lightness, flagged }: Props) {
   const high = Math.max(...lightness);

@@ -268,7 +268,7 @@ export function MixingBench(props: Props) {
         )}
       </div>
       <Tabs.Root className="panel p-3" defaultValue="nudge">
-        <Tabs.List className="mb-3 flex gap-1 border-b border-l70" aria-label="More from these paints">
+        <Tabs.List className="mb-3 flex flex-wrap gap-1 border-b border-l70" aria-label="More from these paints">
           {TABS.map(([id, name]) => (
             <Tabs.Trigger
               key={id}

@@ -28,7 +28,7 @@ export function ScaleTable(props: TableProps<ScalePart>) {
           lit={lit}
         />
       </div>
-      <div className="mx-4 mb-3 mt-3 min-h-80 flex-1 bg-l93">
+      <div className="mx-4 mb-3 mt-3 min-h-80 flex-1 bg-l93 lg:min-h-0">
         <ValueRuler
           steps={result.steps.map((s, i) => ({
             label: labels[i] ?? '',
