@@ -216,7 +216,11 @@ export async function benchAccuracy(run: Run, seed: number, rounds: number, mega
     promised(sheets).map((r) => r.uncertainty),
     0.5,
   );
-  promise(`stated half-width on sheets, median at most ${LIMIT.halfWidth}`, n2(halfWidth), halfWidth <= LIMIT.halfWidth);
+  promise(
+    `stated half-width on sheets, median at most ${LIMIT.halfWidth}`,
+    n2(halfWidth),
+    halfWidth <= LIMIT.halfWidth,
+  );
   const others = promised([...curves, ...hue, ...special]);
   promise(
     'the same of other cameras, coloured sheets and wavy paper',
