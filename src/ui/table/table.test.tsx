@@ -1,0 +1,134 @@
+/** The Table of each family: one frame, with who painted it, what is said of it and what is decided. */
+import { defaultTerms, labelsOf } from '@/core/kinds/table';
+import { withEdits } from '@/core/critique/letter';
+import { draftOf } from '@/core/kinds/draft';
+import { measureGaps, targetsFor } from '@/core/scale/flags';
+import { SCALE_RESULT_VERSION, scaleResultSchema } from '@/core/scale/result';
+import { jest } from '@jest/globals';
+import { renderToStaticMarkup } from 'react-dom/server';
+import type { TableProps } from './table-props';
+
+jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
+const { Table } = await import('./Table');
+
+const terms = { ...defaultTerms('scale'), steps: 5 };
+const lightness = targetsFor(terms, []).map((l, i) => (i === 2 ? l + 14 : l));
+const measured = scaleResultSchema.parse({
+  version: SCALE_RESULT_VERSION,
+  kind: 'scale',
+  gaps: measureGaps(terms, lightness, [0.3, 0.3, 0.3, 0.3, 0.3]),
+  summary: { evenness: 0, order: 'kept', ends: { lightest: 96, darkest: 24 }, drift: { warm: [], cool: [] } },
+  leastWork: [{ step: 3, from: lightness[2], to: targetsFor(terms, [])[2] }],
+  capture: {
+    target: 'sheet',
+    mode: 'calibrated',
+    whiteBasis: 'nominal',
+    accepted: true,
+    issues: [],
+    uncertainty: 1,
+    tag: null,
+    corners: null,
+  },
+  steps: targetsFor(terms, []).map((target, i) => ({
+    index: i + 1,
+    lightness: lightness[i],
+    a: 0,
+    b: 0,
+    target,
+    error: (lightness[i] ?? 0) - target,
+    errorSteps: i === 2 ? -0.8 : 0,
+    uncertainty: 1,
+    ownUncertainty: 0.3,
+    extrapolated: false,
+    spread: 0.4,
+    bareGround: 0,
+    overflow: 0,
+    flags: i === 2 ? ['off_target'] : [],
+  })),
+});
+
+const done = () => Promise.resolve({ ok: true as const, value: null });
+const actions = new Proxy(
+  { tones: new Proxy({}, { get: () => done }) },
+  {
+    get: (own, name) => (name === 'tones' ? own.tones : done),
+  },
+) as TableProps['actions'];
+const handIn = {
+  id: 'h1',
+  exerciseId: 'x1',
+  student: 'Bea Lindqvarn',
+  title: 'Five greys',
+  state: 'waiting' as const,
+  previous: null,
+  next: null,
+  place: '1 of 1',
+};
+const attempt = {
+  id: 'a1',
+  number: 1,
+  state: 'measured' as const,
+  plea: null,
+  trouble: null,
+  createdAt: new Date(0),
+  hasPreview: true,
+  hasStrip: true,
+  masses: [],
+  verdict: null,
+};
+const items = withEdits(draftOf(measured, terms, 'white-is-one'), []);
+const critique = { word: '', sentAt: null, items };
+const scale = { kind: 'scale' as const, result: measured };
+
+test('a scale: its strip over what was wanted, the ruler, least work, findings and both decisions', () => {
+  const part = {
+    kind: 'scale' as const,
+    measured: scale,
+    repaint: null,
+    row: { perRow: 5, gapPercent: 1, tall: false },
+  };
+  const shown = { ...attempt, terms, measured: scale, critique };
+  const html = renderToStaticMarkup(
+    <Table
+      handIn={handIn}
+      attempts={[shown]}
+      shown={shown as TableProps['shown']}
+      isCurrent
+      labels={labelsOf(terms, 'white-is-one')}
+      part={part as TableProps['part']}
+      actions={actions}
+    />,
+  );
+  for (const words of [
+    'Bea Lindqvarn',
+    'Five greys',
+    '/picture/a1/strip',
+    'Value ruler',
+    'Least work',
+    'Once more',
+    'Pass',
+  ])
+    expect(html).toContain(words);
+  const fixes = items.filter((i) => i.original.kind === 'fix');
+  expect(fixes.length).toBeGreaterThan(0);
+  for (const fix of fixes) expect(html).toContain(`data-code="${fix.original.code}"`);
+});
+
+test('by eye: the photograph as it came, no findings, and both decisions', () => {
+  const own = defaultTerms('master-copy');
+  const shown = { ...attempt, terms: own, measured: null, hasStrip: false, critique: { ...critique, items: [] } };
+  const html = renderToStaticMarkup(
+    <Table
+      handIn={handIn}
+      attempts={[shown]}
+      shown={shown as TableProps['shown']}
+      isCurrent
+      labels={[]}
+      part={null}
+      actions={actions}
+    />,
+  );
+  expect(html).toContain('/picture/a1/preview');
+  expect(html).not.toContain('data-code');
+  for (const words of ['Once more', 'Pass']) expect(html).toContain(words);
+});
