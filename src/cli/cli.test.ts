@@ -222,7 +222,8 @@ test('a readable picture without a sheet is an answer, not an error', async () =
 
 test('a photograph is never taken for a scan: what hides the sheet is told, and a scan is read when it is said', async () => {
   const photo = path.join(folder, 'photo.jpg');
-  const made = (name: string, from: ReturnType<typeof sharp>) => from.jpeg({ quality: 90 }).toFile(path.join(folder, name));
+  const made = (name: string, from: ReturnType<typeof sharp>) =>
+    from.jpeg({ quality: 90 }).toFile(path.join(folder, name));
   await made('mirrored.jpg', sharp(photo).autoOrient().flop());
   await made('blurred.jpg', sharp(photo).resize(1000).blur(12));
   await made(
