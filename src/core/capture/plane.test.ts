@@ -20,6 +20,67 @@ const corners = [
 ] as const;
 const seen = (plane: Plane) => corners.map(([x, y]) => ({ mm: { x, y }, photo: toPhoto(plane, x, y) }));
 
+/** A sheet in space seen through a pinhole, by its rotation and place, with a lens that bends: what a camera makes of it, worked out here. */
+function pinhole(lens: readonly [number, number] = [0, 0]) {
+  const [cx, cy, focal] = [1500, 2000, 3600];
+  const [tilt, turn, roll] = [0.32, -0.21, 0.08];
+  const rows = [
+    [
+      Math.cos(roll) * Math.cos(turn),
+      -Math.sin(roll) * Math.cos(tilt) + Math.cos(roll) * Math.sin(turn) * Math.sin(tilt),
+    ],
+    [
+      Math.sin(roll) * Math.cos(turn),
+      Math.cos(roll) * Math.cos(tilt) + Math.sin(roll) * Math.sin(turn) * Math.sin(tilt),
+    ],
+    [-Math.sin(turn), Math.cos(turn) * Math.sin(tilt)],
+  ] as const;
+  return (xMm: number, yMm: number) => {
+    const [px, py] = [xMm - 105, yMm - 148];
+    const [x, y, z] = rows.map(([a, b]) => a * px + b * py) as [number, number, number];
+    const [u, v] = [x / (z + 340), y / (z + 340)];
+    const r2 = u * u + v * v;
+    const bent = 1 + lens[0] * r2 + lens[1] * r2 * r2;
+    return { x: cx + focal * bent * u, y: cy + focal * bent * v };
+  };
+}
+const grid = Array.from({ length: 80 }, (_, i) => ({ x: 8 + ((i * 37) % 195), y: 8 + ((i * 53) % 281) }));
+
+test('a sheet seen through a pinhole lies where its corners say, to a hundredth of a pixel', () => {
+  const camera = pinhole();
+  const found = planeFromPoints(
+    corners.map(([x, y]) => ({ mm: { x, y }, photo: camera(x, y) })),
+    3000,
+    4000,
+  );
+  for (const { x, y } of grid) {
+    const [at, truth] = [toPhoto(found, x, y), camera(x, y)];
+    expect(Math.hypot(at.x - truth.x, at.y - truth.y)).toBeLessThan(0.01);
+  }
+});
+
+test('edges along the sheet give back a lens that bends, to half a pixel', () => {
+  const camera = pinhole([0.09, -0.06]);
+  const flat = planeFromPoints(
+    corners.map(([x, y]) => ({ mm: { x, y }, photo: camera(x, y) })),
+    3000,
+    4000,
+  );
+  const fixes = grid.map((mm, i) => ({
+    mm,
+    photo: camera(mm.x, mm.y),
+    normal: i % 2 ? { x: 1, y: 0 } : { x: 0, y: 1 },
+  }));
+  const off = (plane: Plane) =>
+    Math.max(
+      ...grid.map(({ x, y }) =>
+        Math.hypot(toPhoto(plane, x, y).x - camera(x, y).x, toPhoto(plane, x, y).y - camera(x, y).y),
+      ),
+    );
+  expect(off(flat)).toBeGreaterThan(2);
+  expect(off(refinePlane(flat, fixes, true))).toBeLessThan(0.6);
+});
+
 test('four corners give back the plane that they were seen on', () => {
   const found = planeFromPoints(seen(straight), 3000, 4000);
   straight.h.forEach((v, i) => expect(found.h[i]).toBeCloseTo(v, 6));
