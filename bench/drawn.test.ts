@@ -28,3 +28,10 @@ test.each([
   expect(readings).toHaveLength(7);
   readings.forEach((r) => expect(Math.abs(r.read - r.truth)).toBeLessThan(limit));
 });
+
+test('where a band hardly shows, that is told, and not that the sheet is another’s', async () => {
+  const [outcome] = await trials.run([
+    trial({ drawn: 'stairwell', steps: 12, camera: 'lamp', seed: 767613, megapixels: 12 }),
+  ]);
+  expect([outcome?.accepted, outcome?.codes]).toEqual([false, ['cut_off']]);
+});

@@ -56,3 +56,14 @@ test(`the sheet of other steps, or of another exercise, is told (seed ${seed})`,
   expect(otherSteps?.codes).toEqual(['wrong_sheet']);
   expect(otherExercise?.codes).toEqual(['wrong_sheet']);
 });
+
+test(`photographs as messages between phones carry them, of 1600 x 1200, are read (seed ${seed})`, async () => {
+  const outcomes = await trials.run(
+    shots(USABLE).map((t): Trial => ({ ...t, printer: 'office', card: 'measured', megapixels: 1.92 })),
+  );
+  expect(outcomes.filter((o) => !o.accepted).map((o) => [o.trial.camera, ...o.codes])).toEqual([]);
+  const readings = outcomes.flatMap((o) => o.readings.filter((r) => r.truth >= 18 && r.truth <= 97));
+  const off = readings.map((r) => Math.abs(r.read - r.truth)).sort((a, b) => a - b);
+  expect(off[off.length >> 1]).toBeLessThan(0.3);
+  expect(off[Math.floor(0.95 * off.length)]).toBeLessThan(1);
+});
