@@ -19,7 +19,8 @@ const shots = (cameras: readonly CameraCondition[]): Trial[] =>
     camera,
     printer: 'nominal',
     seed: seed + k,
-    megapixels: MEGAPIXELS,
+    // How far away is too far is said of a phone's own size.
+    megapixels: camera === 'far' || camera === 'small' ? 12 : MEGAPIXELS,
   }));
 const errors = (outcomes: readonly TrialOutcome[]) =>
   outcomes.flatMap((o) =>

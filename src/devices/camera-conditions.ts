@@ -74,7 +74,6 @@ export const SPECIAL = ['two-lamps', 'other-primaries', 'even-light'] as const;
 export const USABLE = ['studio', 'window', 'lamp', 'tilted', 'phone', 'haze'] as const;
 export const UNUSABLE = {
   glare: 'glare',
-  'gloss-on-black': 'glare',
   blurred: 'blur',
   dark: 'too_dark',
   burnt: 'clipped',
@@ -88,6 +87,7 @@ export const UNUSABLE = {
   buckled: 'buckled',
   'coloured-lamp': 'colour_cast',
   shadow: 'uneven_light',
+  'gloss-on-black': 'glare',
 } as const;
 
 /** Near to each fault, and still good to read. */
@@ -195,13 +195,14 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
         : ([stage.widthMm / 2, stage.heightMm / 2] as const);
       return { ...base, glare: { atMm: at, radiusMm: own.between(8, 16), strength: own.between(0.35, 1.2) } };
     }
-    // A lamp mirrored faintly, where only the darkest paint shows it: three to eight L* there, nothing on greys.
+    // A lamp mirrored faintly, where only the darkest paint shows it: three to eight L* there, nothing on greys. One that
+    // is larger than the cell lifts it evenly, and nobody could tell it from lighter paint.
     case 'gloss-on-black': {
       const cell = stage.cells.at(-1);
       const at = cell
         ? ([cell.xMm + cell.widthMm * own.between(0.3, 0.7), cell.yMm + cell.heightMm * own.between(0.3, 0.7)] as const)
         : ([stage.widthMm / 2, stage.heightMm / 2] as const);
-      return { ...base, glare: { atMm: at, radiusMm: own.between(12, 22), strength: own.between(0.016, 0.035) } };
+      return { ...base, glare: { atMm: at, radiusMm: own.between(10, 16), strength: own.between(0.016, 0.035) } };
     }
     case 'shine-beside':
       return {
@@ -245,7 +246,7 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
     case 'steep':
       return { ...base, pose: { ...base.pose, tiltDegrees: own.between(42, 50) } };
     case 'far':
-      return { ...base, pose: { ...base.pose, fill: own.between(0.09, 0.12) } };
+      return { ...base, pose: { ...base.pose, fill: own.between(0.125, 0.145) } };
     case 'close-lamp':
       return { ...base, light: sideLight(own, stage, own.between(5, 7), cast, false) };
     case 'curve-s':

@@ -60,21 +60,34 @@ export function shineOf(
 const HARMLESS = { overPaper: 0.012, clipped: 0.01 } as const;
 /**
  * The rise (L*) that is harmless on the darkest paint and from middle greys on. The same light that greys hide lifts black
- * by several L*: simulated gloss of 3 to 8 L* over black rose by 2.2 to 4.7 within its cell, dark paint without any by
- * no more than 0.8, and streaks of 4 L* by 2.
+ * by several L*: simulated gloss of 3 to 8 L* over black rose by 2.9 to 8 within its cell, dark paint without any by
+ * no more than 0.8; streaks of 4 L* rose by 2 to 4 on middle greys.
  */
-const HARMLESS_RISE = { dark: { lightness: 36, rise: 2.05 }, middle: { lightness: 60, rise: 8 } } as const;
+const HARMLESS_RISE = { dark: { lightness: 36, rise: 2.6 }, middle: { lightness: 44, rise: 8 } } as const;
 
-function harmlessRise(lightness: number): number {
+/** Where more of the ground than this shows (share of the cell), the camera's blur of it lifts the paint around. */
+const GROUND_LIFTS = 0.01;
+
+function harmlessRise(lightness: number, bareGround: number): number {
   const { dark, middle } = HARMLESS_RISE;
+  if (bareGround > GROUND_LIFTS) return middle.rise;
   const t = Math.min(1, Math.max(0, (lightness - dark.lightness) / (middle.lightness - dark.lightness)));
   return dark.rise + t * (middle.rise - dark.rise);
 }
 
+/** What of a cell's reading says how much it shines. */
+interface ShinyCell {
+  readonly shine: Shine;
+  readonly clipped: number;
+  readonly lab: Triple;
+  /** Share of the cell; null where it can't be told from the paint. */
+  readonly bareGround: number | null;
+}
+
 /** Over 1 the shine misleads. */
-export function shineStrength(r: { readonly shine: Shine; readonly clipped: number; readonly lab: Triple }): number {
+export function shineStrength(r: ShinyCell): number {
   return Math.max(
-    r.shine.rise / harmlessRise(r.lab[0]),
+    r.shine.rise / harmlessRise(r.lab[0], r.bareGround ?? 0),
     r.shine.overPaper / HARMLESS.overPaper,
     r.clipped / HARMLESS.clipped,
   );
