@@ -1,5 +1,5 @@
 /** One trial of the bench: a sheet is printed, painted, photographed and measured. Runs in a worker thread. */
-import { reflectances } from '@/core/capture/calibrate';
+import { reflectances } from '@/core/capture/calibration';
 import type { CardReadings } from '@/core/capture/card-profile';
 import { type KnownCard, openSheet } from '@/core/capture/open-sheet';
 import { sampleBox } from '@/core/capture/sample';

@@ -7,7 +7,7 @@ import { luminanceToLightness } from '../colour/lab';
 import { grow } from '../geometry/box';
 import { gaussianBlur } from '../raster/blur';
 import type { Photo } from '../raster/photo';
-import { type Calibration } from './calibrate';
+import { type Calibration } from './calibration';
 import { patchwork, SAMPLE_MM } from './patchwork';
 
 /** Blur before streaks are measured, mm: what is finer is the camera's. */

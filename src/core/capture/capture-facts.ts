@@ -1,6 +1,6 @@
 /** What a result tells of the photograph itself, whatever was painted. */
 import { boxCorners, boxMm } from '../geometry/box';
-import type { Sureness } from './calibrate';
+import type { Sureness } from './sureness';
 import { type CaptureIssue, issue } from './gate';
 import { type Plane, toPhoto } from './plane';
 

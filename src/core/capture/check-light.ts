@@ -1,7 +1,8 @@
 /** Gate checks of exposure and light on a located sheet. */
 import { LINEAR_OF_CODE } from '../colour/srgb';
 import { median } from '../fitting/median';
-import { type Calibration, lightRatio, steepestLight, unexplainedLight, type WhitePlace } from './calibrate';
+import { type Calibration, type WhitePlace } from './calibration';
+import { lightRatio, steepestLight, unexplainedLight } from './bare-paper';
 import { type CaptureIssue, GATE, issue } from './gate';
 
 /** Exposure, from the bare paper as the camera saw it. */

@@ -5,7 +5,8 @@
 import type { Photo } from '../raster/photo';
 import { blankPlaces } from '../sheet/blank';
 import type { SheetLayout } from '../sheet/layout';
-import { calibrate, type CardInPhoto, sheetCard } from './calibrate';
+import { calibrate } from './calibrate';
+import { type CardInPhoto, sheetCard } from './card-in-photo';
 import { nominalProfile } from './card-profile';
 import type { Plane } from './plane';
 import { exposureOfCode } from './tone';

@@ -1,6 +1,6 @@
 import { uprightPhoto } from '../raster/photo';
 import { raster } from '../raster/raster';
-import type { Calibration, WhitePlace } from './calibrate';
+import type { Calibration, WhitePlace } from './calibration';
 import { checkExposure, checkLight } from './check-light';
 import { enclosing, explainNotLocated } from './check-photo';
 import { GATE, GATE_CODES, issue, refuses } from './gate';

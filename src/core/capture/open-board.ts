@@ -5,20 +5,15 @@ import { PIECES } from '../sheet/bracket-pieces';
 import { BRACKET_CORNERS } from '../sheet/brackets';
 import type { PatchMm } from '../sheet/frame';
 import type { OpenCv } from '../vision/opencv';
-import { calibrate, type Calibration } from './calibrate';
+import { calibrate } from './calibrate';
+import { type Calibration } from './calibration';
 import { type CardPatches, type CardProfile, nominalProfile, readProfile } from './card-profile';
 import { checkExposure, checkLight } from './check-light';
 import { explainSoftness } from './check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from './gate';
-import {
-  type BoardNotLocated,
-  cornerOf,
-  type LaidPiece,
-  locateBoard,
-  type LocatedBoard,
-  onBoard,
-  raised,
-} from './locate-brackets';
+import { type BoardNotLocated, locateBoard, type LocatedBoard } from './locate-brackets';
+import { cornerOf, type LaidPiece, onBoard } from './laid-board';
+import { raised } from './raised-plane';
 import type { KnownCard } from './open-sheet';
 import { resolutionAt, tiltDegrees } from './plane';
 import { cardOfPieces } from './stored-card';

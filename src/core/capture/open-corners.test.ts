@@ -1,5 +1,5 @@
 import type { FoundEdge } from './edges';
-import { raised } from './locate-brackets';
+import { raised } from './raised-plane';
 import { BadCorners, checkCorners, markedPlace } from './open-corners';
 import { planeFromPoints, toPhoto } from './plane';
 import { straighten, unevenness } from './ripple';

@@ -9,7 +9,7 @@ import { type BoxMm, boxMm } from '../geometry/box';
 import { type Point } from '../geometry/point';
 import { cornersFault } from '../geometry/quadrilateral';
 import type { Photo } from '../raster/photo';
-import type { Calibration } from './calibrate';
+import type { Calibration } from './calibration';
 import { type Plane, planeFromPoints } from './plane';
 import { meanCodes, sampleBox } from './sample';
 import { exposureOfCode, logLight, type ToneCurve } from './tone';

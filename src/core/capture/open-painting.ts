@@ -2,7 +2,8 @@
 import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import { pictureLayout } from '../sheet/picture-layout';
-import { type Calibration, surenessOf } from './calibrate';
+import { type Calibration } from './calibration';
+import { surenessOf } from './sureness';
 import { CALIBRATED, cornersOf } from './capture-facts';
 import type { Capture } from './capture-result';
 import { type CaptureIssue, issue } from './gate';

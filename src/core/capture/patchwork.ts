@@ -4,7 +4,7 @@ import type { Triple } from '../colour/srgb';
 import { LUMINANCE_WEIGHTS } from '../colour/xyz';
 import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
-import { type Calibration, reflectances } from './calibrate';
+import { type Calibration, reflectances } from './calibration';
 import { sampleBox, type SheetSamples } from './sample';
 
 /** Distance of samples on the sheet. */

@@ -1,5 +1,5 @@
 /** Measures a painting in few flat tones against its reference: on its sheet, on a board, between marked corners, or scanned. */
-import type { Calibration } from '../capture/calibrate';
+import type { Calibration } from '../capture/calibration';
 import { type CaptureIssue, issue, refuses } from '../capture/gate';
 import { anchored } from '../capture/open-corners';
 import { type Framing, openPainting } from '../capture/open-painting';

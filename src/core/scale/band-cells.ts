@@ -7,7 +7,7 @@ import { BAND_FRAME, bandPicture } from '../bands/band-picture';
 import { type Rays, raysOf } from '../bands/rays';
 import type { Corner, Shape } from '../bands/shapes';
 import { deviation, STREAK_BLUR_MM } from '../capture/background-spread';
-import type { Calibration } from '../capture/calibrate';
+import type { Calibration } from '../capture/calibration';
 import { grown, patchwork, type Patchwork } from '../capture/patchwork';
 import { ciede2000 } from '../colour/ciede2000';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';

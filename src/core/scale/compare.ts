@@ -1,5 +1,5 @@
 /** From readings of the steps to what is said of them: targets, errors, gaps, flags, the whole in numbers. */
-import type { Sureness } from '../capture/calibrate';
+import type { Sureness } from '../capture/sureness';
 import { type Capture } from '../capture/capture-result';
 import { labToLinearRgb } from '../colour/lab';
 import { hueTurn } from '../colour/oklab';

@@ -2,7 +2,7 @@
  * A painted strip without printed cells, cut into its steps: the best piecewise-constant fit along it. Where cells of
  * one width fit nearly as well, as on a worksheet, they are taken as such.
  */
-import type { Calibration } from '../capture/calibrate';
+import type { Calibration } from '../capture/calibration';
 import { patchwork } from '../capture/patchwork';
 import { luminanceToLightness } from '../colour/lab';
 import { piecewiseFits, scatterOf } from '../fitting/piecewise';

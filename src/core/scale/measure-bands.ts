@@ -1,6 +1,7 @@
 /** Measures a banded picture: each band is a step, read where the print says it lies, or found where it was drawn by hand. */
 import { backgroundSpread } from '../capture/background-spread';
-import { type Calibration, surenessOf } from '../capture/calibrate';
+import { type Calibration } from '../capture/calibration';
+import { surenessOf } from '../capture/sureness';
 import { CALIBRATED, cornersOf, outsideIssues } from '../capture/capture-facts';
 import { photoBox } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';

@@ -1,6 +1,6 @@
 /** Measures a painted value scale in a photograph, from pixels to flags: on its worksheet, on a board, between corners, scanned. */
 import { backgroundSpread } from '../capture/background-spread';
-import { surenessOf } from '../capture/calibrate';
+import { surenessOf } from '../capture/sureness';
 import { CALIBRATED, cornersOf, outsideIssues } from '../capture/capture-facts';
 import type { Capture } from '../capture/capture-result';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';

@@ -1,6 +1,6 @@
 /** Reads one painted cell: its lightness and colour, its spread, what stayed bare, what went past the line. */
 import { deviation, STREAK_BLUR_MM } from '../capture/background-spread';
-import type { Calibration } from '../capture/calibrate';
+import type { Calibration } from '../capture/calibration';
 import { grown, labOf, patchwork, type Patchwork, SAMPLE_MM } from '../capture/patchwork';
 import { ciede2000 } from '../colour/ciede2000';
 import { lightnessToLuminance, linearRgbToLab, luminanceToLightness } from '../colour/lab';

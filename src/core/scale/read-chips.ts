@@ -1,5 +1,5 @@
 /** Chips of colour laid under a scale, each where its mixer took it to be as light: found, read, and told where they belong. */
-import type { Calibration } from '../capture/calibrate';
+import type { Calibration } from '../capture/calibration';
 import type { Photo } from '../raster/photo';
 import type { ScaleLayout } from '../sheet/scale-layout';
 import { readCell } from './read-cell';

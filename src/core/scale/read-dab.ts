@@ -1,5 +1,6 @@
 /** Reads one test dab of a sheet in a photograph, whatever else is painted on it. */
-import { paperLightness, surenessOf } from '../capture/calibrate';
+import { paperLightness } from '../capture/calibration';
+import { surenessOf } from '../capture/sureness';
 import { photoBox } from '../capture/check-photo';
 import { type CaptureIssue, issue, refuses } from '../capture/gate';
 import { type Expected, openSheet, type SheetTools } from '../capture/open-sheet';

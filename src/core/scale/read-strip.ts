@@ -1,5 +1,5 @@
 /** Reads the steps of a painted strip that has no sheet: on a board with corner pieces, between dragged corners, or scanned. */
-import type { Calibration } from '../capture/calibrate';
+import type { Calibration } from '../capture/calibration';
 import { type CaptureIssue, issue } from '../capture/gate';
 import { anchored } from '../capture/open-corners';
 import { lightnessToLuminance } from '../colour/lab';

@@ -1,5 +1,5 @@
 /** The cells of an opened worksheet, read, and what in them speaks against the photograph. */
-import { type Calibration, paperLightness } from '../capture/calibrate';
+import { type Calibration, paperLightness } from '../capture/calibration';
 import { enclosing, photoBox } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue } from '../capture/gate';
 import { meanLab, patchwork } from '../capture/patchwork';

@@ -1,5 +1,7 @@
 /** What was painted, straightened: on a worksheet, a board with corner pieces, or between marked corners. */
-import { calibrate, type Calibration, reflectances, sheetCard } from '@/core/capture/calibrate';
+import { calibrate } from '@/core/capture/calibrate';
+import { type Calibration, reflectances } from '@/core/capture/calibration';
+import { sheetCard } from '@/core/capture/card-in-photo';
 import { nominalProfile, readProfile } from '@/core/capture/card-profile';
 import { locateSheet } from '@/core/capture/locate';
 import { openFree } from '@/core/capture/open-free';
