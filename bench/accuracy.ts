@@ -3,7 +3,7 @@
  * card profiles, put into docs/accuracy.md with pictures. Every figure in it comes from this run.
  */
 import { MOTIFS } from '@/core/exercise/terms';
-import { CURVES, NEAR_MISSES, SPECIAL, UNUSABLE, USABLE, type CameraCondition } from '@/devices/camera-conditions';
+import { CURVES, NEAR_MISSES, SPECIAL, UNUSABLE, USABLE, type CameraCondition } from '@/devices/condition-names';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { barChart, scatterChart } from './charts';

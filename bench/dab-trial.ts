@@ -1,7 +1,7 @@
 /** One trial of checking mixes: a sheet with a few dabs on it is photographed, and each dab is read. Runs in a worker thread. */
 import { readDab } from '@/core/scale/read-dab';
 import { scaleLayout } from '@/core/sheet/scale-layout';
-import type { CameraCondition } from '@/devices/camera-conditions';
+import type { CameraCondition } from '@/devices/condition-names';
 import { decodePhoto } from '@/workers/decoding/decode';
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';

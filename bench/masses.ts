@@ -1,5 +1,5 @@
 /** Paintings from life over every usable condition and way of framing: their masses against the truth of what was painted. */
-import { USABLE } from '@/devices/camera-conditions';
+import { USABLE } from '@/devices/condition-names';
 import { type MassOutcome, type MassTrial, SCENES } from './mass-trial';
 import { quantile, row } from './tally';
 import { openMassTrials } from './trials';

@@ -1,5 +1,5 @@
 /** Paintings in few tones over every usable condition and way of framing, against the truth of what was painted. */
-import { USABLE } from '@/devices/camera-conditions';
+import { USABLE } from '@/devices/condition-names';
 import type { NotanOutcome, NotanTrial } from './notan-trial';
 import { quantile, row } from './tally';
 import { openNotanTrials } from './trials';

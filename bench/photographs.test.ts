@@ -1,5 +1,5 @@
 /** Photographs by the simulated camera, read: near enough where they can be used, refused with the right code where not. */
-import { NEAR_MISSES, UNUSABLE, USABLE, type CameraCondition } from '@/devices/camera-conditions';
+import { NEAR_MISSES, UNUSABLE, USABLE, type CameraCondition } from '@/devices/condition-names';
 import type { Trial, TrialOutcome } from './trial-outcome';
 import { openTrials } from './trials';
 

@@ -1,5 +1,5 @@
 /** Thirty photographs measured against decoding them alone, on two workers, in a process of its own so that its memory is its own. */
-import { USABLE } from '@/devices/camera-conditions';
+import { USABLE } from '@/devices/condition-names';
 import { planFor } from '@/devices/paint-conditions';
 import { fork } from 'node:child_process';
 import { once } from 'node:events';

@@ -1,7 +1,7 @@
 /** What a trial of the bench is asked, and what came of it. */
 import type { Motif } from '@/core/exercise/terms';
 import type { PaperId } from '@/core/sheet/paper';
-import type { CameraCondition } from '@/devices/camera-conditions';
+import type { CameraCondition } from '@/devices/condition-names';
 import type { PaintCondition } from '@/devices/paint-conditions';
 import type { PaintPlan } from '@/devices/painter';
 import type { PrinterCondition } from '@/devices/printer';

@@ -2,7 +2,7 @@
 import { defaultScale } from '@/core/exercise/scale';
 import { exerciseLayout } from '@/core/kinds/table';
 import { students } from '@/data/schema/tables';
-import { type CameraCondition, USABLE } from '@/devices/camera-conditions';
+import { type CameraCondition, USABLE } from '@/devices/condition-names';
 import { planFor } from '@/devices/paint-conditions';
 import { exerciseFor, type Student, type Teacher } from '@/studio/access/actor';
 import type { House } from '@/studio/house';

@@ -1,5 +1,5 @@
 /** The sample world: the Tidewell Evening Studio, its people and what they handed in. All of it invented. */
-import type { CameraCondition } from '@/devices/camera-conditions';
+import type { CameraCondition } from '@/devices/condition-names';
 import type { PaintCondition } from '@/devices/paint-conditions';
 
 export const TEACHER = { name: 'Hesper Dunnock', email: 'hesper@tidewell.example', password: 'saltpans-and-hills' };

@@ -1,129 +1,10 @@
-/**
- * Circumstances of a photograph by name. Which of them a careful reader may use is fixed here, by how
- * the picture is taken, before anything is read.
- */
+/** How a photograph is taken under each condition. */
 import type { Triple } from '@/core/colour/srgb';
-import { CASTS, type Lighting, sideLight, windowAndLamp } from './light';
-import { type Pose, randomPose } from './optics';
+import type { CameraCondition } from './condition-names';
+import { CASTS, sideLight, windowAndLamp } from './light';
+import { randomPose } from './optics';
 import { type Chance, chance } from './random';
-
-export interface Ripple {
-  /** Half the height from trough to crest, mm. */
-  readonly heightMm: number;
-  readonly lengthMm: number;
-  readonly phase: number;
-  /** Direction that the light comes from, and how flatly: its run along the sheet over its fall. */
-  readonly light: readonly [number, number];
-}
-
-export const PLAIN_SENSOR: Shot['sensor'] = [
-  [1, 0, 0],
-  [0, 1, 0],
-  [0, 0, 1],
-];
-
-export interface Shot {
-  readonly width: number;
-  readonly height: number;
-  readonly pose: Pose;
-  readonly light: Lighting;
-  /** Sensor level (1 = clipped) of a perfect white at the brightest place. */
-  readonly exposure: number;
-  /** Light that reaches every pixel from everywhere, as a share of the exposure. */
-  readonly stray: number;
-  readonly vignette: number;
-  /** Strength (0 none) of the S-shaped contrast and of lifted shadows, and the display exponent. */
-  readonly curve: { readonly contrast: number; readonly lift: number; readonly gamma: number; readonly toe: number };
-  /** How the sensor mixes linear sRGB, row by row; each row adds up to 1. */
-  readonly sensor: readonly [Triple, Triple, Triple];
-  /** How far the camera evens out large light and dark parts: 0 not at all, 1 wholly. */
-  readonly localTone: number;
-  /** What stands off the table, as a stretched canvas does: its outline on the table and how high its face is; null where all lies flat. */
-  readonly raised: {
-    readonly from: readonly [number, number];
-    readonly to: readonly [number, number];
-    readonly heightMm: number;
-  } | null;
-  /** Ripples of a sheet that dried in waves; null where it lies flat. */
-  readonly ripple: Ripple | null;
-  /** Somebody's shadow over one side: where its edge runs, how soft it is, what share of light it takes. */
-  readonly shadow: {
-    readonly atMm: readonly [number, number];
-    readonly angle: number;
-    readonly softMm: number;
-    readonly share: number;
-  } | null;
-  readonly blurPx: number;
-  readonly noise: number;
-  readonly sharpen: number;
-  readonly quality: number;
-  readonly glare: {
-    readonly atMm: readonly [number, number];
-    readonly radiusMm: number;
-    readonly strength: number;
-  } | null;
-  /** How many sheets lie on the table: usually one. */
-  readonly sheets: 0 | 1 | 2;
-}
-
-/** Strong tone curves under light that falls off two to one. */
-export const CURVES = ['curve-s', 'curve-lifted', 'curve-toe'] as const;
-/** Usable too, each with something of its own: lamps of two colours, a sensor whose primaries are not sRGB's, light that hardly falls off and a mild camera. */
-export const SPECIAL = ['two-lamps', 'other-primaries', 'even-light'] as const;
-
-export const USABLE = ['studio', 'window', 'lamp', 'tilted', 'phone', 'haze'] as const;
-export const UNUSABLE = {
-  glare: 'glare',
-  blurred: 'blur',
-  dark: 'too_dark',
-  burnt: 'clipped',
-  'no-sheet': 'no_target',
-  'cut-off': 'cut_off',
-  steep: 'tilt',
-  far: 'low_resolution',
-  'close-lamp': 'uneven_light',
-  'two-sheets': 'two_sheets',
-  'local-tone': 'local_tone',
-  buckled: 'buckled',
-  'coloured-lamp': 'colour_cast',
-  shadow: 'uneven_light',
-  'gloss-on-black': 'glare',
-} as const;
-
-/** Near to each fault, and still good to read. */
-export const NEAR_MISSES = {
-  'shine-beside': 'glare',
-  soft: 'blur',
-  dim: 'too_dark',
-  bright: 'clipped',
-  'to-the-edge': 'cut_off',
-  slanted: 'tilt',
-  small: 'low_resolution',
-  'lamp-beside': 'uneven_light',
-  'evened-a-little': 'local_tone',
-  wavy: 'buckled',
-  'warm-bulb': 'colour_cast',
-} as const;
-
-export type UsableCondition = (typeof USABLE)[number];
-export type UnusableCondition = keyof typeof UNUSABLE;
-export type NearMiss = keyof typeof NEAR_MISSES;
-export type CurveCondition = (typeof CURVES)[number];
-export type SpecialCondition = (typeof SPECIAL)[number];
-export type CameraCondition = UsableCondition | CurveCondition | SpecialCondition | UnusableCondition | NearMiss;
-export const CAMERA_CONDITIONS: readonly CameraCondition[] = [
-  ...USABLE,
-  ...CURVES,
-  ...SPECIAL,
-  ...(Object.keys(NEAR_MISSES) as NearMiss[]),
-  ...(Object.keys(UNUSABLE) as UnusableCondition[]),
-];
-
-export interface Stage {
-  readonly widthMm: number;
-  readonly heightMm: number;
-  readonly cells: readonly { xMm: number; yMm: number; widthMm: number; heightMm: number }[];
-}
+import { PLAIN_SENSOR, type Ripple, type Shot, type Stage } from './shot';
 
 function ripple(own: Chance, heightMm: number): Ripple {
   const [angle, flat] = [own.between(0, 2 * Math.PI), own.between(0.5, 1)];
@@ -133,6 +14,13 @@ function ripple(own: Chance, heightMm: number): Ripple {
     phase: own.between(0, 2 * Math.PI),
     light: [flat * Math.cos(angle), flat * Math.sin(angle)],
   };
+}
+
+/** A place well within a cell, mm; the middle of a stage that has none. */
+function withinCell(own: Chance, { cells, widthMm, heightMm }: Stage, k: number): readonly [number, number] {
+  const cell = cells[k];
+  if (!cell) return [widthMm / 2, heightMm / 2];
+  return [cell.xMm + cell.widthMm * own.between(0.3, 0.7), cell.yMm + cell.heightMm * own.between(0.3, 0.7)];
 }
 
 /** A shot of a stage under a condition; `megapixels` 12 is a phone's. */
@@ -189,20 +77,15 @@ export function shotFor(condition: CameraCondition, stage: Stage, seed: number, 
         light: sideLight(own, stage, own.between(1.4, 1.8), cast, true),
       };
     case 'glare': {
-      const cell = stage.cells[own.whole(Math.floor(stage.cells.length / 3), stage.cells.length - 1)];
-      const at = cell
-        ? ([cell.xMm + cell.widthMm * own.between(0.3, 0.7), cell.yMm + cell.heightMm * own.between(0.3, 0.7)] as const)
-        : ([stage.widthMm / 2, stage.heightMm / 2] as const);
-      return { ...base, glare: { atMm: at, radiusMm: own.between(8, 16), strength: own.between(0.35, 1.2) } };
+      const k = own.whole(Math.floor(stage.cells.length / 3), stage.cells.length - 1);
+      const atMm = withinCell(own, stage, k);
+      return { ...base, glare: { atMm, radiusMm: own.between(8, 16), strength: own.between(0.35, 1.2) } };
     }
     // A lamp mirrored faintly, where only the darkest paint shows it: three to eight L* there, nothing on greys. One that
     // is larger than the cell lifts it evenly, and nobody could tell it from lighter paint.
     case 'gloss-on-black': {
-      const cell = stage.cells.at(-1);
-      const at = cell
-        ? ([cell.xMm + cell.widthMm * own.between(0.3, 0.7), cell.yMm + cell.heightMm * own.between(0.3, 0.7)] as const)
-        : ([stage.widthMm / 2, stage.heightMm / 2] as const);
-      return { ...base, glare: { atMm: at, radiusMm: own.between(10, 16), strength: own.between(0.016, 0.035) } };
+      const atMm = withinCell(own, stage, stage.cells.length - 1);
+      return { ...base, glare: { atMm, radiusMm: own.between(10, 16), strength: own.between(0.016, 0.035) } };
     }
     case 'shine-beside':
       return {

@@ -1,6 +1,6 @@
 /** What a phone does to the light before its curve: a sensor of its own primaries, large light and dark parts evened out. */
 import { blurInPlace } from './camera-blur';
-import { PLAIN_SENSOR, type Shot } from './camera-conditions';
+import { PLAIN_SENSOR, type Shot } from './shot';
 
 /** What a sensor of other primaries makes of linear sRGB. */
 export function senseWith(planes: readonly Float32Array[], sensor: Shot['sensor']): void {

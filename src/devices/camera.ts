@@ -6,7 +6,7 @@
 import { linearToSrgb } from '@/core/colour/srgb';
 import sharp from 'sharp';
 import { blurInPlace } from './camera-blur';
-import type { Shot } from './camera-conditions';
+import type { Shot } from './shot';
 import { evenOut, senseWith } from './camera-toning';
 import { irradiance } from './light';
 import { project } from './optics';

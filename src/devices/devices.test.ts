@@ -2,7 +2,8 @@
 import { linearRgbToLab } from '@/core/colour/lab';
 import { jpegOf, paintedSheet } from '@bench/stage';
 import sharp from 'sharp';
-import { CAMERA_CONDITIONS, shotFor } from './camera-conditions';
+import { CAMERA_CONDITIONS } from './condition-names';
+import { shotFor } from './camera-conditions';
 import { irradiance, sideLight } from './light';
 import { PAINT_CONDITIONS, planFor } from './paint-conditions';
 import { chance, smoothNoise } from './random';

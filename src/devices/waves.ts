@@ -1,5 +1,5 @@
 /** The form of a sheet that dried in waves. */
-import type { Ripple } from './camera-conditions';
+import type { Ripple } from './shot';
 
 /** Height (mm) and slope at a place: ripples both ways, unequal. */
 export function waves({ heightMm, lengthMm, phase }: Ripple) {

@@ -37,4 +37,3 @@ export function steepestLight({ whites }: Calibration): number {
   steps.sort((a, b) => a - b);
   return steps[Math.floor(0.99 * steps.length)] ?? 0;
 }
-

@@ -89,4 +89,3 @@ export function cardSamples(photo: Photo, card: CardInPhoto, profile: CardProfil
     }),
   ];
 }
-

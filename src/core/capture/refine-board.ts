@@ -123,7 +123,12 @@ function moduleProbes({ marker, markerId }: Piece): EdgeProbe[] {
 }
 
 /** Edges of a piece's marker and darker greys: where they should be by the board, found in the photograph. */
-export function pieceEdges(photo: Photo, board: Board, index: number, windowMm: number): { fix: Fix; edge: FoundEdge }[] {
+export function pieceEdges(
+  photo: Photo,
+  board: Board,
+  index: number,
+  windowMm: number,
+): { fix: Fix; edge: FoundEdge }[] {
   const piece = PIECES[index] as Piece;
   const laid = { offset: board.offset[index] as Point, turn: board.turn[index] as number };
   const corner = cornerOf(index, board.w, board.h);

@@ -59,7 +59,11 @@ export function quad(seen: readonly SeenPiece[]): Point[] {
 }
 
 /** Width and height from how large the markers come out where the board is a unit square. */
-export function sizeFrom(photo: Photo, seen: readonly SeenPiece[], corners: readonly Point[]): { w: number; h: number } {
+export function sizeFrom(
+  photo: Photo,
+  seen: readonly SeenPiece[],
+  corners: readonly Point[],
+): { w: number; h: number } {
   const back = planeFromPoints(
     corners.map((p, i) => ({ mm: p, photo: cornerOf(i, 1, 1) })),
     photo.width,

@@ -78,4 +78,3 @@ export function surenessOf(calibration: Calibration, lightness: number): Surenes
   const own = Math.hypot(fit, outside);
   return { whole: Math.hypot(own, profile.halfWidth(lightness)), own, extrapolated };
 }
-

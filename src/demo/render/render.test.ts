@@ -3,7 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import sharp from 'sharp';
 import { ball, floor } from './distances';
-import { PARTS, render } from './march';
+import { PARTS } from './seen';
+import { render } from './render';
 import type { Scene, Vector } from './scene';
 import { STILL_LIFES } from './still-lifes';
 

@@ -5,7 +5,8 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import sharp from 'sharp';
-import { PARTS, render, type Rendered } from './march';
+import { PARTS } from './seen';
+import { render, type Rendered } from './render';
 import { PLACES } from './places';
 import type { Scene } from './scene';
 import { STILL_LIFES } from './still-lifes';
