@@ -1,9 +1,11 @@
 /** Studios for tests, in a folder of their own: a teacher, a class, two students, an exercise, and stand-in workers. */
 import type { CardReadings } from '@/core/capture/card-profile';
+import { SAMPLE_CAPTURE } from '@/core/capture/sample-capture';
 import { defaultScale } from '@/core/exercise/scale';
 import { measureGaps, targetsFor } from '@/core/scale/flags';
 import type { DabResult } from '@/core/scale/read-dab';
-import { SCALE_RESULT_VERSION, type ScaleResult } from '@/core/scale/result';
+import { type ScaleResult } from '@/core/scale/result';
+import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
 import { openDatabase } from '@/data/database/database';
 import { newClassCode, newId } from '@/data/schema/ids';
 import { students } from '@/data/schema/tables';
@@ -36,54 +38,23 @@ const terms = defaultScale('gouache', 5);
 /** A result as the workers give it, for the states that follow from it. */
 export function resultWith(accepted: boolean): ScaleResult {
   const lightness = targetsFor(terms, []);
-  return {
-    version: SCALE_RESULT_VERSION,
-    kind: 'scale',
+  // One step is streaky, so that there is something to say.
+  const own = { 3: { spread: 2, flags: ['streaky' as const] } };
+  return sampleScale(sampleSteps({ targets: lightness, own }), {
     capture: {
-      target: 'sheet',
-      mode: 'calibrated',
-      whiteBasis: 'nominal',
+      ...SAMPLE_CAPTURE,
       accepted,
       issues: accepted
         ? []
         : [{ code: 'glare', value: 2, limit: 1, box: null, say: 'Turn the sheet away from the lamp.' }],
-      uncertainty: 3,
-      tag: null,
-      colour: 'assumed',
-      sizeMm: null,
-      paper: null,
-      corners: null,
     },
-    steps: lightness.map((l, i) => ({
-      index: i + 1,
-      lightness: l,
-      a: 0,
-      b: 0,
-      target: l,
-      error: 0,
-      errorSteps: 0,
-      uncertainty: 3,
-      ownUncertainty: 0.3,
-      extrapolated: false,
-      // One step is streaky, so that there is something to say.
-      spread: i === 2 ? 2 : 0.5,
-      bareGround: 0,
-      overflow: 0,
-      rim: 0,
-      lineShows: 0,
-      flags: i === 2 ? ['streaky'] : [],
-    })),
     gaps: measureGaps(
       terms,
       lightness,
       lightness.map(() => 0.3),
     ),
     summary: { evenness: 0, order: 'kept', ends: { lightest: 96, darkest: 24 }, drift: { warm: [], cool: [] } },
-    pure: null,
-    leastWork: null,
-    chips: [],
-    silhouette: null,
-  };
+  });
 }
 
 /** What the next measurement does: gives a result, or fails. */

@@ -1,5 +1,6 @@
 /** Looks in mid-work: where a mark lies, and what is said of it. */
-import { SCALE_RESULT_VERSION, type ScaleResult, scaleResultSchema } from '../scale/result';
+import { type ScaleResult } from '../scale/result';
+import { sampleScale, sampleSteps } from '../scale/sample-result';
 import { judgeLook, lookOf, stepAt } from './judge-look';
 import { sayMark, sayMissed } from './look-words';
 import { type LookCell, lookMarksSchema, type StoredLook, storedLookSchema } from './stored-look';
@@ -23,39 +24,8 @@ function measured(
   lightness: readonly number[],
   bare: readonly (number | null)[] = lightness.map(() => 0),
 ): ScaleResult {
-  return scaleResultSchema.parse({
-    version: SCALE_RESULT_VERSION,
-    kind: 'scale',
-    capture: {
-      target: 'sheet',
-      mode: 'calibrated',
-      whiteBasis: 'nominal',
-      accepted: true,
-      issues: [],
-      uncertainty: 1,
-      tag: null,
-      corners: null,
-    },
-    steps: lightness.map((l, i) => ({
-      index: i + 1,
-      lightness: l,
-      a: 0,
-      b: 0,
-      target: TARGETS[i],
-      error: l - (TARGETS[i] ?? 0),
-      errorSteps: 0,
-      uncertainty: 1,
-      ownUncertainty: 0.3,
-      extrapolated: false,
-      spread: 0.5,
-      bareGround: bare[i],
-      overflow: 0,
-      flags: [],
-    })),
-    gaps: [],
-    summary: null,
-    pure: null,
-  });
+  const own = Object.fromEntries(bare.map((bareGround, i) => [i + 1, { bareGround }]));
+  return sampleScale(sampleSteps({ targets: TARGETS, lightness, own }));
 }
 const look = (lightness: readonly number[], bare?: readonly (number | null)[]): StoredLook =>
   lookOf(measured(lightness, bare), { toleranceSteps: 0.5 }, CELLS, 4);

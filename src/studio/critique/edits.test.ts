@@ -1,14 +1,15 @@
 /** Edits and drops of a teacher hang on what was found: judging again, accepting a reading and measuring anew keep them. */
-import { setUpSchema } from '@/core/reference/set-up';
 import { defaultTerms } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
-import { NOTAN_RESULT_VERSION, type NotanResult } from '@/core/notan/result';
+import { sampleNotan } from '@/core/notan/sample-result';
+import { setUpSchema } from '@/core/reference/set-up';
+import { newId } from '@/data/schema/ids';
 import { attempts } from '@/data/schema/tables';
 import { planesToPng } from '@/workers/decoding/planes';
 import type { NotanHandIn } from '@/workers/tasks/notan-hand-in';
 import { eq } from 'drizzle-orm';
-import sharp from 'sharp';
 import path from 'node:path';
+import sharp from 'sharp';
 import { measureAttempt } from '../hand-in/measuring';
 import { acceptReading, judgeAgain, measureAnew } from '../hand-in/notan-hand-ins';
 import { tryAgain } from '../hand-in/receive';
@@ -16,7 +17,6 @@ import { setExercise } from '../plan/exercises';
 import { bringIn } from '../reference/references';
 import { keepNewSetUp, keepSetUp, paintMasses } from '../reference/set-ups';
 import { eachInNewStudio, resultWith, saidOf, type TestStudio } from '../test-studio';
-import { newId } from '@/data/schema/ids';
 import { editItem } from './critiquing';
 
 let studio: TestStudio;
@@ -49,20 +49,12 @@ async function painting(fromLife = false): Promise<NotanHandIn> {
     tones,
     targets: [96, 24],
   });
-  const capture = {
-    ...resultWith(true).capture,
-    target: 'sheet' as const,
-  };
-  const result: NotanResult = {
-    version: NOTAN_RESULT_VERSION,
-    kind: 'notan',
-    capture,
+  const result = sampleNotan({
     ...judged,
-    targets: [96, 24],
     shapes: { large: 1, middle: 0, small: 0, largest: 0.8, variety: null, slivers: 0, ragged: 0.1 },
-    frame: null,
-    seams: 1,
-  };
+
+    targets: [96, 24],
+  });
   const nothing = plane(() => 0);
   const planes = { wanted: fromLife ? nothing : wanted, drawn, nameOf: new Uint8Array(W * H) };
   return { result, planes: await planesToPng(planes), names: [], lightness: null };

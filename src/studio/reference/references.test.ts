@@ -1,7 +1,7 @@
 /** Reference pictures, and paintings measured against them. */
 import { defaultTerms, KIND_IDS, kindById } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
-import { NOTAN_RESULT_VERSION, type NotanResult } from '@/core/notan/result';
+import { sampleNotan } from '@/core/notan/sample-result';
 import { massSchema } from '@/core/tones/mass';
 import { newId } from '@/data/schema/ids';
 import { measurements, readings } from '@/data/schema/tables';
@@ -72,28 +72,12 @@ async function painting(side: number): Promise<NotanHandIn> {
     tones: [94, 25].map((lightness) => ({ lightness, spread: 1 })),
     targets: [94, 25],
   });
-  const result: NotanResult = {
-    version: NOTAN_RESULT_VERSION,
-    kind: 'notan',
-    capture: {
-      target: 'sheet',
-      mode: 'calibrated',
-      whiteBasis: 'nominal',
-      accepted: true,
-      issues: [],
-      uncertainty: 3,
-      colour: 'assumed',
-      sizeMm: null,
-      paper: null,
-      tag: null,
-      corners: null,
-    },
+  const result = sampleNotan({
     ...judged,
     shapes: { large: 1, middle: 0, small: 0, largest: 0.8, variety: null, slivers: 0, ragged: 0.1 },
-    frame: null,
-    seams: 1,
+
     targets: [94, 25],
-  };
+  });
   const names = [massSchema.parse({ name: 'jug', emphasis: 1 })];
   return {
     result,

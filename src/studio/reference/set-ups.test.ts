@@ -1,7 +1,8 @@
 /** Set-ups from life, and paintings judged by masses that were painted on them. */
 import { defaultTerms } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
-import { NOTAN_RESULT_VERSION, type NotanResult } from '@/core/notan/result';
+import { type NotanResult } from '@/core/notan/result';
+import { sampleNotan } from '@/core/notan/sample-result';
 import { setUpSchema, type SetUp } from '@/core/reference/set-up';
 import { massSchema } from '@/core/tones/mass';
 import { planesToPng } from '@/workers/decoding/planes';
@@ -49,28 +50,12 @@ async function asRead(frame: NotanResult['frame'] = null) {
     tones: [94, null, 25].map((lightness) => ({ lightness, spread: lightness && 1 })),
     targets: [94, 60, 25],
   });
-  const result: NotanResult = {
-    version: NOTAN_RESULT_VERSION,
-    kind: 'notan',
-    capture: {
-      target: 'sheet',
-      mode: 'calibrated',
-      whiteBasis: 'nominal',
-      accepted: true,
-      issues: [],
-      uncertainty: 3,
-      colour: 'assumed',
-      sizeMm: null,
-      paper: null,
-      tag: null,
-      corners: null,
-    },
+  const result = sampleNotan({
     ...judged,
     shapes: { large: 2, middle: 0, small: 0, largest: 0.8, variety: null, slivers: 0, ragged: 0.1 },
     frame,
-    seams: 1,
     targets: null,
-  };
+  });
   const nothing = new Uint8Array(W * H);
   return {
     result,

@@ -1,9 +1,9 @@
 /** The Table of each family: one frame, with who painted it, what is said of it and what is decided. */
-import { defaultTerms, labelsOf } from '@/core/kinds/table';
 import { withEdits } from '@/core/critique/letter';
 import { draftOf } from '@/core/kinds/draft';
+import { defaultTerms, labelsOf } from '@/core/kinds/table';
 import { measureGaps, targetsFor } from '@/core/scale/flags';
-import { SCALE_RESULT_VERSION, scaleResultSchema } from '@/core/scale/result';
+import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
 import { jest } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { TableProps } from './table-props';
@@ -12,39 +12,11 @@ jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh
 const { Table } = await import('./Table');
 
 const terms = { ...defaultTerms('scale'), steps: 5 };
-const lightness = targetsFor(terms, []).map((l, i) => (i === 2 ? l + 14 : l));
-const measured = scaleResultSchema.parse({
-  version: SCALE_RESULT_VERSION,
-  kind: 'scale',
+const targets = targetsFor(terms, []);
+const lightness = targets.map((l, i) => (i === 2 ? l + 14 : l));
+const measured = sampleScale(sampleSteps({ targets, lightness, own: { 3: { flags: ['off_target'] } } }), {
   gaps: measureGaps(terms, lightness, [0.3, 0.3, 0.3, 0.3, 0.3]),
-  summary: { evenness: 0, order: 'kept', ends: { lightest: 96, darkest: 24 }, drift: { warm: [], cool: [] } },
-  leastWork: [{ step: 3, from: lightness[2], to: targetsFor(terms, [])[2] }],
-  capture: {
-    target: 'sheet',
-    mode: 'calibrated',
-    whiteBasis: 'nominal',
-    accepted: true,
-    issues: [],
-    uncertainty: 1,
-    tag: null,
-    corners: null,
-  },
-  steps: targetsFor(terms, []).map((target, i) => ({
-    index: i + 1,
-    lightness: lightness[i],
-    a: 0,
-    b: 0,
-    target,
-    error: (lightness[i] ?? 0) - target,
-    errorSteps: i === 2 ? -0.8 : 0,
-    uncertainty: 1,
-    ownUncertainty: 0.3,
-    extrapolated: false,
-    spread: 0.4,
-    bareGround: 0,
-    overflow: 0,
-    flags: i === 2 ? ['off_target'] : [],
-  })),
+  leastWork: [{ step: 3, from: lightness[2] ?? 0, to: targets[2] ?? 0 }],
 });
 
 const done = () => Promise.resolve({ ok: true as const, value: null });

@@ -1,5 +1,6 @@
 /** What a teacher reads of a measurement beside its findings: least work, chips, on what it rests, the strip and its greys. */
-import { SCALE_RESULT_VERSION, scaleResultSchema, type MeasuredChip, type ScaleResult } from '@/core/scale/result';
+import { type MeasuredChip, type ScaleResult } from '@/core/scale/result';
+import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { basisWords } from '../parts/basis-words';
 import { cssGrey } from '../parts/grey';
@@ -9,39 +10,7 @@ import { StripCompare } from './scale/StripCompare';
 
 const labels = ['1', '2', '3', '4', '5'];
 const result = (leastWork: ScaleResult['leastWork']): ScaleResult =>
-  scaleResultSchema.parse({
-    version: SCALE_RESULT_VERSION,
-    kind: 'scale',
-    gaps: [],
-    summary: null,
-    leastWork,
-    capture: {
-      target: 'sheet',
-      mode: 'calibrated',
-      whiteBasis: 'nominal',
-      accepted: true,
-      issues: [],
-      uncertainty: 1,
-      tag: null,
-      corners: null,
-    },
-    steps: [90, 70, 50, 30, 10].map((target, i) => ({
-      index: i + 1,
-      lightness: target,
-      a: 0,
-      b: 0,
-      target,
-      error: 0,
-      errorSteps: 0,
-      uncertainty: 1,
-      ownUncertainty: 0.3,
-      extrapolated: false,
-      spread: 0,
-      bareGround: 0,
-      overflow: 0,
-      flags: [],
-    })),
-  });
+  sampleScale(sampleSteps({ targets: [90, 70, 50, 30, 10] }), { leastWork });
 
 test('the fewest steps to paint again are named with how far each has to go', () => {
   const html = renderToStaticMarkup(

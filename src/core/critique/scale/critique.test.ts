@@ -1,6 +1,7 @@
 import { defaultScale } from '../../exercise/scale';
 import { measureGaps, targetsFor, valueFlags } from '../../scale/flags';
-import { type MeasuredStep, SCALE_RESULT_VERSION, type ScaleResult } from '../../scale/result';
+import { type MeasuredStep, type ScaleResult } from '../../scale/result';
+import { sampleScale, sampleSteps } from '../../scale/sample-result';
 import { critiqueScale } from './critique';
 import { inSteps } from './words';
 
@@ -12,49 +13,14 @@ function measured(
 ): ScaleResult {
   const targets = targetsFor(terms, lightness);
   const flags = valueFlags(terms, lightness);
-  const own = lightness.map(() => 0.3);
-  return {
-    version: SCALE_RESULT_VERSION,
-    kind: 'scale',
-    capture: {
-      target: 'sheet',
-      mode: 'calibrated',
-      whiteBasis: 'nominal',
-      accepted: true,
-      issues: [],
-      uncertainty: 3,
-      tag: null,
-      colour: 'assumed',
-      sizeMm: null,
-      paper: null,
-      corners: null,
-    },
-    steps: lightness.map((l, i) => ({
-      index: i + 1,
-      lightness: l,
-      a: 0,
-      b: 0,
-      target: targets[i] ?? 0,
-      error: l - (targets[i] ?? 0),
-      errorSteps: (l - (targets[i] ?? 0)) / 9,
-      uncertainty: 3,
-      ownUncertainty: 0.3,
-      extrapolated: false,
-      spread: 0.5,
-      bareGround: 0,
-      overflow: 0,
-      rim: 0,
-      lineShows: 0,
-      flags: flags[i] ?? [],
-      ...craft[i + 1],
-    })),
-    gaps: measureGaps(terms, lightness, own),
-    summary: null,
-    leastWork: null,
-    silhouette: null,
-    chips: [],
-    pure: null,
-  };
+  const own = Object.fromEntries(flags.map((f, i) => [i + 1, { flags: f, ...craft[i + 1] }]));
+  return sampleScale(sampleSteps({ targets, lightness, own }), {
+    gaps: measureGaps(
+      terms,
+      lightness,
+      lightness.map(() => 0.3),
+    ),
+  });
 }
 
 const even = targetsFor(terms, []);

@@ -1,51 +1,17 @@
 /** What is said of a painting in few tones, from what was measured of it. */
 import { keyedEnds } from '../../exercise/key';
 import type { NumberingId } from '../../exercise/numbering';
-import { NOTAN_RESULT_VERSION, type NotanResult, notanResultSchema } from '../../notan/result';
+import { type NotanResult, notanResultSchema } from '../../notan/result';
+import { sampleMass, sampleNotan } from '../../notan/sample-result';
 import { findingSchema } from '../finding';
 import { critiqueTones } from './critique';
 
 const ends = { light: 95, dark: 24 };
-const measured = (more: Partial<NotanResult> = {}): NotanResult => ({
-  version: NOTAN_RESULT_VERSION,
-  kind: 'notan',
-  reference: 'picture',
-  capture: {
-    target: 'sheet',
-    mode: 'calibrated',
-    whiteBasis: 'nominal',
-    accepted: true,
-    issues: [],
-    uncertainty: 3,
-    colour: 'assumed',
-    sizeMm: null,
-    paper: null,
-    tag: null,
-    corners: null,
-  },
-  tones: [
-    { index: 1, share: 0.42, referenceShare: 0.4, lightness: 94, spread: 1.2 },
-    { index: 2, share: 0.58, referenceShare: 0.6, lightness: 25, spread: 1.4 },
-  ],
-  agreement: 0.96,
-  agreementTolerant: 0.98,
-  agreementAligned: 0.97,
-  kappa: 0.92,
-  shift: { x: 0, y: 0 },
-  regions: [],
-  shapes: { large: 2, middle: 3, small: 2, largest: 0.4, variety: null, slivers: 0, ragged: 0.1 },
-  frame: null,
-  seams: 1,
-  masses: [],
-  pairs: [],
-  overlaps: [],
-  targets: null,
-  ...more,
-});
+const { box } = sampleMass('anything');
 const codes = (result: NotanResult) => critiqueTones(result, ends).map((f) => f.code);
 
 test('a good one is praised for what it measured, and nothing is to be mended', () => {
-  const findings = critiqueTones(measured(), ends);
+  const findings = critiqueTones(sampleNotan(), ends);
   expect(findings.map((f) => [f.kind, f.code])).toEqual([
     ['works', 'big_shapes'],
     ['works', 'flat_tones'],
@@ -62,7 +28,7 @@ test('a flipped shape is told by place and tone, the heaviest first', () => {
     drawn: 2,
     wanted: 1,
   });
-  const fixes = critiqueTones(measured({ regions: [region(0.05, 0.02), region(0.7, 0.09)] }), ends).filter(
+  const fixes = critiqueTones(sampleNotan({ regions: [region(0.05, 0.02), region(0.7, 0.09)] }), ends).filter(
     (f) => f.kind === 'fix',
   );
   expect(fixes.map((f) => f.where.box?.x)).toEqual([0.7, 0.05]);
@@ -78,7 +44,7 @@ test('tones between light and dark are told in the numbers of the class', () => 
     lightness,
     spread: 1,
   }));
-  const flipped = measured({
+  const flipped = sampleNotan({
     tones,
     regions: [{ id: '4.4', box: { x: 0.1, y: 0.1, width: 0.2, height: 0.2 }, area: 0.05, drawn: 3, wanted: 2 }],
   });
@@ -94,14 +60,14 @@ test('tones between light and dark are told in the numbers of the class', () => 
 });
 
 test('a picture that sits off is told once, with how far', () => {
-  const [finding] = critiqueTones(measured({ shift: { x: 0.04, y: -0.02 } }), ends).filter((f) => f.kind === 'fix');
+  const [finding] = critiqueTones(sampleNotan({ shift: { x: 0.04, y: -0.02 } }), ends).filter((f) => f.kind === 'fix');
   expect(finding?.say).toBe(
     'The whole picture sits clearly to the right and a little too high; its shapes are judged as if it did not.',
   );
 });
 
 test('grey for black is told where white is known, and not where the ends are taken for granted', () => {
-  const grey = measured({ tones: measured().tones.map((t) => (t.index === 2 ? { ...t, lightness: 41 } : t)) });
+  const grey = sampleNotan({ tones: sampleNotan().tones.map((t) => (t.index === 2 ? { ...t, lightness: 41 } : t)) });
   expect(codes(grey)).toContain('grey_for_black');
   expect(codes({ ...grey, capture: { ...grey.capture, mode: 'relative' } })).not.toContain('grey_for_black');
 });
@@ -111,32 +77,32 @@ test('a study in a high key is held against its own key, and not asked for a dar
     { index: 1, share: 0.4, referenceShare: 0.4, lightness: 94, spread: 1 },
     { index: 2, share: 0.6, referenceShare: 0.6, lightness: 54, spread: 1 },
   ];
-  expect(codes(measured({ tones }))).toContain('grey_for_black');
+  expect(codes(sampleNotan({ tones }))).toContain('grey_for_black');
   const { light, dark } = keyedEnds(ends, 'high');
-  expect(codes(measured({ tones, targets: [light, dark] }))).not.toContain('grey_for_black');
+  expect(codes(sampleNotan({ tones, targets: [light, dark] }))).not.toContain('grey_for_black');
 });
 
 test('a tone that is missing, uneven paint, slivers and a share that is off are each told', () => {
   expect(
     codes(
-      measured({
-        tones: [...measured().tones, { index: 3, share: 0, referenceShare: 0.2, lightness: null, spread: null }],
+      sampleNotan({
+        tones: [...sampleNotan().tones, { index: 3, share: 0, referenceShare: 0.2, lightness: null, spread: null }],
       }),
     ),
   ).toContain('missing_tone');
-  expect(codes(measured({ tones: measured().tones.map((t) => ({ ...t, spread: 7 })) }))).toContain('uneven_tone');
-  expect(codes(measured({ shapes: { ...measured().shapes!, slivers: 5 } }))).toContain('slivers');
+  expect(codes(sampleNotan({ tones: sampleNotan().tones.map((t) => ({ ...t, spread: 7 })) }))).toContain('uneven_tone');
+  expect(codes(sampleNotan({ shapes: { ...sampleNotan().shapes!, slivers: 5 } }))).toContain('slivers');
   expect(
-    codes(measured({ tones: measured().tones.map((t, i) => ({ ...t, share: i === 0 ? 0.52 : 0.48 })) })),
+    codes(sampleNotan({ tones: sampleNotan().tones.map((t, i) => ({ ...t, share: i === 0 ? 0.52 : 0.48 })) })),
   ).toContain('tone_share');
 });
 
 test('of what could not be read nothing is said', () => {
-  expect(critiqueTones(measured({ tones: [] }), ends)).toEqual([]);
+  expect(critiqueTones(sampleNotan({ tones: [] }), ends)).toEqual([]);
 });
 
 test('ragged edges and shapes all of a size are told, calm edges and many sizes are not', () => {
-  const shapes = (more: object) => measured({ shapes: { ...measured().shapes!, ...more } });
+  const shapes = (more: object) => sampleNotan({ shapes: { ...sampleNotan().shapes!, ...more } });
   expect(codes(shapes({ ragged: 0.3 }))).toContain('ragged_edges');
   expect(codes(shapes({ ragged: 0.16 }))).not.toContain('ragged_edges');
   expect(codes(shapes({ variety: 0.3 }))).toContain('sizes_alike');
@@ -144,7 +110,7 @@ test('ragged edges and shapes all of a size are told, calm edges and many sizes 
 });
 
 test('a five-value study: white that is not sparing, seams that stand out, and neither where nobody asks or where it is right', () => {
-  const five = measured({
+  const five = sampleNotan({
     tones: [0.2, 0.2, 0.2, 0.2, 0.2].map((share, k) => ({
       index: k + 1,
       share,
@@ -161,9 +127,9 @@ test('a five-value study: white that is not sparing, seams that stand out, and n
 });
 
 test('where a darker frame was painted the grey that should be black is held against it', () => {
-  const grey = measured({
+  const grey = sampleNotan({
     frame: { lightness: 22, isDarkEnd: false },
-    tones: [measured().tones[0]!, { ...measured().tones[1]!, lightness: 45 }],
+    tones: [sampleNotan().tones[0]!, { ...sampleNotan().tones[1]!, lightness: 45 }],
   });
   expect(critiqueTones(grey, ends).find((f) => f.code === 'grey_for_black')?.say).toContain(
     'the frame that you painted is darker',
@@ -171,12 +137,12 @@ test('where a darker frame was painted the grey that should be black is held aga
 });
 
 test('a painted frame that stands for the dark end is what the dark is held against, calibrated or not', () => {
-  const relative = { ...measured().capture, mode: 'relative' as const };
+  const relative = { ...sampleNotan().capture, mode: 'relative' as const };
   const grey = (isDarkEnd: boolean) =>
-    measured({
+    sampleNotan({
       capture: relative,
       frame: { lightness: 24, isDarkEnd },
-      tones: [measured().tones[0]!, { ...measured().tones[1]!, lightness: 40 }],
+      tones: [sampleNotan().tones[0]!, { ...sampleNotan().tones[1]!, lightness: 40 }],
     });
   expect(codes(grey(true))).toContain('grey_for_black');
   expect(codes(grey(false))).not.toContain('grey_for_black');
@@ -184,7 +150,7 @@ test('a painted frame that stands for the dark end is what the dark is held agai
 
 /** From life: nothing to agree with. */
 const fromLife = (more: Partial<NotanResult>) =>
-  measured({
+  sampleNotan({
     reference: 'masses',
     agreement: null,
     agreementTolerant: null,
@@ -200,21 +166,6 @@ const fromLife = (more: Partial<NotanResult>) =>
     })),
     ...more,
   });
-const box = { x: 0.1, y: 0.1, width: 0.3, height: 0.4 };
-const mass = (name: string, more: Partial<NotanResult['masses'][number]> = {}) => ({
-  name,
-  part: null,
-  emphasis: 1,
-  box,
-  share: 0.2,
-  lightness: 60,
-  steps: null,
-  inside: null,
-  outside: null,
-  unused: [],
-  ...more,
-});
-
 test('from life, nothing is said of a reference', () => {
   const findings = critiqueTones(
     fromLife({
@@ -233,7 +184,9 @@ test('from life, nothing is said of a reference', () => {
 test('a mass that lies outside its steps is told as a person would, with how much of it and where it belongs', () => {
   const strayed = (share: number) =>
     fromLife({
-      masses: [mass('jug > lit side', { steps: { from: 1, to: 2 }, inside: 1 - share, outside: { tone: 3, share } })],
+      masses: [
+        sampleMass('jug > lit side', { steps: { from: 1, to: 2 }, inside: 1 - share, outside: { tone: 3, share } }),
+      ],
     });
   const [worst] = critiqueTones(strayed(0.5), ends).filter((f) => f.kind === 'fix');
   expect(codes(strayed(0.05))).not.toContain('outside_steps');
@@ -253,16 +206,16 @@ test('light and shadow of one object that cross are told once, and not where the
     separation,
     wanted,
   });
-  const both = [mass('jug > lit side', { part: 'lit' }), mass('jug > shadow', { part: 'shadow' })];
+  const both = [sampleMass('jug > lit side', { part: 'lit' }), sampleMass('jug > shadow', { part: 'shadow' })];
   const said = (pairs: NotanResult['pairs'], regions: NotanResult['regions'] = []) =>
     codes(fromLife({ masses: both, pairs, regions }));
   expect(said([pair(-35, null)])).toContain('pair_crossed');
   expect(said([pair(0, null)])).not.toContain('pair_crossed');
-  expect(codes(measured({ masses: both, pairs: [pair(-35, -35)] }))).not.toContain('pair_crossed');
-  expect(codes(measured({ masses: both, pairs: [pair(-35, 35)] }))).toContain('pair_crossed');
+  expect(codes(sampleNotan({ masses: both, pairs: [pair(-35, -35)] }))).not.toContain('pair_crossed');
+  expect(codes(sampleNotan({ masses: both, pairs: [pair(-35, 35)] }))).toContain('pair_crossed');
   expect(
     codes(
-      measured({
+      sampleNotan({
         masses: both,
         pairs: [pair(-35, 35)],
         regions: [{ id: '4.6', box, area: 0.1, drawn: 1, wanted: 2, shape: 'jug > shadow' }],
@@ -276,8 +229,8 @@ test('light and shadow of one object that cross are told once, and not where the
 
 test('an overlap of two shadows that is lighter than one of them is told; masses that keep to their steps are praised', () => {
   const masses = [
-    mass('table > double shadow', { steps: { from: 3, to: 3 }, inside: 1 }),
-    mass('table > single shadow', { steps: { from: 2, to: 2 }, inside: 0.97 }),
+    sampleMass('table > double shadow', { steps: { from: 3, to: 3 }, inside: 1 }),
+    sampleMass('table > single shadow', { steps: { from: 2, to: 2 }, inside: 0.97 }),
   ];
   const findings = critiqueTones(
     fromLife({ masses, overlaps: [{ name: 'table > double shadow', than: 'table > single shadow', by: 30 }] }),
@@ -290,7 +243,7 @@ test('an overlap of two shadows that is lighter than one of them is told; masses
 });
 
 test('a result that was stored before masses were told still opens', () => {
-  const { reference, masses, pairs, overlaps, ...before } = { ...measured(), frame: { lightness: 20 } };
+  const { reference, masses, pairs, overlaps, ...before } = { ...sampleNotan(), frame: { lightness: 20 } };
   expect([reference, masses, pairs, overlaps]).toEqual(['picture', [], [], []]);
-  expect(notanResultSchema.parse(before)).toEqual({ ...measured(), frame: { lightness: 20, isDarkEnd: false } });
+  expect(notanResultSchema.parse(before)).toEqual({ ...sampleNotan(), frame: { lightness: 20, isDarkEnd: false } });
 });

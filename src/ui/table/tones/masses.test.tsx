@@ -1,5 +1,5 @@
 /** Masses as a teacher names, shows and reads them. */
-import type { NotanResult } from '@/core/notan/result';
+import { sampleMass } from '@/core/notan/sample-result';
 import { massSchema } from '@/core/tones/mass';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { PaintedFrom } from '../../plan/PaintedFrom';
@@ -8,26 +8,13 @@ import { FrameChoice } from './FrameChoice';
 import { MassFacts } from './MassFacts';
 import { RegionOutlines } from './RegionOutlines';
 
-const box = { x: 0.1, y: 0.1, width: 0.3, height: 0.4 };
-const fact = (name: string, more: Partial<NotanResult['masses'][number]> = {}) => ({
-  name,
-  part: null,
-  emphasis: 1,
-  box,
-  share: 0.2,
-  lightness: 60,
-  steps: null,
-  inside: null,
-  outside: null,
-  unused: [],
-  ...more,
-});
+const { box } = sampleMass('anything');
 const nothing = () => undefined;
 
 test('facts of masses: in the class’s own numbers, with what lies in their steps and which they never use', () => {
   const masses = [
-    fact('jug > lit side', { steps: { from: 1, to: 2 }, inside: 0.75, unused: [2] }),
-    fact('ground', { lightness: null }),
+    sampleMass('jug > lit side', { steps: { from: 1, to: 2 }, inside: 0.75, unused: [2] }),
+    sampleMass('ground', { lightness: null }),
   ];
   const html = renderToStaticMarkup(
     <MassFacts
