@@ -5,17 +5,18 @@ import { targetLightnesses } from '@/core/exercise/targets';
 import type { TermsOf } from '@/core/exercise/terms';
 import { boxCorners, type BoxMm } from '@/core/geometry/box';
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
+import { sampleWords } from '@/core/handout/sample-words';
 import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
 import { measureBands } from '@/core/scale/measure-bands';
 import { paintAreas, type PaintedArea } from '@/devices/area-painter';
 import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
-import { type Stage } from '@/devices/shot';
 import { drawByHand } from '@/devices/hand-drawn-bands';
 import { print } from '@/devices/printer';
 import { chance } from '@/devices/random';
 import { readColours } from '@/devices/reader';
 import type { Surface } from '@/devices/reflectance';
+import { type Stage } from '@/devices/shot';
 import { sheetToPng } from '@/print/sheet-png';
 import { decodePhoto } from '@/workers/decoding/decode';
 import { loadOpenCv } from '@/workers/decoding/opencv';
@@ -40,18 +41,7 @@ interface Scene {
 
 async function blankSheet(terms: TermsOf<'bands'>, { printer, seed }: Trial): Promise<Scene> {
   const layout = exerciseLayout(terms);
-  const words = {
-    title: 'Sample',
-    className: 'Tidewell',
-    name: '',
-    labels: Array.from({ length: terms.steps }, (_, i) => String(i + 1)),
-    due: '',
-    care: '',
-    careInShort: '',
-    exercise: null,
-    student: null,
-    figures: {},
-  };
+  const words = sampleWords({ labels: Array.from({ length: terms.steps }, (_, i) => String(i + 1)) });
   const { surface } = await print(await sheetToPng(drawExerciseSheet(terms, words), DPI), printer, seed);
   const paper = { xMm: layout.qrBox.xMm - 12, yMm: layout.qrBox.yMm, widthMm: 10, heightMm: 10 };
   const [bare, ...patches] = readColours(surface, [paper, ...layout.patches], seed);

@@ -3,6 +3,7 @@ import { bandPicture } from '@/core/bands/band-picture';
 import { targetLightnesses } from '@/core/exercise/targets';
 import type { SteppedTerms } from '@/core/exercise/terms';
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
+import { sampleWords } from '@/core/handout/sample-words';
 import { chipRows } from '@/core/kinds/chips/colours-on-scale';
 import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
 import { uprightPhoto } from '@/core/raster/photo';
@@ -22,18 +23,7 @@ import { readQr } from '@/workers/decoding/read-qr';
 const SEED = 81;
 const MEGAPIXELS = 4;
 const nobody = { exercise: null, student: null };
-const words = {
-  title: 'Sample',
-  className: 'Tidewell',
-  name: '',
-  labels: ['1', '2', '3', '4', '5', '6', '7', '8', '9'],
-  due: '',
-  care: '',
-  careInShort: '',
-  exercise: null,
-  student: null,
-  figures: {},
-};
+const words = sampleWords({ labels: ['1', '2', '3', '4', '5', '6', '7', '8', '9'] });
 
 async function printed(terms: SteppedTerms): Promise<Surface> {
   return (await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', SEED)).surface;

@@ -2,16 +2,17 @@
 import type { Target } from '@/core/capture/target';
 import { boxCorners, type BoxMm } from '@/core/geometry/box';
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
+import { sampleWords } from '@/core/handout/sample-words';
 import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
 import type { Photo } from '@/core/raster/photo';
 import { photograph } from '@/devices/camera';
-import { type CameraCondition } from '@/devices/condition-names';
 import { shotFor } from '@/devices/camera-conditions';
-import { type Stage } from '@/devices/shot';
+import { type CameraCondition } from '@/devices/condition-names';
 import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
 import { print } from '@/devices/printer';
 import { chance } from '@/devices/random';
 import type { Surface } from '@/devices/reflectance';
+import { type Stage } from '@/devices/shot';
 import { sheetToPng } from '@/print/sheet-png';
 import { decodePhoto } from '@/workers/decoding/decode';
 import { emptyBoard, pixelsOfPlaces } from './stage';
@@ -37,18 +38,7 @@ async function blank({ way, seed }: NotanShot): Promise<Blank> {
   }
   const terms = defaultTerms('notan');
   const layout = exerciseLayout(terms);
-  const words = {
-    title: 'Sample',
-    className: 'Tidewell',
-    name: '',
-    labels: [],
-    due: '',
-    care: '',
-    careInShort: '',
-    exercise: null,
-    student: null,
-    figures: {},
-  };
+  const words = sampleWords();
   const frame = layout.cells[0];
   if (!frame) throw new Error('The sheet has no frame.');
   return {

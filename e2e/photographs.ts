@@ -1,10 +1,11 @@
 /** Photographs to hand in. */
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
+import { sampleWords } from '@/core/handout/sample-words';
 import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
 import { toneShapes } from '@/core/tones/tones';
 import { photograph } from '@/devices/camera';
-import { type CameraCondition } from '@/devices/condition-names';
 import { shotFor } from '@/devices/camera-conditions';
+import { type CameraCondition } from '@/devices/condition-names';
 import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
 import { planFor } from '@/devices/paint-conditions';
 import { paint } from '@/devices/painter';
@@ -87,18 +88,7 @@ async function tonesPhotograph(
 ): Promise<Buffer> {
   const terms = defaultTerms('notan');
   const layout = exerciseLayout(terms);
-  const words = {
-    title: 'Sample',
-    className: 'Tidewell',
-    name: '',
-    labels: [],
-    due: '',
-    care: '',
-    careInShort: '',
-    exercise,
-    student: null,
-    figures: {},
-  };
+  const words = sampleWords({ exercise });
   const printed = await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed);
   const [cell] = layout.cells;
   if (!cell) throw new Error('The sheet has no frame.');

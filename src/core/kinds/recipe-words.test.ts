@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { stepLabels } from '../exercise/numbering';
 import type { ExerciseWords } from '../handout/exercise-sheet';
 import { drawRecipePage } from '../handout/recipe-page';
+import { sampleWords } from '../handout/sample-words';
 import { greyEnds, greySet } from '../mixing/grey-set';
 import { nudge } from '../mixing/nudge';
 import { sayNudge } from '../mixing/nudge-words';
@@ -159,18 +160,7 @@ test('the order of work follows the recipe, and without one the school', () => {
 });
 
 test('the page of mixes has a grey, a name and a mix on each line, and none for two tones', () => {
-  const words: ExerciseWords = {
-    title: 'Nine greys',
-    className: 'Tidewell',
-    name: '',
-    labels,
-    due: '',
-    care: '',
-    careInShort: '',
-    exercise: null,
-    student: null,
-    figures: {},
-  };
+  const words: ExerciseWords = sampleWords({ title: 'Nine greys', labels });
   const page = drawRecipePage(scale, words);
   expect(page?.marks.filter((m) => m.kind === 'fill')).toHaveLength(9);
   const codes = page?.marks.flatMap((m) => (m.kind === 'fill' && typeof m.code === 'number' ? [m.code] : [])) ?? [];

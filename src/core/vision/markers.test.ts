@@ -3,23 +3,13 @@ import { sheetToPng } from '@/print/sheet-png';
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import sharp from 'sharp';
 import { drawExerciseSheet } from '../handout/exercise-sheet';
+import { sampleWords } from '../handout/sample-words';
 import { defaultTerms } from '../kinds/table';
 import { bracketPage, drawBrackets } from '../sheet/brackets';
 import { PAPER_IDS, PAPERS } from '../sheet/paper';
 import { findMarkers } from './markers';
 
-const words = {
-  title: 'T',
-  className: 'C',
-  name: '',
-  labels: [],
-  due: '',
-  care: '',
-  careInShort: '',
-  exercise: null,
-  student: null,
-  figures: {},
-};
+const words = sampleWords({ title: 'T', className: 'C' });
 
 async function foundOn(png: Buffer): Promise<number[]> {
   const { cv } = await loadOpenCv();

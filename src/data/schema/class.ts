@@ -1,11 +1,9 @@
 /** Tables of what a teacher sets up: classes and who is in them, the cupboard, paints, exercises. People are few words: a display name and a code. */
-import { boolean, index, integer, pgTable, primaryKey, real, text, uniqueIndex } from 'drizzle-orm/pg-core';
-import type { StoredId } from '@/core/planning/quantities';
 import type { MediumId } from '@/core/exercise/media';
 import type { NumberingId } from '@/core/exercise/numbering';
-import { referencePictures, setUps } from './reference';
-import { user } from './sign-in';
-import { created, at } from './columns';
+import type { StoredId } from '@/core/planning/quantities';
+import { boolean, index, integer, pgTable, primaryKey, real, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import { at, belongsTo, created } from './columns';
 import {
   exerciseTerms,
   knownCard,
@@ -18,6 +16,8 @@ import {
   printerReadings,
   shelfItem,
 } from './json-columns';
+import { referencePictures, setUps } from './reference';
+import { user } from './sign-in';
 
 export const settings = pgTable('settings', { key: text('key').primaryKey(), value: text('value').notNull() });
 
@@ -25,9 +25,7 @@ export const classes = pgTable(
   'classes',
   {
     id: text('id').primaryKey(),
-    teacherId: text('teacher_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
+    teacherId: belongsTo('teacher_id', () => user.id),
     name: text('name').notNull(),
     numbering: text('numbering').$type<NumberingId>().notNull(),
     code: text('code').notNull().unique(),
@@ -50,9 +48,7 @@ export const classes = pgTable(
 export const shelf = pgTable(
   'shelf',
   {
-    teacherId: text('teacher_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
+    teacherId: belongsTo('teacher_id', () => user.id),
     /** A paint or another supply. */
     paint: text('paint').$type<StoredId>().notNull(),
     item: shelfItem('item').notNull(),
@@ -65,9 +61,7 @@ export const printers = pgTable(
   'printers',
   {
     id: text('id').primaryKey(),
-    teacherId: text('teacher_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
+    teacherId: belongsTo('teacher_id', () => user.id),
     name: text('name').notNull(),
     readings: printerReadings('readings').notNull(),
     createdAt: created(),
@@ -79,9 +73,7 @@ export const printers = pgTable(
 export const palettes = pgTable(
   'palettes',
   {
-    classId: text('class_id')
-      .notNull()
-      .references(() => classes.id, { onDelete: 'cascade' }),
+    classId: belongsTo('class_id', () => classes.id),
     medium: text('medium').$type<MediumId>().notNull(),
     paints: paintList('paints').notNull(),
     /** What the teacher set in place of the catalogue's figures. */
@@ -97,9 +89,7 @@ export const mixes = pgTable(
   'mixes',
   {
     id: text('id').primaryKey(),
-    classId: text('class_id')
-      .notNull()
-      .references(() => classes.id, { onDelete: 'cascade' }),
+    classId: belongsTo('class_id', () => classes.id),
     medium: text('medium').$type<MediumId>().notNull(),
     mix: loggedMix('mix').notNull(),
     source: text('source', { enum: ['hand', 'photograph'] }).notNull(),
@@ -112,9 +102,7 @@ export const students = pgTable(
   'students',
   {
     id: text('id').primaryKey(),
-    classId: text('class_id')
-      .notNull()
-      .references(() => classes.id, { onDelete: 'cascade' }),
+    classId: belongsTo('class_id', () => classes.id),
     userId: text('user_id')
       .notNull()
       .unique()
@@ -130,9 +118,7 @@ export const exercises = pgTable(
   'exercises',
   {
     id: text('id').primaryKey(),
-    classId: text('class_id')
-      .notNull()
-      .references(() => classes.id, { onDelete: 'cascade' }),
+    classId: belongsTo('class_id', () => classes.id),
     title: text('title').notNull(),
     note: text('note').notNull().default(''),
     terms: exerciseTerms('terms').notNull(),

@@ -1,5 +1,9 @@
 /** Columns that many tables have. */
-import { timestamp } from 'drizzle-orm/pg-core';
+import { type AnyPgColumn, text, timestamp } from 'drizzle-orm/pg-core';
 
 export const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 export const created = () => at('created_at').notNull().defaultNow();
+
+/** What a row belongs to: it goes when that goes. */
+export const belongsTo = <Name extends string>(name: Name, whole: () => AnyPgColumn) =>
+  text(name).notNull().references(whole, { onDelete: 'cascade' });

@@ -5,7 +5,7 @@
 import { sql } from 'drizzle-orm';
 import { boolean, doublePrecision, index, integer, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import { classes, exercises, students } from './class';
-import { at, created } from './columns';
+import { at, belongsTo, created } from './columns';
 import { files } from './file';
 import {
   captureTarget,
@@ -25,12 +25,8 @@ export const handIns = pgTable(
   'hand_ins',
   {
     id: text('id').primaryKey(),
-    exerciseId: text('exercise_id')
-      .notNull()
-      .references(() => exercises.id, { onDelete: 'cascade' }),
-    studentId: text('student_id')
-      .notNull()
-      .references(() => students.id, { onDelete: 'cascade' }),
+    exerciseId: belongsTo('exercise_id', () => exercises.id),
+    studentId: belongsTo('student_id', () => students.id),
     state: text('state', { enum: HAND_IN_STATES }).notNull().default('open'),
     createdAt: created(),
   },
@@ -45,9 +41,7 @@ export const tray = pgTable(
   'tray',
   {
     id: text('id').primaryKey(),
-    classId: text('class_id')
-      .notNull()
-      .references(() => classes.id, { onDelete: 'cascade' }),
+    classId: belongsTo('class_id', () => classes.id),
     photoHash: text('photo_hash')
       .notNull()
       .references(() => files.hash),
@@ -79,9 +73,7 @@ export const attempts = pgTable(
   'attempts',
   {
     id: text('id').primaryKey(),
-    handInId: text('hand_in_id')
-      .notNull()
-      .references(() => handIns.id, { onDelete: 'cascade' }),
+    handInId: belongsTo('hand_in_id', () => handIns.id),
     /** Counted among those that were not refused; null until it counts. */
     number: integer('number'),
     state: text('state', { enum: ATTEMPT_STATES }).notNull(),
@@ -114,12 +106,8 @@ export const dabChecks = pgTable(
   'dab_checks',
   {
     id: text('id').primaryKey(),
-    exerciseId: text('exercise_id')
-      .notNull()
-      .references(() => exercises.id, { onDelete: 'cascade' }),
-    studentId: text('student_id')
-      .notNull()
-      .references(() => students.id, { onDelete: 'cascade' }),
+    exerciseId: belongsTo('exercise_id', () => exercises.id),
+    studentId: belongsTo('student_id', () => students.id),
     step: integer('step').notNull(),
     /** As read, L*, a*, b*. */
     lightness: doublePrecision('lightness').notNull(),
@@ -137,12 +125,8 @@ export const looks = pgTable(
   'looks',
   {
     id: text('id').primaryKey(),
-    exerciseId: text('exercise_id')
-      .notNull()
-      .references(() => exercises.id, { onDelete: 'cascade' }),
-    studentId: text('student_id')
-      .notNull()
-      .references(() => students.id, { onDelete: 'cascade' }),
+    exerciseId: belongsTo('exercise_id', () => exercises.id),
+    studentId: belongsTo('student_id', () => students.id),
     /** What was painted by then, straightened and in greys; the photograph itself is not kept. */
     pictureHash: text('picture_hash')
       .notNull()
@@ -159,9 +143,7 @@ export const measurements = pgTable(
   'measurements',
   {
     id: text('id').primaryKey(),
-    attemptId: text('attempt_id')
-      .notNull()
-      .references(() => attempts.id, { onDelete: 'cascade' }),
+    attemptId: belongsTo('attempt_id', () => attempts.id),
     version: integer('version').notNull(),
     result: measuredResult('result').notNull(),
     /** Null of what has no reference. */
@@ -176,9 +158,7 @@ export const readings = pgTable(
   'readings',
   {
     id: text('id').primaryKey(),
-    exerciseId: text('exercise_id')
-      .notNull()
-      .references(() => exercises.id, { onDelete: 'cascade' }),
+    exerciseId: belongsTo('exercise_id', () => exercises.id),
     /** Null: for everyone from then on. */
     handInId: text('hand_in_id').references(() => handIns.id, { onDelete: 'cascade' }),
     maskHash: text('mask_hash')
@@ -206,9 +186,7 @@ export const critiques = pgTable('critiques', {
 export const findingEdits = pgTable(
   'finding_edits',
   {
-    attemptId: text('attempt_id')
-      .notNull()
-      .references(() => critiques.attemptId, { onDelete: 'cascade' }),
+    attemptId: belongsTo('attempt_id', () => critiques.attemptId),
     key: text('key').notNull(),
     /** The teacher's own words; null keeps the draft's. */
     say: text('say'),
@@ -225,12 +203,8 @@ export const decisions = pgTable(
   'decisions',
   {
     id: text('id').primaryKey(),
-    handInId: text('hand_in_id')
-      .notNull()
-      .references(() => handIns.id, { onDelete: 'cascade' }),
-    attemptId: text('attempt_id')
-      .notNull()
-      .references(() => attempts.id, { onDelete: 'cascade' }),
+    handInId: belongsTo('hand_in_id', () => handIns.id),
+    attemptId: belongsTo('attempt_id', () => attempts.id),
     verdict: text('verdict', { enum: VERDICTS }).notNull(),
     createdAt: created(),
     withdrawnAt: at('withdrawn_at'),

@@ -1,6 +1,6 @@
 /** What a class paints from: pictures, with where each is from, who may use it and how it was prepared; and set-ups from life. */
 import { index, integer, pgTable, text } from 'drizzle-orm/pg-core';
-import { created } from './columns';
+import { belongsTo, created } from './columns';
 import { files } from './file';
 import { preparation, setUp } from './json-columns';
 import { user } from './sign-in';
@@ -9,9 +9,7 @@ export const referencePictures = pgTable(
   'reference_pictures',
   {
     id: text('id').primaryKey(),
-    teacherId: text('teacher_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
+    teacherId: belongsTo('teacher_id', () => user.id),
     title: text('title').notNull(),
     /** Where it is from, and who may use it for what. */
     source: text('source').notNull(),
@@ -43,9 +41,7 @@ export const setUps = pgTable(
   'set_ups',
   {
     id: text('id').primaryKey(),
-    teacherId: text('teacher_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
+    teacherId: belongsTo('teacher_id', () => user.id),
     title: text('title').notNull(),
     /** Where it stands and how it is lit, so that it can be put up again. */
     note: text('note').notNull().default(''),

@@ -1,6 +1,6 @@
 /** Tables of the sign-in library, in the shapes that it asks for. */
 import { boolean, index, pgTable, text } from 'drizzle-orm/pg-core';
-import { at, created } from './columns';
+import { at, belongsTo, created } from './columns';
 
 export const user = pgTable('user', {
   id: text('id').primaryKey(),
@@ -27,9 +27,7 @@ export const session = pgTable(
     updatedAt: at('updated_at').notNull().defaultNow(),
     ipAddress: text('ip_address'),
     userAgent: text('user_agent'),
-    userId: text('user_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
+    userId: belongsTo('user_id', () => user.id),
   },
   (t) => [index('session_user').on(t.userId)],
 );
@@ -40,9 +38,7 @@ export const account = pgTable(
     id: text('id').primaryKey(),
     accountId: text('account_id').notNull(),
     providerId: text('provider_id').notNull(),
-    userId: text('user_id')
-      .notNull()
-      .references(() => user.id, { onDelete: 'cascade' }),
+    userId: belongsTo('user_id', () => user.id),
     accessToken: text('access_token'),
     refreshToken: text('refresh_token'),
     idToken: text('id_token'),
