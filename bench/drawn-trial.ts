@@ -21,6 +21,7 @@ import { sheetToPng } from '@/print/sheet-png';
 import { decodePhoto } from '@/workers/decoding/decode';
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
+import { outcomeOf } from './outcome-of';
 import { emptyBoard, pixelsOfPlaces } from './stage';
 import type { Trial, TrialOutcome } from './trial-outcome';
 
@@ -129,21 +130,9 @@ export async function runDrawnTrial(trial: DrawnTrial): Promise<TrialOutcome> {
     },
     { cv, readQr },
   );
-  const { accepted, issues } = result.capture;
-  const readings = result.steps.map((s, i) => ({
-    step: s.index,
-    truth: truths[i] ?? 0,
-    read: s.lightness,
-    uncertainty: s.uncertainty,
-    ab: [Number.NaN, Number.NaN] as const,
-  }));
-  return {
+  return outcomeOf(
     trial,
-    accepted,
-    fixes: [],
-    pixels: null,
-    codes: issues.map((i) => i.code),
-    values: issues.map((i) => i.value),
-    readings: accepted ? readings : [],
-  };
+    result,
+    truths.map((lightness) => ({ lightness })),
+  );
 }

@@ -5,6 +5,7 @@ import { judgePainting, notanTargets } from '@/core/notan/judge-painting';
 import { measureNotan } from '@/core/notan/measure-notan';
 import { darkAllRound } from '@/core/notan/painted-frame';
 import type { Mass } from '@/core/tones/mass';
+import { PICTURE_FOLDER, PICTURES } from '@/demo/pictures';
 import type { ToneMap } from '@/devices/notan-painter';
 import { chance, smoothNoise } from '@/devices/random';
 import { loadOpenCv } from '@/workers/decoding/opencv';
@@ -13,17 +14,8 @@ import path from 'node:path';
 import sharp from 'sharp';
 import { type NotanShot, photographed, type ShotPlan } from './notan-stage';
 
-export const SCENES = [
-  'salt-pans',
-  'stair-hall',
-  'breakwater',
-  'net-loft',
-  'jug-and-eggs',
-  'greenhouse-bench',
-] as const;
-
 export interface MassTrial extends NotanShot {
-  readonly scene: (typeof SCENES)[number];
+  readonly scene: (typeof PICTURES)[number];
   readonly tones: 3 | 4 | 5;
 }
 
@@ -56,7 +48,7 @@ const LEAST_MASS = 0.012;
 async function masksOf(scene: string, mirrored: boolean): Promise<Uint8Array> {
   const { width, height } = GRID;
   const plane = async (name: string) => {
-    const image = sharp(path.resolve('assets/references', scene, `${name}.png`)).resize(width, height, {
+    const image = sharp(path.join(PICTURE_FOLDER, scene, `${name}.png`)).resize(width, height, {
       kernel: 'nearest',
       fit: 'fill',
     });

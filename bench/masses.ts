@@ -1,6 +1,7 @@
 /** Paintings from life over every usable condition and way of framing: their masses against the truth of what was painted. */
+import { PICTURES } from '@/demo/pictures';
 import { USABLE } from '@/devices/condition-names';
-import { type MassOutcome, type MassTrial, SCENES } from './mass-trial';
+import type { MassOutcome, MassTrial } from './mass-trial';
 import { quantile, row } from './tally';
 import { openMassTrials } from './trials';
 
@@ -22,7 +23,7 @@ export async function benchMasses(seed: number, megapixels: number): Promise<boo
         camera,
         way,
         megapixels,
-        scene: SCENES[(w + c + 3 * k) % SCENES.length] ?? 'salt-pans',
+        scene: PICTURES[(w + c + 3 * k) % PICTURES.length] ?? 'salt-pans',
         tones: TONES[(w + c + k) % TONES.length] ?? 3,
       })),
     ),

@@ -20,9 +20,10 @@ import { decodePhoto } from '@/workers/decoding/decode';
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import { runDrawnTrial } from './drawn-trial';
+import { outcomeOf } from './outcome-of';
 import { boardPicture, jpegOf, type PaintedSheet, paintedSheet, pixelsOfPlaces } from './stage';
 import { quantile } from './tally';
-import type { Trial, TrialOutcome, TrialReading } from './trial-outcome';
+import type { Trial, TrialOutcome } from './trial-outcome';
 
 /** The instrument reads the blank print: every patch, and a bare place beside the code. */
 export function instrumentReadings({ blank, layout }: PaintedSheet, seed: number): CardReadings {
@@ -137,23 +138,11 @@ async function runBoardTrial(trial: Trial, way: 'brackets' | 'corners-bare'): Pr
     },
     { cv, readQr },
   );
-  const { accepted, issues } = result.capture;
-  const outcome = result.steps.map((s, i): TrialReading => ({
-    step: s.index,
-    truth: truths[i] ?? 0,
-    read: s.lightness,
-    uncertainty: s.uncertainty,
-    ab: [s.a ?? Number.NaN, s.b ?? Number.NaN],
-  }));
-  return {
+  return outcomeOf(
     trial,
-    accepted,
-    fixes: [],
-    pixels: null,
-    codes: issues.map((i) => i.code),
-    values: issues.map((i) => i.value),
-    readings: accepted ? outcome : [],
-  };
+    result,
+    truths.map((l) => ({ lightness: l, a: 0, b: 0 })),
+  );
 }
 
 /** The plan with a colour on each step, as strong as its lightness allows. */
@@ -199,32 +188,9 @@ export default async function runTrial(trial: Trial): Promise<TrialOutcome> {
     ...(trial.card && { card: { basis: trial.card, readings: instrumentReadings(sheet, seed) } }),
   };
   const result = await measureScale(photo, request, { cv, readQr });
-  const { accepted, issues } = result.capture;
-  const readings = result.steps.flatMap((s, i): TrialReading[] => {
-    const truth = sheet.truth.steps[i];
-    return truth
-      ? [
-          {
-            step: s.index,
-            truth: truth.lightness,
-            read: s.lightness,
-            uncertainty: s.uncertainty,
-            ab: [(s.a ?? Number.NaN) - truth.a, (s.b ?? Number.NaN) - truth.b],
-          },
-        ]
-      : [];
-  });
   const fixes = critiqueScale(result, terms, 'white-is-one').flatMap((f) =>
     f.kind === 'fix' ? [`${f.code}: ${f.where.steps.join(' ')}`] : [],
   );
-  const pixels = trial.pixels && accepted ? await pixelError(photo, sheet, cv, request.card) : null;
-  return {
-    trial,
-    accepted,
-    fixes,
-    pixels,
-    codes: issues.map((i) => i.code),
-    values: issues.map((i) => i.value),
-    readings: accepted ? readings : [],
-  };
+  const pixels = trial.pixels && result.capture.accepted ? await pixelError(photo, sheet, cv, request.card) : null;
+  return outcomeOf(trial, result, sheet.truth.steps, { fixes, pixels });
 }

@@ -9,8 +9,9 @@ import { keepNewSetUp, keepSetUp, paintMasses } from '@/studio/reference/set-ups
 import path from 'node:path';
 import sharp from 'sharp';
 import { handIn, type World } from './kinds';
+import { PICTURE_FOLDER } from './pictures';
 
-const SCENE = path.resolve('assets/references/jug-and-eggs');
+const SCENE = path.join(PICTURE_FOLDER, 'jug-and-eggs');
 const TONES = 4;
 
 /** Of each mass: number of its thing in the scene's mask, whether it lies in shadow, the tone it is seen in, and what it is given. */

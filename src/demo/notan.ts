@@ -10,23 +10,14 @@ import path from 'node:path';
 import sharp from 'sharp';
 import { handIn, type World } from './kinds';
 import { type NotanHabit, paintedBy } from './painted-notan';
-
-const FOLDER = path.resolve('assets/references');
-export const PICTURES = [
-  'salt-pans',
-  'stair-hall',
-  'breakwater',
-  'net-loft',
-  'jug-and-eggs',
-  'greenhouse-bench',
-] as const;
+import { PICTURE_FOLDER, PICTURES } from './pictures';
 
 /** What a teacher corrected of the proposed map of the greenhouse bench: dark things in the light, and the plant's lit leaves. */
 const PAINTED_FROM = 'greenhouse-bench';
 
 async function bring({ house, teacher }: World, name: string): Promise<string> {
-  const about = JSON.parse(readFileSync(path.join(FOLDER, name, 'about.json'), 'utf8')) as { title: string };
-  return bringIn(house, teacher, path.join(FOLDER, name, 'picture.jpg'), {
+  const about = JSON.parse(readFileSync(path.join(PICTURE_FOLDER, name, 'about.json'), 'utf8')) as { title: string };
+  return bringIn(house, teacher, path.join(PICTURE_FOLDER, name, 'picture.jpg'), {
     title: about.title,
     source: 'rendered for the Tidewell Evening Studio',
     licence: 'anybody, for anything',

@@ -5,6 +5,7 @@ import { sayNudge } from '@/core/mixing/nudge-words';
 import type { DabVerdict } from '@/core/mixing/verdict';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { Tick } from '../parts/fields';
 import { FilePick } from '../parts/FilePick';
 import { cssGrey } from '../parts/grey';
 import { Walk, type WalkStep } from '../parts/Walk';
@@ -80,25 +81,9 @@ export function CheckMix({ exerciseId, labels, names, walk, practice }: Props) {
             ))}
           </select>
         </label>
-        <label className="flex min-h-10 items-center gap-2 self-end">
-          <input
-            type="checkbox"
-            className="h-5 w-5 accent-ink"
-            checked={wet}
-            onChange={(e) => setWet(e.target.checked)}
-          />{' '}
-          still wet
-        </label>
+        <Tick label="still wet" checked={wet} onChange={setWet} />
       </div>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="h-5 w-5 shrink-0 accent-ink"
-          checked={recipe}
-          onChange={(e) => setRecipe(e.target.checked)}
-        />{' '}
-        mixed just as the recipe says
-      </label>
+      <Tick label="mixed just as the recipe says" checked={recipe} onChange={setRecipe} />
       <FilePick
         label="Photograph of the dab"
         words={doing || `Photograph the sheet and check dab ${name}`}

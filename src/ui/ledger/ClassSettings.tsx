@@ -2,7 +2,7 @@
 /** What a class is: how it counts its values, how young it is, whether it sits in a school. Kept as soon as it is changed. */
 import { NUMBERING_IDS, NUMBERINGS, type NumberingId } from '@/core/exercise/numbering';
 import { useState, useTransition } from 'react';
-import { Choice, Tick } from '../plan/fields';
+import { Choice, Tick } from '../parts/fields';
 
 interface Settings {
   readonly numbering: NumberingId;

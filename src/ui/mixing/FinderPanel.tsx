@@ -2,7 +2,7 @@
 /** One printer: its chart to print, readings to bring in, the finder that comes of them. */
 import { useState, useTransition } from 'react';
 import { FileReaderButton } from '../parts/FileReaderButton';
-import { Amount, Choice } from '../plan/fields';
+import { Amount, Choice } from '../parts/fields';
 
 type Answer = Promise<{ ok: boolean; say?: string }>;
 

@@ -5,6 +5,7 @@ import { HAND_NOISE, type LoggedMix, sayParts } from '@/core/mixing/logged-mix';
 import { type Figures, figuresOf, type Parts } from '@/core/mixing/paint-model';
 import type { StoredFit } from '@/core/mixing/stored-fit';
 import { useState, useTransition } from 'react';
+import { Tick } from '../parts/fields';
 import { cssGrey } from '../parts/grey';
 
 export interface LoggedMixRow {
@@ -118,15 +119,7 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
               onChange={(e) => setLightness(e.target.value)}
             />
           </label>
-          <label className="flex min-h-10 items-center gap-2">
-            <input
-              type="checkbox"
-              className="h-5 w-5 accent-ink"
-              checked={wet}
-              onChange={(e) => setWet(e.target.checked)}
-            />{' '}
-            still wet
-          </label>
+          <Tick label="still wet" checked={wet} onChange={setWet} />
         </div>
         <button className="act" disabled={busy}>
           {busy ? 'Learning …' : 'Log this mix'}

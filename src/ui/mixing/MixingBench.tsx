@@ -14,6 +14,7 @@ import { MAX_STEPS, MIN_STEPS } from '@/core/sheet/scale-layout';
 import { useRouter } from 'next/navigation';
 import { Tabs } from 'radix-ui';
 import { useMemo, useOptimistic, useState, useTransition } from 'react';
+import { Choice } from '../parts/fields';
 import { cssLab } from '../parts/grey';
 import { benchRecipe, evenTargets, type GroundId, GROUNDS } from './bench-state';
 import { FewerPaints } from './FewerPaints';
@@ -125,26 +126,18 @@ export function MixingBench(props: Props) {
     <div className="grid gap-3 p-3">
       <div className="panel flex flex-wrap items-end gap-3 py-2">
         <h1 className="self-center text-24 font-semibold">Palette</h1>
-        <label>
-          <span className="label">Class</span>
-          <select className="field" value={props.classId} onChange={(e) => go(e.target.value, medium)}>
-            {props.classes.map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="label">Paint</span>
-          <select className="field" value={medium} onChange={(e) => go(props.classId, e.target.value as MediumId)}>
-            {MEDIUM_IDS.map((m) => (
-              <option key={m} value={m}>
-                {MEDIA[m].name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Class"
+          value={props.classId}
+          options={props.classes.map((c) => [c.id, c.name] as const)}
+          onChange={(id) => go(id, medium)}
+        />
+        <Choice
+          label="Paint"
+          value={medium}
+          options={MEDIUM_IDS.map((m) => [m, MEDIA[m].name] as const)}
+          onChange={(m) => go(props.classId, m)}
+        />
         <PaintPicker
           paints={paints}
           busy={busy}

@@ -1,7 +1,7 @@
 'use client';
 import type { TermsOf } from '@/core/exercise/terms';
+import { Amount, Choice } from '../parts/fields';
 import { BandDial } from './BandDial';
-import { Amount, Choice } from './fields';
 
 export function BandFields({
   terms,

@@ -5,7 +5,7 @@ import { MEDIA, MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
 import { type ExerciseKind, type ExerciseTerms, isPicture, isStepped } from '@/core/exercise/terms';
 import { defaultTerms, isMeasured, KIND_IDS, kindById } from '@/core/kinds/table';
 import { useEffect, useState, useTransition } from 'react';
-import { Amount, Choice } from './fields';
+import { Amount, Choice } from '../parts/fields';
 import { KindFields } from './kind-fields';
 import { MaterialFields } from './MaterialFields';
 import { PaintedFrom } from './PaintedFrom';

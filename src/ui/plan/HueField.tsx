@@ -3,7 +3,7 @@
 import type { Materials } from '@/core/exercise/materials';
 import { PAINT_IDS, PAINTS } from '@/core/exercise/paints';
 import type { PureAt } from '@/core/exercise/targets';
-import { Choice } from './fields';
+import { Choice } from '../parts/fields';
 
 interface OfOneColour {
   readonly hue: string;

@@ -4,7 +4,7 @@ import type { Materials } from '@/core/exercise/materials';
 import type { MediumId } from '@/core/exercise/media';
 import { PAINT_IDS, PAINTS } from '@/core/exercise/paints';
 import { CAUTIONS, cautionsFor, DEFERRAL, maySet } from '@/core/planning/cautions';
-import { Choice, Tick } from './fields';
+import { Choice, Tick } from '../parts/fields';
 
 interface Props {
   readonly medium: MediumId;

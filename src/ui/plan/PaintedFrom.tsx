@@ -1,6 +1,6 @@
 'use client';
 /** What an exercise is painted from: one of the prepared pictures, one of the set-ups, or nothing that is kept here. */
-import { Choice } from './fields';
+import { Choice } from '../parts/fields';
 
 type Kept = readonly { readonly id: string; readonly title: string }[];
 

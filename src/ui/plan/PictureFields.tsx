@@ -2,7 +2,7 @@
 /** What a painted picture is judged by: the points on which studios differ. */
 import type { Judging } from '@/core/exercise/judging';
 import type { PictureTerms } from '@/core/exercise/terms';
-import { Amount, Choice, Tick } from './fields';
+import { Amount, Choice, Tick } from '../parts/fields';
 
 type Set = (change: Partial<PictureTerms>) => void;
 

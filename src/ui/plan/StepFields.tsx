@@ -5,7 +5,7 @@ import type { SteppedTerms } from '@/core/exercise/terms';
 import { valuesOf } from '@/core/kinds/table';
 import { MAX_STEPS, MIN_STEPS } from '@/core/sheet/scale-layout';
 import { ValueStrip } from '../instruments/ValueStrip';
-import { Choice, Tick } from './fields';
+import { Choice, Tick } from '../parts/fields';
 
 interface Props {
   readonly terms: SteppedTerms;

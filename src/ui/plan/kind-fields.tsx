@@ -2,8 +2,8 @@
 /** The fields that each kind of exercise has of its own: one entry a kind; a kind without one has none. */
 import type { ExerciseKind, ExerciseTerms, SteppedTerms, TermsOf } from '@/core/exercise/terms';
 import type { ReactNode } from 'react';
+import { Amount, Choice, Lines, Tick } from '../parts/fields';
 import { BandFields } from './BandFields';
-import { Amount, Choice, Lines, Tick } from './fields';
 import { HueField } from './HueField';
 import { CountOfSteps, OrderOfSteps } from './StepFields';
 

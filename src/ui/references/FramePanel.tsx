@@ -3,7 +3,7 @@
 import { type Corners, straightened } from '@/core/reference/framing';
 import type { Preparation } from '@/core/reference/preparation';
 import { WHOLE } from '@/core/reference/preparation';
-import { Choice } from '../plan/fields';
+import { Choice } from '../parts/fields';
 
 interface Props {
   readonly preparation: Preparation;

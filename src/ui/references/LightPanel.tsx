@@ -3,7 +3,7 @@
 import type { Preparation } from '@/core/reference/preparation';
 import type { Side } from '@/core/reference/shadow-map';
 import type { BenchAnswer } from '@/workers/browser/bench-protocol';
-import { Amount } from '../plan/fields';
+import { Amount } from '../parts/fields';
 
 export type Tool = Side | 'whole-shape';
 

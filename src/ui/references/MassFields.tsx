@@ -1,7 +1,7 @@
 'use client';
 /** What is told of one mass: its name, how much it weighs, which part of the light it is, what it may be painted in. */
 import { type Mass, MATERIALS_SEEN, PARTS_OF_LIGHT } from '@/core/tones/mass';
-import { Amount, Choice } from '../plan/fields';
+import { Amount, Choice } from '../parts/fields';
 
 interface Props {
   /** Null where it has no name yet. */

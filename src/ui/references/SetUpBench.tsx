@@ -2,9 +2,9 @@
 /** A set-up from life: what it is called, how it is lit, its masses at the left and what is asked of the picked one at the right. */
 import { MOST_MASSES, type SetUp } from '@/core/reference/set-up';
 import { useState, useTransition } from 'react';
+import { Amount } from '../parts/fields';
 import { useKeys } from '../parts/use-keys';
 import { UsesList } from '../plan/UsesList';
-import { Amount } from '../plan/fields';
 import { MassFields, newMass } from './MassFields';
 
 type Answer = { readonly ok: true; readonly value: null } | { readonly ok: false; readonly say: string };

@@ -3,7 +3,7 @@
 import type { Preparation } from '@/core/reference/preparation';
 import { type NamedShape, STANDING } from '@/core/reference/shape-cut';
 import type { BenchAnswer } from '@/workers/browser/bench-protocol';
-import { Choice } from '../plan/fields';
+import { Choice } from '../parts/fields';
 import { MassFields, newMass } from './MassFields';
 
 export type ShapeTool = 'pick' | 'merge' | 'split';

@@ -4,7 +4,7 @@ import { KEYS } from '@/core/exercise/judging';
 import { MEDIA, MEDIUM_IDS } from '@/core/exercise/media';
 import { cutKey, type Preparation } from '@/core/reference/preparation';
 import type { BenchView } from '@/workers/browser/bench-protocol';
-import { Choice } from '../plan/fields';
+import { Choice } from '../parts/fields';
 
 interface Props {
   readonly preparation: Preparation;

@@ -1,5 +1,5 @@
 'use client';
-/** The few kinds of field from which an exercise is set. */
+/** The few kinds of field that forms are made of. */
 
 export function Choice<T extends string>({
   label,
