@@ -31,9 +31,9 @@ function photoOf(condition: CameraCondition, megapixels: number): Photo {
 
 /** A phone's photograph is twelve megapixels; its copy is as the browser makes it. */
 const REDUCED_BY = 4000 / QUICK_PX;
-const issuesOf = (condition: CameraCondition) =>
-  quickCheck(cv, photoOf(condition, 12 / REDUCED_BY ** 2), REDUCED_BY, (paper) => scaleLayout(9, paper));
-const quick = (condition: CameraCondition) => issuesOf(condition).map((i) => i.code);
+const COPY_MEGAPIXELS = 12 / REDUCED_BY ** 2;
+const issuesOf = (copy: Photo) => quickCheck(cv, copy, REDUCED_BY, (paper) => scaleLayout(9, paper));
+const quick = (condition: CameraCondition) => issuesOf(photoOf(condition, COPY_MEGAPIXELS)).map((i) => i.code);
 
 test.each(['studio', 'window', 'tilted', 'haze'] as const)(
   'a small copy of a good photograph (%s) is not held back',
@@ -42,7 +42,7 @@ test.each(['studio', 'window', 'tilted', 'haze'] as const)(
   },
 );
 
-test.each(['burnt', 'dark', 'steep', 'no-sheet', 'close-lamp'] as const)(
+test.each(['burnt', 'dark', 'far', 'steep', 'no-sheet', 'close-lamp'] as const)(
   'a small copy tells at once what %s would be refused for',
   (condition) => {
     expect(quick(condition)).toContain(UNUSABLE[condition]);
@@ -50,7 +50,7 @@ test.each(['burnt', 'dark', 'steep', 'no-sheet', 'close-lamp'] as const)(
 );
 
 test('of a sheet so far away that its markers are specks in the small copy it says to go nearer', () => {
-  const issues = issuesOf('far');
+  const issues = issuesOf(photoOf('far', COPY_MEGAPIXELS / 4));
   expect(issues.map((i) => i.code)).toEqual(['no_target']);
   expect(issues[0]?.say).toMatch(/near/);
 });
