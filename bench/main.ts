@@ -4,7 +4,7 @@
  * `--megapixels N` takes smaller photographs for the accuracy report. Ends with 1 when a limit is broken.
  */
 import { parseArgs } from 'node:util';
-import { benchAccuracy } from './accuracy';
+import { benchAccuracy } from './accuracy/accuracy';
 import { findOn } from './finder';
 import { benchMasses } from './masses';
 import { benchFit } from './mixing-speed';

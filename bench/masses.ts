@@ -2,7 +2,7 @@
 import { PICTURES } from '@/demo/pictures';
 import { USABLE } from '@/devices/condition-names';
 import type { MassOutcome, MassTrial } from './mass-trial';
-import { quantile, row } from './tally';
+import { frameWords, quantile, row } from './tally';
 import { openMassTrials } from './trials';
 
 /** L* that 95 of 100 masses are read within; between marked corners white is not known, and the curve of the camera is guessed. */
@@ -13,6 +13,16 @@ const TONES = [3, 4, 5] as const;
 
 const sum = (outcomes: readonly MassOutcome[], what: 'outside' | 'crossed', of: keyof MassOutcome['outside']) =>
   outcomes.reduce((s, o) => s + o[what][of], 0);
+
+function lineOf({ trial, accepted, codes, outside, crossed, frame }: MassOutcome): string {
+  const found = [
+    `outside ${outside.told} of ${outside.made} told, ${outside.right} of ${outside.said} right`,
+    `crossed ${crossed.told} of ${crossed.made}, ${crossed.right} of ${crossed.said}`,
+    frameWords(frame),
+  ].join('; ');
+  const which = `${trial.scene} ${trial.way} ${trial.camera}, ${trial.tones} tones, seed ${trial.seed}`;
+  return `  ${which}: ${accepted ? found : codes.join(', ')}`;
+}
 
 /** Returns whether every limit is kept. */
 export async function benchMasses(seed: number, megapixels: number): Promise<boolean> {
@@ -47,11 +57,15 @@ export async function benchMasses(seed: number, megapixels: number): Promise<boo
     read.flatMap((o) => o.inside.map(Math.abs)),
     0.95,
   );
+  const masses = read.reduce((s, o) => s + o.lightness.length, 0);
   console.log(
-    `\n${outcomes.length} paintings from life in three to five tones, ${read.reduce((s, o) => s + o.lightness.length, 0)} masses, ${outcomes.length - read.length} refused`,
+    `\n${outcomes.length} paintings from life in three to five tones, ` +
+      `${masses} masses, ${outcomes.length - read.length} refused`,
   );
+  const byWay = lightness.map((l) => `${l.off.toFixed(2)} (${l.way})`).join(', ');
   console.log(
-    `lightness of a mass 95 % within ${all.toFixed(2)}, ${lightness.map((l) => `${l.off.toFixed(2)} (${l.way})`).join(', ')} L*, share in its steps 95 % within ${inside.toFixed(3)}`,
+    `lightness of a mass 95 % within ${all.toFixed(2)}, ${byWay} L*, ` +
+      `share in its steps 95 % within ${inside.toFixed(3)}`,
   );
   row('', 'made', 'told', 'said', 'right');
   for (const what of ['outside', 'crossed'] as const)
@@ -66,9 +80,7 @@ export async function benchMasses(seed: number, megapixels: number): Promise<boo
       x.frame.made !== x.frame.found ||
       (['outside', 'crossed'] as const).some((w) => x[w].told < x[w].made || x[w].right < x[w].said),
   ))
-    console.log(
-      `  ${o.trial.scene} ${o.trial.way} ${o.trial.camera}, ${o.trial.tones} tones, seed ${o.trial.seed}: ${o.accepted ? `outside ${o.outside.told} of ${o.outside.made} told, ${o.outside.right} of ${o.outside.said} right; crossed ${o.crossed.told} of ${o.crossed.made}, ${o.crossed.right} of ${o.crossed.said}; frame ${o.frame.made ? 'painted' : 'none'} and ${o.frame.found ? 'found' : 'not found'}` : o.codes.join(', ')}`,
-    );
+    console.log(lineOf(o));
   const kept = (['outside', 'crossed'] as const).every(
     (w) =>
       sum(read, w, 'told') >= LIMIT.recall * sum(read, w, 'made') &&

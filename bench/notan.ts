@@ -1,7 +1,7 @@
 /** Paintings in few tones over every usable condition and way of framing, against the truth of what was painted. */
 import { USABLE } from '@/devices/condition-names';
 import type { NotanOutcome, NotanTrial } from './notan-trial';
-import { quantile, row } from './tally';
+import { frameWords, quantile, row } from './tally';
 import { openNotanTrials } from './trials';
 
 export const LIMIT = { share: 0.02, agreement: 0.02, recall: 0.95, precision: 0.95 } as const;
@@ -10,6 +10,15 @@ const WAYS = ['sheet', 'brackets', 'corners'] as const;
 
 const sum = (outcomes: readonly NotanOutcome[], of: keyof NotanOutcome['flips']) =>
   outcomes.reduce((s, o) => s + o.flips[of], 0);
+
+function lineOf({ trial, accepted, codes, shares, flips, frame }: NotanOutcome): string {
+  const found = [
+    `shares off by ${Math.max(...shares.map(Math.abs)).toFixed(3)}`,
+    `${flips.told} of ${flips.made} told, ${flips.right} of ${flips.said} right`,
+    frameWords(frame),
+  ].join(', ');
+  return `  ${trial.way} ${trial.camera}, ${trial.tones} tones, seed ${trial.seed}: ${accepted ? found : codes.join(', ')}`;
+}
 
 /** Returns whether every limit is kept. */
 export async function benchNotan(seed: number, rounds: number, megapixels: number): Promise<boolean> {
@@ -79,9 +88,7 @@ export async function benchNotan(seed: number, rounds: number, megapixels: numbe
       x.flips.right < x.flips.said ||
       x.frame.made !== x.frame.found,
   ))
-    console.log(
-      `  ${o.trial.way} ${o.trial.camera}, ${o.trial.tones} tones, seed ${o.trial.seed}: ${o.accepted ? `shares off by ${Math.max(...o.shares.map(Math.abs)).toFixed(3)}, ${o.flips.told} of ${o.flips.made} told, ${o.flips.right} of ${o.flips.said} right, frame ${o.frame.made ? 'painted' : 'none'} and ${o.frame.found ? 'found' : 'not found'}` : o.codes.join(', ')}`,
-    );
+    console.log(lineOf(o));
   return (
     all.share <= LIMIT.share &&
     all.agreement <= LIMIT.agreement &&

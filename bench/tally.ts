@@ -15,3 +15,6 @@ export function row(first: string, ...rest: readonly (string | number)[]): void 
   );
   console.log(first.padEnd(24) + cells.join(''));
 }
+
+export const frameWords = ({ made, found }: { readonly made: boolean; readonly found: boolean }): string =>
+  `frame ${made ? 'painted' : 'none'} and ${found ? 'found' : 'not found'}`;

@@ -6,26 +6,29 @@ import { testCommand } from './test-command';
 
 const { folder, fairGrey } = testCommand();
 
+/** A picture on one ground, as SVG's shapes. */
+const draw = (name: string, ground: string, shapes = '', width = 480, height = 320) =>
+  sharp(
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">` +
+        `<rect width="100%" height="100%" fill="${ground}"/>${shapes}</svg>`,
+    ),
+  )
+    .png()
+    .toFile(path.join(folder, name));
+
+const inTones = (out: string, ...more: string[]) =>
+  fairGrey('prepare', 'cup.png', '--tones', '3', '--out', out, '--json', ...more);
+/** A dark disc before a table, and the same in three tones. */
+let prepared: ReturnType<typeof inTones>;
+beforeAll(async () => {
+  const table = '<rect y="200" width="100%" height="100%" fill="#777"/>';
+  await draw('cup.png', '#f4f4f4', `${table}<circle cx="200" cy="180" r="70" fill="#111"/>`);
+  prepared = inTones('tones.png', '--ends', '95,25');
+});
+
 test('a picture is prepared in few tones, and what can’t be is told in one line', async () => {
-  const scene = (width: number, height: number, body: string) =>
-    sharp(
-      Buffer.from(
-        `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="#f4f4f4"/>${body}</svg>`,
-      ),
-    );
-  const cup = '<rect y="200" width="100%" height="100%" fill="#777"/><circle cx="200" cy="180" r="70" fill="#111"/>';
-  await scene(480, 320, cup).png().toFile(path.join(folder, 'cup.png'));
-  const { code, json } = fairGrey(
-    'prepare',
-    'cup.png',
-    '--tones',
-    '3',
-    '--ends',
-    '95,25',
-    '--out',
-    'tones.png',
-    '--json',
-  );
+  const { code, json } = prepared;
   expect(code).toBe(0);
   const { thresholds, tones, shapes } = json as {
     thresholds: number[];
@@ -42,7 +45,7 @@ test('a picture is prepared in few tones, and what can’t be is told in one lin
   expect(tones[2]?.share).toBeCloseTo((Math.PI * 70 * 70) / (480 * 320), 2);
   expect(shapes[0]?.tone).toBe(1);
   // Squinted at, light eats into the dark.
-  const soft = fairGrey('prepare', 'cup.png', '--tones', '3', '--squint', '1', '--out', 'soft.png', '--json').json as {
+  const soft = inTones('soft.png', '--squint', '1').json as {
     tones: { share: number }[];
   };
   expect(soft.tones[2]?.share).toBeLessThan(0.95 * (tones[2]?.share ?? 0));
@@ -51,16 +54,12 @@ test('a picture is prepared in few tones, and what can’t be is told in one lin
     code: 2,
     said: expect.stringContaining('2 to 12 tones') as string,
   });
-  await sharp({ create: { width: 90, height: 60, channels: 3, background: '#808080' } })
-    .png()
-    .toFile(path.join(folder, 'flat.png'));
+  await draw('flat.png', '#808080', '', 90, 60);
   expect(fairGrey('prepare', 'flat.png', '--tones', '2', '--out', 'x.png')).toMatchObject({
     code: 2,
     said: expect.stringContaining('only 1 tone') as string,
   });
-  await sharp({ create: { width: 900, height: 1, channels: 3, background: '#808080' } })
-    .png()
-    .toFile(path.join(folder, 'thin.png'));
+  await draw('thin.png', '#808080', '', 900, 1);
   expect(fairGrey('prepare', 'thin.png', '--tones', '2', '--out', 'x.png')).toMatchObject({
     code: 2,
     said: expect.stringContaining('at least 32') as string,
@@ -90,13 +89,7 @@ test('a painting in few tones is measured against its reference, by thresholds o
   expect(result.agreement).toBeGreaterThan(0.97);
   expect([result.regions.length, result.findings[0]?.code]).toEqual([0, 'big_shapes']);
   // A map by which the table is in the light: the painting has it darker.
-  await sharp(
-    Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="480" height="320"><rect width="100%" height="100%" fill="#fff"/><circle cx="200" cy="180" r="70" fill="#000"/></svg>',
-    ),
-  )
-    .png()
-    .toFile(path.join(folder, 'map.png'));
+  await draw('map.png', '#fff', '<circle cx="200" cy="180" r="70" fill="#000"/>');
   expect(
     (measure('--tones', '2', '--map', 'map.png').json as { tones: { referenceShare: number }[] }).tones[1]
       ?.referenceShare,
@@ -109,21 +102,13 @@ test('a painting in few tones is measured against its reference, by thresholds o
     code: 2,
     said: expect.stringContaining('--tones 2') as string,
   });
-  await sharp({ create: { width: 480, height: 320, channels: 3, background: '#ffffff' } })
-    .png()
-    .toFile(path.join(folder, 'all-light.png'));
+  await draw('all-light.png', '#fff');
   expect(measure('--tones', '2', '--map', 'all-light.png')).toMatchObject({
     code: 2,
     said: expect.stringContaining('no shadow') as string,
   });
   // A moon in the dark: what surrounds it is the picture, and no frame round one.
-  await sharp(
-    Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="480" height="320"><rect width="100%" height="100%" fill="#222"/><circle cx="240" cy="160" r="120" fill="#eee"/></svg>',
-    ),
-  )
-    .png()
-    .toFile(path.join(folder, 'moon.png'));
+  await draw('moon.png', '#222', '<circle cx="240" cy="160" r="120" fill="#eee"/>');
   const moon = fairGrey('measure', 'notan', 'moon.png', '--reference', 'moon.png', '--tones', '2', '--scan', '--json')
     .json as {
     agreement: number;

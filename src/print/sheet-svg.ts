@@ -46,7 +46,11 @@ function markSvg(mark: Mark): string {
     }
     case 'picture': {
       const { xMm, yMm, widthMm, heightMm } = mark.box;
-      return `<image x="${n(xMm)}" y="${n(yMm)}" width="${n(widthMm)}" height="${n(heightMm)}" preserveAspectRatio="none" href="data:image/png;base64,${Buffer.from(mark.png).toString('base64')}"/>`;
+      const data = Buffer.from(mark.png).toString('base64');
+      return (
+        `<image x="${n(xMm)}" y="${n(yMm)}" width="${n(widthMm)}" height="${n(heightMm)}" ` +
+        `preserveAspectRatio="none" href="data:image/png;base64,${data}"/>`
+      );
     }
     case 'qr':
       return `<path d="${qrBoxes(mark.text, mark.box).map(rectPath).join('')}"/>`;

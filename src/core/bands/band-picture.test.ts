@@ -17,7 +17,9 @@ async function countedArea(shape: Shape): Promise<number> {
     .flat()
     .map((ring) => `M${ring.map(([x, y]) => `${x} ${y}`).join('L')}z`)
     .join('');
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${widthMm * PX_PER_MM}" height="${heightMm * PX_PER_MM}" viewBox="0 0 ${widthMm} ${heightMm}"><rect width="100%" height="100%" fill="#fff"/><path fill-rule="evenodd" d="${d}"/></svg>`;
+  const size = `width="${widthMm * PX_PER_MM}" height="${heightMm * PX_PER_MM}" viewBox="0 0 ${widthMm} ${heightMm}"`;
+  const white = '<rect width="100%" height="100%" fill="#fff"/>';
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" ${size}>${white}<path fill-rule="evenodd" d="${d}"/></svg>`;
   const { data } = await sharp(Buffer.from(svg))
     .removeAlpha()
     .extractChannel(0)

@@ -99,7 +99,9 @@ export function readProfile(card: CardPatches, readings: CardReadings, basis: 'm
   const missing = greys.flatMap((g, i) => (g ? [] : [i + 1]));
   if (missing.length > 0)
     throw new WrongCard(
-      `This profile is of another card: patch ${missing.slice(0, 4).join(', ')} of the sheet ${missing.length > 1 ? 'are' : 'is'} not in it. Read all ${card.patches.length} greys of the sheet that was photographed.`,
+      `This profile is of another card: patch ${missing.slice(0, 4).join(', ')} of the sheet ` +
+        `${missing.length > 1 ? 'are' : 'is'} not in it. ` +
+        `Read all ${card.patches.length} greys of the sheet that was photographed.`,
     );
   const most = card.patches.length + Math.max(card.chroma.length, 10);
   const beyond = [...readings.patches.keys()].find((k) => k > most);
@@ -112,7 +114,8 @@ export function readProfile(card: CardPatches, readings: CardReadings, basis: 'm
     const lab = known[i] as Triple;
     if (Math.abs(lab[0] - cardLightness(p.code)) > MOST_OFF)
       throw new WrongCard(
-        `This profile is of another card: patch ${i + 1} should be about L* ${Math.round(cardLightness(p.code))} and is ${lab[0].toFixed(1)} in it. Check the order in which the patches were read.`,
+        `This profile is of another card: patch ${i + 1} should be about L* ${Math.round(cardLightness(p.code))} ` +
+          `and is ${lab[0].toFixed(1)} in it. Check the order in which the patches were read.`,
       );
     card.patches.forEach((q, k) => {
       if (p.code > q.code && lab[0] < (known[k] as Triple)[0] - OUT_OF_ORDER)

@@ -121,10 +121,12 @@ export async function carryCard(
   tools: SheetTools,
 ): Promise<CardReadings> {
   const { found } = sheetsIn(tools.cv, photo);
-  if (found.length !== 2)
+  if (found.length !== 2) {
+    const sheets = ['No sheet was', 'Only one sheet was'][found.length] ?? `${found.length} sheets were`;
     throw new CantCarry(
-      `${found.length === 0 ? 'No sheet was' : found.length === 1 ? 'Only one sheet was' : `${found.length} sheets were`} found: lay the known sheet and the new one side by side, both whole in the picture.`,
+      `${sheets} found: lay the known sheet and the new one side by side, both whole in the picture.`,
     );
+  }
   const middle = ({ plane, frame }: Located) => toPhoto(plane, frame.widthMm / 2, frame.heightMm / 2).x;
   const [left, right] = [...found].sort((a, b) => middle(a) - middle(b)) as [Located, Located];
   const [old, fresh] = side === 'left' ? [left, right] : [right, left];

@@ -4,7 +4,10 @@ import { type GreyCopy, reduceToGrey } from '../raster/reduce';
 import { findMarkers, type FoundMarker } from '../vision/markers';
 import type { OpenCv } from '../vision/opencv';
 
-/** Long sides at which markers are looked for; most sheets show at the first, in half the time of the next. The later ones only while those found make no whole number of sheets. */
+/**
+ * Long sides at which markers are looked for; most sheets show at the first, in half the time of the next.
+ * The later ones only while those found make no whole number of sheets.
+ */
 const SEARCH_SIZES = [640, 1100, 2100, 4200] as const;
 
 /** A sheet, or the pieces of a board, carry so many. */

@@ -19,7 +19,10 @@ export function mixingOrder(steps: number, order: ReadingOrder, work: WorkOrder)
   return done;
 }
 
-/** Lines to print. `recipe` names the puddles in the order to mix them, where there is a recipe. `labels` are the class's names of the steps in reading order. */
+/**
+ * Lines to print. `recipe` names the puddles in the order to mix them, where there is a recipe.
+ * `labels` are the class's names of the steps in reading order.
+ */
 export function orderOfWork(
   steps: number,
   order: ReadingOrder,

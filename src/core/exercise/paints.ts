@@ -11,7 +11,10 @@ export interface Paint {
   readonly family: 'white' | 'black' | 'earth' | 'hue';
   /** L*a*b* of a covering film, dry, with a satin surface. */
   readonly massTone: Triple;
-  /** Of a white how strongly it lightens, of all others how strongly they darken, by volume: titanium white and a paint a quarter as strong as ivory black are 1. */
+  /**
+   * Of a white how strongly it lightens, of all others how strongly they darken, by volume: titanium white and a paint
+   * a quarter as strong as ivory black are 1.
+   */
   readonly tinting: number;
   readonly drying: 'fast' | 'middling' | 'slow';
   readonly hazard: Hazard | null;

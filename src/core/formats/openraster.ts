@@ -11,5 +11,13 @@ const safe = (words: string) => words.replace(/&/g, '&amp;').replace(/</g, '&lt;
 
 /** `layers` from the topmost down. */
 export function stackXml(width: number, height: number, layers: readonly Layer[]): string {
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<image version="0.0.5" w="${width}" h="${height}">\n  <stack>\n${layers.map((l) => `    <layer name="${safe(l.name)}" src="${safe(l.file)}" x="0" y="0"/>`).join('\n')}\n  </stack>\n</image>\n`;
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<image version="0.0.5" w="${width}" h="${height}">`,
+    '  <stack>',
+    ...layers.map((l) => `    <layer name="${safe(l.name)}" src="${safe(l.file)}" x="0" y="0"/>`),
+    '  </stack>',
+    '</image>',
+    '',
+  ].join('\n');
 }

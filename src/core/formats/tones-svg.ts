@@ -28,5 +28,11 @@ export function tonesToSvg(plane: TonePlane, lightness: readonly number[], title
         `<path id="tone-${k + 2}" fill="${hex(lightnessToGreyCode(l))}" fill-rule="evenodd" d="${pathOf(tracedFrom(plane, k + 2))}"/>`,
     );
   const safe = title.replace(/[<>&"]/g, '');
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"><title>${safe}</title><rect id="tone-1" width="${width}" height="${height}" fill="${hex(lightnessToGreyCode(lightness[0] ?? 100))}"/>${layers.join('')}</svg>\n`;
+  const lightest = hex(lightnessToGreyCode(lightness[0] ?? 100));
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"><title>${safe}</title>`,
+    `<rect id="tone-1" width="${width}" height="${height}" fill="${lightest}"/>`,
+    ...layers,
+    '</svg>\n',
+  ].join('');
 }

@@ -78,5 +78,10 @@ export function recipeLines(recipe: Recipe, labels: readonly string[]): RecipeLi
 export function sayBeyond(recipe: Recipe, labels: readonly string[]): string {
   if (recipe.beyond.length === 0) return '';
   const named = recipe.beyond.map((s) => puddleName(recipe, s, labels)).join(', ');
-  return `These paints don’t reach ${recipe.beyond.length > 1 ? 'steps' : 'step'} ${named}: they go from L* ${recipe.reach.light.toFixed(0)} to ${recipe.reach.dark.toFixed(0)}, and the nearest stands in.`;
+  const { light, dark } = recipe.reach;
+  const steps = recipe.beyond.length > 1 ? 'steps' : 'step';
+  return (
+    `These paints don’t reach ${steps} ${named}: ` +
+    `they go from L* ${light.toFixed(0)} to ${dark.toFixed(0)}, and the nearest stands in.`
+  );
 }

@@ -38,7 +38,10 @@ export function withAllotted(
   return { width, height, toneOf };
 }
 
-/** Without a picture to paint from, for each mass: what was drawn where it lies in its steps, else the nearest step; 0 elsewhere, and all over where it is allotted none. */
+/**
+ * Without a picture to paint from, for each mass: what was drawn where it lies in its steps, else the nearest step;
+ * 0 elsewhere, and all over where it is allotted none.
+ */
 export function allottedTones(
   { toneOf, width, height }: TonePlane,
   { nameOf, names }: MassPlane,

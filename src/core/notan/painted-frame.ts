@@ -10,7 +10,10 @@ const AS_DARK = 9;
 /** A frame is at least and at most so wide, shares of the longer side. */
 const NARROWEST = 0.012;
 const WIDEST = 0.15;
-/** Its inner edge is straight: within this share of the longer side at least so much of a line along it stops being dark. The outline of a thing on a dark ground curves away. */
+/**
+ * Its inner edge is straight: within this share of the longer side at least so much of a line along it stops being
+ * dark. The outline of a thing on a dark ground curves away.
+ */
 const STRAIGHT = { within: 0.015, drop: 0.25 } as const;
 /** A frame is as wide on one side as on another but for this factor, unless the picture is dark along it. */
 const AS_WIDE = 1.5;

@@ -14,7 +14,10 @@ export const notanResultSchema = z.object({
   /** What it was judged against: a prepared picture, masses that a person painted on it, or nothing but itself. */
   reference: z.enum(['picture', 'masses', 'none']).default('picture'),
   capture: captureSchema,
-  /** Tone 1 is the lightest. `referenceShare` is null without a picture to paint from. `spread` is the standard deviation about its lightness, L*; both null where the painting does not have it. Empty where nothing was read. */
+  /**
+   * Tone 1 is the lightest. `referenceShare` is null without a picture to paint from. `spread` is the standard
+   * deviation about its lightness, L*; both null where the painting does not have it. Empty where nothing was read.
+   */
   tones: z.array(
     z.object({
       index: z.number().int(),
@@ -59,13 +62,20 @@ export const notanResultSchema = z.object({
       ragged: share,
     })
     .nullable(),
-  /** A dark frame that was painted round the picture and left out: its lightness, L*, whether it stands for the dark end, and what lies inside it; null where there is none. */
+  /**
+   * A dark frame that was painted round the picture and left out: its lightness, L*, whether it stands for the dark
+   * end, and what lies inside it; null where there is none.
+   */
   frame: z
     .object({ lightness: z.number(), isDarkEnd: z.boolean().default(false), inside: shareBoxSchema.optional() })
     .nullable(),
   /** Share of the seams between tones that lie between their neighbours; null where nothing was read. */
   seams: share.nullable().default(null),
-  /** Named masses that lie in the picture. `lightness` is their mean, `inside` the share of them in the steps that they are allotted, `outside` the tone outside of them that more of it has than any other, and how much; `unused` those steps that less than a hundredth of it has. */
+  /**
+   * Named masses that lie in the picture. `lightness` is their mean, `inside` the share of them in the steps that they
+   * are allotted, `outside` the tone outside of them that more of it has than any other, and how much; `unused` those
+   * steps that less than a hundredth of it has.
+   */
   masses: z
     .array(
       z.object({

@@ -43,7 +43,10 @@ export interface Prepared {
   }[];
 }
 
-/** Throws NothingToPrepare for a picture too small, TooFewTones for one with fewer tones than wanted, RangeError on thresholds that don't rise or don't fit the number of tones. */
+/**
+ * Throws NothingToPrepare for a picture too small, TooFewTones for one with fewer tones than wanted, RangeError on
+ * thresholds that don't rise or don't fit the number of tones.
+ */
 export function prepareTones(
   plane: Raster<'linear', 1>,
   { tones: count, squintPercent, ends, thresholds: given }: PrepareRequest,

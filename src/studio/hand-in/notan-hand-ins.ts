@@ -191,7 +191,10 @@ export async function measureAnew(
   house.live.tell(attemptId, { state: 'queued', stage: null });
 }
 
-/** Takes the frame that was painted round a picture as its dark end, or takes that back, and measures it once more. Throws Refused where the critique was sent. */
+/**
+ * Takes the frame that was painted round a picture as its dark end, or takes that back, and measures it once more.
+ * Throws Refused where the critique was sent.
+ */
 export async function setFrameIsDark(
   house: House,
   teacher: Teacher,

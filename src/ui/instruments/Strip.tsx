@@ -37,10 +37,10 @@ function Mark({ cell, x, y, w, end }: { cell: StripCell; x: number; y: number; w
 
 function describe(cells: readonly StripCell[]): string {
   return cells
-    .map(
-      (c) =>
-        `${c.label}: ${Math.abs(c.errorSteps) < 0.25 ? 'on its value' : `${Math.abs(c.errorSteps).toFixed(1)} steps too ${c.errorSteps > 0 ? 'light' : 'dark'}`}`,
-    )
+    .map((c) => {
+      const off = `${Math.abs(c.errorSteps).toFixed(1)} steps too ${c.errorSteps > 0 ? 'light' : 'dark'}`;
+      return `${c.label}: ${Math.abs(c.errorSteps) < 0.25 ? 'on its value' : off}`;
+    })
     .join('; ');
 }
 

@@ -42,6 +42,7 @@ export function StepCard({ recipe, step, labels, palette, choice, shift, unsure 
   const mean = [0, 1, 2].map((c) => beside.reduce((sum, lab) => sum + (lab[c] ?? 0), 0) / Math.max(1, beside.length));
   const ends = [recipe.steps[0]?.lab, recipe.steps.at(-1)?.lab];
   const between = [0, 1, 2].map((c) => ((ends[0]?.[c] ?? 0) + (ends[1]?.[c] ?? 0)) / 2);
+  const temper = temperatureWord(warmth(thin, puddle.lab));
   const drift = warmth(puddle.lab, [mean[0] ?? 0, mean[1] ?? 0, mean[2] ?? 0]);
   const whole = warmth(puddle.lab, [between[0] ?? 0, between[1] ?? 0, between[2] ?? 0]);
   const shadesOfTwo = Object.keys(puddle.shares).length === 2;
@@ -65,7 +66,7 @@ export function StepCard({ recipe, step, labels, palette, choice, shift, unsure 
     ],
     [
       'Laid thin',
-      `${temperatureWord(warmth(thin, puddle.lab)) === 'alike' ? 'no warmer nor cooler' : temperatureWord(warmth(thin, puddle.lab))} over ${ground.name}, L* ${thin[0].toFixed(0)}`,
+      `${temper === 'alike' ? 'no warmer nor cooler' : temper} over ${ground.name}, L* ${thin[0].toFixed(0)}`,
     ],
   ];
   if (puddle.hueTurn !== null && choice.pure) {

@@ -1,5 +1,6 @@
 /** Lines laid over a picture, and where its largest contrast falls. */
 import type { ReferenceFacts } from '@/core/reference/facts';
+import { onAnyGround } from '../parts/on-any-ground';
 
 export interface GuideChoice {
   readonly thirds: boolean;
@@ -37,34 +38,20 @@ export function Guides({ choice, proportion, contrast }: Props) {
     >
       {lines.map(([x1, y1, x2, y2], k) => (
         <g key={k}>
-          <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#f6f6f6" strokeWidth={2.5} vectorEffect="non-scaling-stroke" />
-          <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#1b1b1b" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+          {onAnyGround(
+            (line) => (
+              <line x1={x1} y1={y1} x2={x2} y2={y2} {...line} />
+            ),
+            1,
+          )}
         </g>
       ))}
-      {choice.contrast && contrast && (
-        <>
-          <ellipse
-            cx={contrast.x}
-            cy={contrast.y}
-            rx={0.03}
-            ry={0.03 * proportion}
-            fill="none"
-            stroke="#f6f6f6"
-            strokeWidth={4}
-            vectorEffect="non-scaling-stroke"
-          />
-          <ellipse
-            cx={contrast.x}
-            cy={contrast.y}
-            rx={0.03}
-            ry={0.03 * proportion}
-            fill="none"
-            stroke="#1b1b1b"
-            strokeWidth={2}
-            vectorEffect="non-scaling-stroke"
-          />
-        </>
-      )}
+      {choice.contrast &&
+        contrast &&
+        onAnyGround(
+          (line) => <ellipse cx={contrast.x} cy={contrast.y} rx={0.03} ry={0.03 * proportion} {...line} />,
+          2,
+        )}
     </svg>
   );
 }

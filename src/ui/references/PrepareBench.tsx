@@ -3,21 +3,23 @@
 import { stepLabels } from '@/core/exercise/numbering';
 import { targetLightnesses } from '@/core/exercise/targets';
 import { cutKey, type Preparation } from '@/core/reference/preparation';
-import type { NamedShape } from '@/core/reference/shape-cut';
 import type { BenchView } from '@/workers/browser/bench-protocol';
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState, useTransition } from 'react';
 import { MarkCorners } from '../hand-in/MarkCorners';
-import { Choice, Tick } from '../parts/fields';
 import { useKeys } from '../parts/use-keys';
+import { BesidePanel } from './BesidePanel';
 import { FactsList } from './FactsList';
 import { FilesPanel } from './FilesPanel';
 import { FramePanel } from './FramePanel';
-import { type GuideChoice, Guides } from './Guides';
+import { Guides } from './Guides';
+import { GuidesPanel } from './GuidesPanel';
 import { LightPanel, type Tool } from './LightPanel';
+import { PictureFigure } from './PictureFigure';
 import { ShapePanel, type ShapeTool } from './ShapePanel';
 import { ShapePointer } from './ShapePointer';
 import { ToneHistogram } from './ToneHistogram';
+import { useNamedShapes } from './use-named-shapes';
 import { useReferenceBench } from './use-reference-bench';
 import { ValuesPanel } from './ValuesPanel';
 
@@ -64,7 +66,7 @@ const CAPTIONS: Record<BenchView, string> = {
   light: 'what the light reaches',
   shapes: 'its shapes',
 };
-const NO_GUIDES: GuideChoice = { thirds: false, halves: false, diagonals: false, contrast: false, grid: 0 };
+const NO_GUIDES = { thirds: false, halves: false, diagonals: false, contrast: false };
 
 export function PrepareBench({ referenceId, title, own, start, classes, uses, others, keep, drop }: Props) {
   const [preparation, setPreparation] = useState(start);
@@ -78,7 +80,6 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
   const [brush, setBrush] = useState(0.03);
   const [shapeTool, setShapeTool] = useState<ShapeTool>('pick');
   const [picked, setPicked] = useState<{ shape: number; x: number; y: number } | null>(null);
-  const [beside, setBeside] = useState('');
   const [trouble, setTrouble] = useState('');
   const [busy, go] = useTransition();
   const bench = useReferenceBench(`/reference/${referenceId}/working`);
@@ -129,40 +130,23 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
     () => targetLightnesses(preparation.tones, preparation.ends, 'light-first', 'lightness'),
     [preparation.tones, preparation.ends],
   );
-  const [named, setNamed] = useState<ReadonlyMap<number, NamedShape>>(new Map());
-  useEffect(() => {
-    let stale = false;
-    void Promise.all(preparation.shapes.named.map(async (n) => [await shapeAt(n.at.x, n.at.y), n] as const)).then(
-      (all) => {
-        if (stale) return;
-        const first = new Map<number, NamedShape>();
-        for (const [shape, n] of all) if (!first.has(shape)) first.set(shape, n);
-        setNamed(first);
-      },
-    );
-    return () => {
-      stale = true;
-    };
-  }, [preparation.shapes, shapeAt, answer]);
+  const named = useNamedShapes(preparation.shapes.named, bench);
 
+  const editLight = (edit: Preparation['light']['edits'][number]) =>
+    set({ light: { ...preparation.light, edits: [...preparation.light.edits, edit] } });
+  const editShapes = (edit: Preparation['shapes']['edits'][number]) =>
+    set({ shapes: { ...preparation.shapes, edits: [...preparation.shapes.edits, edit] } });
   const pickShape = async ({ x, y }: { x: number; y: number }) => {
     const shape = await shapeAt(x, y);
     if (shapeTool === 'merge' && picked) {
-      const { shapes } = preparation;
-      set({
-        shapes: {
-          ...shapes,
-          edits: [...shapes.edits, { kind: 'merge', a: { x: picked.x, y: picked.y }, b: { x, y } }],
-        },
-      });
+      editShapes({ kind: 'merge', a: { x: picked.x, y: picked.y }, b: { x, y } });
       setShapeTool('pick');
     } else setPicked({ shape, x, y });
   };
   const turnShape = async (x: number, y: number) => {
     const shape = await shapeAt(x, y);
     const lit = answer?.shapes.find((s) => s.shape === shape)?.lit ?? false;
-    const { light } = preparation;
-    set({ light: { ...light, edits: [...light.edits, { kind: 'shape', to: lit ? 'shadow' : 'light', x, y }] } });
+    editLight({ kind: 'shape', to: lit ? 'shadow' : 'light', x, y });
   };
   const begin = () => {
     const { squint, dissolve, smooth, shapes } = preparation;
@@ -173,88 +157,67 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
     setPicked(null);
   };
 
+  const framing = stage === 'frame';
+  const shown = {
+    // The lightnesses of the picture stand below it.
+    taken: stage === 'values' ? 330 : 150,
+    frames: bench.frames,
+    exact: answer?.exact ?? '',
+    milliseconds: answer?.milliseconds ?? '',
+  } as const;
   const say = bench.trouble || answer?.trouble || trouble;
   const proportion = answer && answer.height > 1 ? answer.width / answer.height : preparation.proportion;
   return (
     <div className="grid lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_20rem]">
       <section className="flex min-h-0 min-w-0 flex-col gap-2 p-3" aria-label="Pictures">
         <div className="grid min-h-0 flex-1 grid-cols-2 gap-3">
-          {(
-            [
-              ['left', bench.left, left],
-              ['right', bench.right, right],
-            ] as const
-          ).map(([side, canvas, view], k) => (
-            <figure key={side} className="m-0 flex min-h-0 flex-col items-center justify-center">
-              <div
-                className="relative max-h-full max-w-full"
-                style={{
-                  aspectRatio: stage === 'frame' && k === 0 ? own : proportion,
-                  width: `min(100%, calc((100vh - ${stage === 'values' ? 330 : 150}px) * ${stage === 'frame' && k === 0 ? own : proportion}))`,
-                }}
-              >
-                <canvas
-                  ref={canvas}
-                  className={stage === 'frame' && k === 0 ? 'hidden' : 'block h-full w-full'}
-                  role="img"
-                  aria-label={`The picture, ${CAPTIONS[view]}`}
-                  data-frames={bench.frames}
-                  data-exact={answer?.exact ?? ''}
-                  data-milliseconds={answer?.milliseconds ?? ''}
-                />
-                {stage === 'frame' && k === 0 && (
-                  <MarkCorners
-                    source={`/reference/${referenceId}/working`}
-                    alt="The picture as it came"
-                    marks={preparation.corners}
-                    onChange={(marks) => set({ corners: [...marks] as unknown as Preparation['corners'] })}
-                  />
-                )}
-                {stage === 'light' && k === 1 && (
-                  <BrushSurface
-                    wholeShapes={tool === 'whole-shape'}
-                    colour={tool === 'light' ? '#ebebeb' : '#262626'}
-                    brush={brush}
-                    onStroke={(stroke) =>
-                      tool !== 'whole-shape' &&
-                      set({
-                        light: {
-                          ...preparation.light,
-                          edits: [...preparation.light.edits, { kind: 'stroke', to: tool, ...stroke }],
-                        },
-                      })
-                    }
-                    onShape={(x, y) => void turnShape(x, y)}
-                  />
-                )}
-                {stage === 'shapes' && k === 1 && (
-                  <ShapePointer
-                    lines={shapeTool === 'split'}
-                    names={preparation.shapes.named}
-                    onPress={(at) => void pickShape(at)}
-                    onLine={(from, to) =>
-                      set({
-                        shapes: {
-                          ...preparation.shapes,
-                          edits: [...preparation.shapes.edits, { kind: 'split', from, to }],
-                        },
-                      })
-                    }
-                  />
-                )}
-                {stage !== 'frame' && k === 0 && (
-                  <Guides
-                    choice={{ ...guides, grid: preparation.grid }}
-                    proportion={proportion}
-                    contrast={answer?.facts?.contrast ?? null}
-                  />
-                )}
-              </div>
-              <figcaption className="mt-1 rounded-sm bg-l93 px-2 text-13">
-                {stage === 'frame' && k === 0 ? 'the picture as it came' : CAPTIONS[view]}
-              </figcaption>
-            </figure>
-          ))}
+          <PictureFigure
+            {...shown}
+            canvas={bench.left}
+            hidden={framing}
+            caption={framing ? 'the picture as it came' : CAPTIONS[left]}
+            proportion={framing ? own : proportion}
+          >
+            {framing ? (
+              <MarkCorners
+                source={`/reference/${referenceId}/working`}
+                alt="The picture as it came"
+                marks={preparation.corners}
+                onChange={(marks) => set({ corners: [...marks] as unknown as Preparation['corners'] })}
+              />
+            ) : (
+              <Guides
+                choice={{ ...guides, grid: preparation.grid }}
+                proportion={proportion}
+                contrast={answer?.facts?.contrast ?? null}
+              />
+            )}
+          </PictureFigure>
+          <PictureFigure
+            {...shown}
+            canvas={bench.right}
+            hidden={false}
+            caption={CAPTIONS[right]}
+            proportion={proportion}
+          >
+            {stage === 'light' && (
+              <BrushSurface
+                wholeShapes={tool === 'whole-shape'}
+                colour={tool === 'light' ? '#ebebeb' : '#262626'}
+                brush={brush}
+                onStroke={(stroke) => tool !== 'whole-shape' && editLight({ kind: 'stroke', to: tool, ...stroke })}
+                onShape={(x, y) => void turnShape(x, y)}
+              />
+            )}
+            {stage === 'shapes' && (
+              <ShapePointer
+                lines={shapeTool === 'split'}
+                names={preparation.shapes.named}
+                onPress={(at) => void pickShape(at)}
+                onLine={(from, to) => editShapes({ kind: 'split', from, to })}
+              />
+            )}
+          </PictureFigure>
         </div>
         {stage === 'values' && answer && answer.histogram.length > 0 && (
           <div className="rounded-sm bg-l93 p-2">
@@ -362,70 +325,9 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
             <summary className="min-h-8 cursor-pointer text-13 font-semibold">
               Guides, facts, and pictures beside it
             </summary>
-            <div className="grid grid-cols-2 gap-x-2">
-              <Tick label="Thirds" checked={guides.thirds} onChange={(thirds) => setGuides({ ...guides, thirds })} />
-              <Tick label="Halves" checked={guides.halves} onChange={(halves) => setGuides({ ...guides, halves })} />
-              <Tick
-                label="Diagonals"
-                checked={guides.diagonals}
-                onChange={(diagonals) => setGuides({ ...guides, diagonals })}
-              />
-              <Tick
-                label="Contrast"
-                checked={guides.contrast}
-                onChange={(contrast) => setGuides({ ...guides, contrast })}
-              />
-            </div>
-            <label>
-              <span className="label">Grid: {preparation.grid === 0 ? 'none' : `${preparation.grid} squares`}</span>
-              <input
-                type="range"
-                className="w-full accent-ink"
-                min={0}
-                max={24}
-                value={preparation.grid}
-                onChange={(e) => set({ grid: Number(e.target.value) })}
-              />
-            </label>
+            <GuidesPanel guides={guides} setGuides={setGuides} grid={preparation.grid} set={set} />
             {answer?.facts && <FactsList facts={answer.facts} lit={answer.lit} />}
-            <div className="mt-2">
-              <Choice
-                label="Show another picture beside it"
-                value={beside}
-                options={[['', 'none'], ...others.map((o) => [o.id, o.title] as const)]}
-                onChange={(id: string) => setBeside(id)}
-              />
-              {beside && (
-                <>
-                  <img
-                    src={`/reference/${beside}/small`}
-                    alt={others.find((o) => o.id === beside)?.title ?? ''}
-                    className="mt-2 w-full"
-                  />
-                  <Tick
-                    label="Keep it as an exemplar"
-                    checked={preparation.exemplars.includes(beside)}
-                    onChange={(on) =>
-                      set({
-                        exemplars: on
-                          ? [...preparation.exemplars, beside].slice(0, 6)
-                          : preparation.exemplars.filter((e) => e !== beside),
-                      })
-                    }
-                  />
-                </>
-              )}
-              {preparation.exemplars
-                .filter((e) => e !== beside)
-                .map((e) => (
-                  <img
-                    key={e}
-                    src={`/reference/${e}/small`}
-                    alt={`Exemplar: ${others.find((o) => o.id === e)?.title ?? ''}`}
-                    className="mt-2 w-full"
-                  />
-                ))}
-            </div>
+            <BesidePanel exemplars={preparation.exemplars} others={others} set={set} />
           </details>
         )}
         <div className="sticky -bottom-3 -mx-3 -mb-3 mt-auto bg-l93 p-3">

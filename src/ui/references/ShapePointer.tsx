@@ -1,6 +1,7 @@
 'use client';
 /** Presses and lines on the picture of shapes. */
 import { useRef, useState } from 'react';
+import { onAnyGround } from '../parts/on-any-ground';
 
 interface Place {
   readonly x: number;
@@ -51,24 +52,12 @@ export function ShapePointer({ lines, names, onPress, onLine }: Props) {
       ))}
       {line && (
         <svg viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden className="absolute inset-0 h-full w-full">
-          <line
-            x1={line.from.x}
-            y1={line.from.y}
-            x2={line.to.x}
-            y2={line.to.y}
-            stroke="#f6f6f6"
-            strokeWidth={5}
-            vectorEffect="non-scaling-stroke"
-          />
-          <line
-            x1={line.from.x}
-            y1={line.from.y}
-            x2={line.to.x}
-            y2={line.to.y}
-            stroke="#1b1b1b"
-            strokeWidth={2}
-            vectorEffect="non-scaling-stroke"
-          />
+          {onAnyGround(
+            (stroke) => (
+              <line x1={line.from.x} y1={line.from.y} x2={line.to.x} y2={line.to.y} {...stroke} />
+            ),
+            2,
+          )}
         </svg>
       )}
     </div>

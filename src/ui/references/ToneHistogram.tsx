@@ -22,6 +22,12 @@ const [WIDE, HIGH] = [1000, 100];
 const APART = 0.5;
 const STEP = { fine: 0.5, coarse: 4 } as const;
 
+const outlineOf = (histogram: readonly number[]): string => {
+  const floor = HIGH - 14;
+  const tops = histogram.map((n, i) => `L${((i + 0.5) * WIDE) / histogram.length} ${floor * (1 - Math.sqrt(n))}`);
+  return `M0 ${floor}${tops.join('')}L${WIDE} ${floor}Z`;
+};
+
 export function ToneHistogram({ histogram, thresholds, shares, greys, labels, inLight, onChange }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const held = useRef<number | null>(null);
@@ -60,10 +66,7 @@ export function ToneHistogram({ histogram, thresholds, shares, greys, labels, in
               />
             );
           })}
-          <path
-            d={`M0 ${HIGH - 14}${histogram.map((n, i) => `L${((i + 0.5) * WIDE) / histogram.length} ${(HIGH - 14) * (1 - Math.sqrt(n))}`).join('')}L${WIDE} ${HIGH - 14}Z`}
-            fill="#575757"
-          />
+          <path d={outlineOf(histogram)} fill="#575757" />
         </svg>
         {thresholds.map((t, k) => (
           <button

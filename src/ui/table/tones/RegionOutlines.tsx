@@ -1,6 +1,7 @@
 /** Rings round what disagrees, over a painting or its reference, and a box round what is told of a part without one. */
 import type { Finding } from '@/core/critique/finding';
 import type { NotanResult } from '@/core/notan/result';
+import { onAnyGround } from '../../parts/on-any-ground';
 
 interface Props {
   readonly regions: NotanResult['regions'];
@@ -29,40 +30,19 @@ export function RegionOutlines({ regions, shift: { x, y }, lit, box, onPick }: P
         return (
           <g key={k} className="pointer-events-auto cursor-pointer" onClick={() => onPick(k)}>
             <path d={d} fill="#777" fillOpacity={0.01} fillRule="evenodd" />
-            <path d={d} fill="none" stroke="#f6f6f6" strokeWidth={3 + 2 * wide} vectorEffect="non-scaling-stroke" />
-            <path
-              d={d}
-              fill="none"
-              stroke="#1b1b1b"
-              strokeWidth={1.2 + wide}
-              strokeDasharray={lit === k ? undefined : '5 4'}
-              vectorEffect="non-scaling-stroke"
-            />
+            {onAnyGround(
+              (line) => (
+                <path d={d} {...line} />
+              ),
+              1.2 + wide,
+              lit === k ? undefined : '5 4',
+            )}
           </g>
         );
       })}
-      {lit === null && box && (
-        <g fill="none">
-          <rect
-            x={box.x + x}
-            y={box.y + y}
-            width={box.width}
-            height={box.height}
-            stroke="#f6f6f6"
-            strokeWidth={5}
-            vectorEffect="non-scaling-stroke"
-          />
-          <rect
-            x={box.x + x}
-            y={box.y + y}
-            width={box.width}
-            height={box.height}
-            stroke="#1b1b1b"
-            strokeWidth={3}
-            vectorEffect="non-scaling-stroke"
-          />
-        </g>
-      )}
+      {lit === null &&
+        box &&
+        onAnyGround((line) => <rect x={box.x + x} y={box.y + y} width={box.width} height={box.height} {...line} />, 3)}
     </svg>
   );
 }
