@@ -3,19 +3,19 @@ import type { CardReadings } from '@/core/capture/card-profile';
 import { orderOfWork } from '@/core/exercise/order-of-work';
 import type { BoxMm } from '@/core/geometry/box';
 import { type BracketPage, bracketPage, drawBrackets } from '@/core/sheet/brackets';
-import { drawScaleSheet, type ScaleSheetWords } from '@/core/sheet/drawing';
+import { drawScaleSheet, type SheetWords } from '@/core/sheet/drawing';
 import type { PaperId } from '@/core/sheet/paper';
 import { scaleLayout, type ScaleLayout } from '@/core/sheet/scale-layout';
 import { type BoardPlan, type BoardScene, layBoard } from '@/devices/board';
 import { type FileOptions, photograph } from '@/devices/camera';
-import { type CameraCondition } from '@/devices/condition-names';
 import { shotFor } from '@/devices/camera-conditions';
-import { type Stage } from '@/devices/shot';
+import { type CameraCondition } from '@/devices/condition-names';
 import { project } from '@/devices/optics';
 import { paint, type PainterTruth, type PaintPlan } from '@/devices/painter';
 import { print, type PrinterCondition } from '@/devices/printer';
 import { readColours } from '@/devices/reader';
 import type { Surface } from '@/devices/reflectance';
+import { type Stage } from '@/devices/shot';
 import { sheetToPng } from '@/print/sheet-png';
 
 export interface PaintedSheet {
@@ -28,7 +28,7 @@ export interface PaintedSheet {
 
 const pngs = new Map<string, Buffer>();
 
-type Ids = Pick<ScaleSheetWords, 'exercise' | 'student'>;
+type Ids = Pick<SheetWords, 'exercise' | 'student'>;
 
 async function sheetPng(layout: ScaleLayout, dpi: number, ids: Ids): Promise<Buffer> {
   const key = `${layout.steps}-${layout.paper}-${layout.chroma.length}-${dpi}-${ids.exercise}-${ids.student}`;

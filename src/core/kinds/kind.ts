@@ -10,7 +10,7 @@ import type { ReadingOrder, WorkOrder } from '../exercise/scale';
 import type { PureAt } from '../exercise/targets';
 import type { ExerciseTerms, NotanSchool } from '../exercise/terms';
 import type { Stage } from '../planning/stage';
-import type { SheetDrawing } from '../sheet/drawing';
+import type { SheetDrawing, SheetWords } from '../sheet/drawing';
 import type { PictureLayout } from '../sheet/picture-layout';
 import type { ScaleLayout } from '../sheet/scale-layout';
 import type { FamilyId } from './family-ids';
@@ -19,22 +19,6 @@ import type { FamilyId } from './family-ids';
 export interface ValueArea {
   readonly lightness: number;
   readonly areaMm2: number;
-}
-
-/** What stands on a sheet besides what its terms say. */
-export interface SheetWords {
-  readonly title: string;
-  readonly subtitle: string;
-  /** The student's display name, or a number where a glyph is missing; empty for a sheet to all. */
-  readonly name: string;
-  /** The class's names of the values, in reading order. */
-  readonly labels: readonly string[];
-  /** The order of work, for sheets that have room for it. */
-  readonly work: readonly string[];
-  /** The cautions that fit beside the work. */
-  readonly care: string;
-  readonly exercise: string | null;
-  readonly student: string | null;
 }
 
 /** A row of steps that is mixed from two paints, or through a pure colour between them. */

@@ -4,9 +4,10 @@ import { keyedEnds, toneTargets } from '../exercise/key';
 import { USUAL_MATERIALS } from '../exercise/materials';
 import { MEDIA, type MediumId } from '../exercise/media';
 import type { PictureTerms } from '../exercise/terms';
+import type { SheetWords } from '../sheet/drawing';
 import { drawPictureSheet } from '../sheet/picture-drawing';
 import { type PictureLayout, pictureLayout } from '../sheet/picture-layout';
-import { FRAMINGS, type Kind, type SheetWords, type ValueArea } from './kind';
+import { FRAMINGS, type Kind, type ValueArea } from './kind';
 
 /** Values that stand for a picture whose number of them nobody said. */
 const USUAL_VALUES = 5;

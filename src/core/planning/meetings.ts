@@ -16,6 +16,10 @@ function isTimeZone(name: string): boolean {
 
 const MOST_DAYS = 400;
 
+/** How long a meeting may last. */
+export const MEETING_MINUTES = { least: 15, most: 720 } as const;
+const HOW_LONG = 'A meeting lasts 15 minutes to 12 hours.';
+
 export const meetingRuleSchema = z
   .object({
     /** 0 is Sunday. */
@@ -23,10 +27,10 @@ export const meetingRuleSchema = z
     /** Local time, as 18:30. */
     start: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Give the time as 18:30.'),
     minutes: z
-      .number({ error: 'A meeting lasts 15 minutes to 12 hours.' })
+      .number({ error: HOW_LONG })
       .int()
-      .min(15, 'A meeting lasts 15 minutes to 12 hours.')
-      .max(720, 'A meeting lasts 15 minutes to 12 hours.'),
+      .min(MEETING_MINUTES.least, HOW_LONG)
+      .max(MEETING_MINUTES.most, HOW_LONG),
     from: day,
     until: day,
     timeZone: z.string().refine(isTimeZone, 'This time zone is not known: give one like Europe/Lisbon.'),

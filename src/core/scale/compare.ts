@@ -1,6 +1,6 @@
 /** From readings of the steps to what is said of them: targets, errors, gaps, flags, the whole in numbers. */
-import type { Sureness } from '../capture/sureness';
 import { type Capture } from '../capture/capture-result';
+import type { Sureness } from '../capture/sureness';
 import { labToLinearRgb } from '../colour/lab';
 import { hueTurn } from '../colour/oklab';
 import type { Triple } from '../colour/srgb';
@@ -16,6 +16,14 @@ export interface ReadStep {
   /** Spread (L*) that the photograph itself puts on a flat tone. */
   readonly grain: number;
 }
+
+/** Each reading with how sure the photograph makes a lightness, and the spread that it puts on it, L*. */
+export const readSteps = (
+  readings: readonly CellReading[],
+  sureness: (lightness: number) => Sureness,
+  grain: (lightness: number) => number,
+): ReadStep[] =>
+  readings.map((reading) => ({ reading, sureness: sureness(reading.lab[0]), grain: grain(reading.lab[0]) }));
 
 function orderOf(gaps: ScaleResult['gaps']): 'kept' | 'reversed' | 'mixed' {
   if (gaps.every((g) => g.gap < 0)) return 'reversed';

@@ -1,13 +1,15 @@
 /** Measures a banded picture: each band is a step, read where the print says it lies, or found where it was drawn by hand. */
 import { backgroundSpread } from '../capture/background-spread';
 import { type Calibration } from '../capture/calibration';
-import { surenessOf } from '../capture/sureness';
 import { CALIBRATED, cornersOf, outsideIssues } from '../capture/capture-facts';
+import type { Capture } from '../capture/capture-result';
 import { photoBox } from '../capture/check-photo';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
 import { anchored } from '../capture/open-corners';
 import { clippedSteps, type OpenedFree, openFree } from '../capture/open-free';
 import { type Expected, type KnownCard, openSheet } from '../capture/open-sheet';
+import { patchwork } from '../capture/patchwork';
+import { surenessOf } from '../capture/sureness';
 import { type FreeTarget, settledTarget, type Target } from '../capture/target';
 import type { MeasureTools } from '../capture/tools';
 import { lightnessToLuminance } from '../colour/lab';
@@ -18,10 +20,8 @@ import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import { pictureLayout } from '../sheet/picture-layout';
 import { type BandReadings, findDrawnIn, readBands } from './band-cells';
-import { compareScale, nothingRead, type ReadStep } from './compare';
+import { compareScale, nothingRead, readSteps } from './compare';
 import { LIMITS, type ScaleTerms, targetsFor } from './flags';
-import type { Capture } from '../capture/capture-result';
-import { patchwork } from '../capture/patchwork';
 import type { CellReading } from './read-cell';
 import type { ScaleResult } from './result';
 import { shineStrength } from './shine';
@@ -143,11 +143,7 @@ async function measureSheet(photo: Photo, request: BandsRequest, tools: MeasureT
     );
   tools.onStage?.('comparing');
   const grain = backgroundSpread(photo, calibration);
-  const read = readings.map((reading): ReadStep => ({
-    reading,
-    sureness: surenessOf(calibration, reading.lab[0]),
-    grain: grain(reading.lab[0]),
-  }));
+  const read = readSteps(readings, (lightness) => surenessOf(calibration, lightness), grain);
   issues.push(...outsideIssues(read.map((r) => r.sureness)));
   const colour = calibration.coloursMeasured ? ('measured' as const) : ('assumed' as const);
   const capture = { ...base, colour, accepted: !refuses(issues), issues };
@@ -217,11 +213,7 @@ function measureFree(photo: Photo, request: BandsRequest, target: FreeTarget, to
   const missing = unreadable(found, 'no_target', { x: 0, y: 0, width: 1, height: 1 });
   if (missing.length > 0) return nothingRead({ ...base, issues: [...opened.issues, ...missing] });
   const readings = inReadingOrder(terms, found.bands) as CellReading[];
-  const read = readings.map((reading): ReadStep => ({
-    reading,
-    sureness: sureness(reading.lab[0]),
-    grain: grain(reading.lab[0]),
-  }));
+  const read = readSteps(readings, sureness, grain);
   const issues = [
     ...opened.issues,
     ...(relative ? clippedSteps(readings) : outsideIssues(read.map((r) => r.sureness))),

@@ -1,18 +1,18 @@
 /** Measures a painted value scale in a photograph, from pixels to flags: on its worksheet, on a board, between corners, scanned. */
 import { backgroundSpread } from '../capture/background-spread';
-import { surenessOf } from '../capture/sureness';
 import { CALIBRATED, cornersOf, outsideIssues } from '../capture/capture-facts';
 import type { Capture } from '../capture/capture-result';
 import { type CaptureIssue, GATE, issue, refuses } from '../capture/gate';
 import { clippedSteps, openFree } from '../capture/open-free';
 import { type Expected, type KnownCard, openSheet } from '../capture/open-sheet';
+import { surenessOf } from '../capture/sureness';
 import { type FreeTarget, settledTarget, type Target } from '../capture/target';
 import type { MeasureTools } from '../capture/tools';
 import type { Triple } from '../colour/srgb';
 import type { Photo } from '../raster/photo';
 import type { SheetTag } from '../sheet/qr';
 import { scaleLayout } from '../sheet/scale-layout';
-import { compareScale, nothingRead, type ReadStep } from './compare';
+import { compareScale, nothingRead, readSteps } from './compare';
 import type { ScaleTerms } from './flags';
 import { readChips } from './read-chips';
 import { readRelativeStrip, readStrip } from './read-strip';
@@ -97,11 +97,7 @@ async function measureSheet(photo: Photo, request: ScaleRequest, tools: MeasureT
 
   tools.onStage?.('comparing');
   const grain = backgroundSpread(photo, calibration);
-  const read = readings.map((reading): ReadStep => ({
-    reading,
-    sureness: surenessOf(calibration, reading.lab[0]),
-    grain: grain(reading.lab[0]),
-  }));
+  const read = readSteps(readings, (lightness) => surenessOf(calibration, lightness), grain);
   issues.push(...outsideIssues(read.map((r) => r.sureness)));
   const ofOneColour = request.hue === true && layout.chips.length === 0;
   const result = compareScale(
@@ -139,11 +135,7 @@ function measureStrip(
     : readStrip(photo, opened.calibration, opened.box, terms.steps, terms.order);
   if (relative && strip.issues.length > 0)
     return nothingRead({ ...base, target: target.kind === 'scan' ? null : base.target, issues: strip.issues });
-  const read = strip.readings.map((reading): ReadStep => ({
-    reading,
-    sureness: sureness(reading.lab[0]),
-    grain: grain(reading.lab[0]),
-  }));
+  const read = readSteps(strip.readings, sureness, grain);
   const issues = [
     ...opened.issues,
     ...strip.issues,

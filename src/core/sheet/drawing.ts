@@ -47,19 +47,20 @@ export interface SheetDrawing {
 export const OUTLINE_CODE = 200;
 export const OUTLINE_MM = 0.25;
 
-export interface ScaleSheetWords {
+/** What stands on a sheet besides what its terms say. */
+export interface SheetWords {
   readonly title: string;
   readonly subtitle: string;
   /** The student's display name, or a number where a glyph is missing; empty for a sheet to all. */
   readonly name: string;
+  /** The class's names of the values, in reading order. */
   readonly labels: readonly string[];
+  /** The order of work, for sheets that have room for it. */
   readonly work: readonly string[];
-  /** Cautions of the medium. */
+  /** The cautions that fit beside the work. */
   readonly care: string;
   readonly exercise: string | null;
   readonly student: string | null;
-  /** As the code names it; a value scale unless said. */
-  readonly kind?: string;
 }
 
 /** Words on a sheet: position of the first baseline and size in mm; black and regular unless said. */
@@ -133,13 +134,13 @@ export function frameMarks(layout: SheetLayout, heading: Heading): Mark[] {
   ];
 }
 
-/** The marks of a sheet with a row of steps. */
-export function drawScaleSheet(layout: ScaleLayout, words: ScaleSheetWords): SheetDrawing {
+/** The marks of a sheet with a row of steps; `kind` as its code names it. */
+export function drawScaleSheet(layout: ScaleLayout, words: SheetWords, kind = 'scale'): SheetDrawing {
   const left = layout.inside.xMm;
   const column = (layout.inside.widthMm - 8) / 2;
   const { title, subtitle, name } = words;
   const tag = {
-    kind: words.kind ?? 'scale',
+    kind,
     steps: layout.steps,
     paper: layout.paper,
     exercise: words.exercise,

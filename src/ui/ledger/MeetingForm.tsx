@@ -1,7 +1,8 @@
 'use client';
 /** When a class meets. */
-import type { MeetingRule } from '@/core/planning/meetings';
+import { MEETING_MINUTES, type MeetingRule } from '@/core/planning/meetings';
 import { useState, useTransition } from 'react';
+import { Amount, Entry } from '../parts/fields';
 
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 
@@ -48,46 +49,16 @@ export function MeetingForm({
           </label>
         ))}
       </fieldset>
-      <label>
-        <span className="label">Begins</span>
-        <input
-          className="field"
-          type="time"
-          required
-          value={rule.start}
-          onChange={(e) => put({ start: e.target.value })}
-        />
-      </label>
-      <label>
-        <span className="label">Minutes</span>
-        <input
-          className="field"
-          type="number"
-          required
-          value={rule.minutes}
-          onChange={(e) => put({ minutes: Number(e.target.value) })}
-        />
-      </label>
-      <label>
-        <span className="label">First day</span>
-        <input
-          className="field"
-          type="date"
-          required
-          value={rule.from}
-          onChange={(e) => put({ from: e.target.value })}
-        />
-      </label>
-      <label>
-        <span className="label">Last day</span>
-        <input
-          className="field"
-          type="date"
-          required
-          value={rule.until}
-          onChange={(e) => put({ until: e.target.value })}
-        />
-      </label>
+      <Entry label="Begins" type="time" value={rule.start} onChange={(at) => put({ start: at })} />
+      <Amount
+        label="Minutes"
+        value={rule.minutes}
+        min={MEETING_MINUTES.least}
+        max={MEETING_MINUTES.most}
+        onChange={(minutes) => put({ minutes })}
+      />
+      <Entry label="First day" type="date" value={rule.from} onChange={(from) => put({ from })} />
+      <Entry label="Last day" type="date" value={rule.until} onChange={(until) => put({ until })} />
       <label className="col-span-2">
         <span className="label">Not on (year-month-day, one a line)</span>
         <textarea
@@ -97,10 +68,9 @@ export function MeetingForm({
           onChange={(e) => put({ except: e.target.value.split('\n') })}
         />
       </label>
-      <label className="col-span-2">
-        <span className="label">Time zone</span>
-        <input className="field" required value={rule.timeZone} onChange={(e) => put({ timeZone: e.target.value })} />
-      </label>
+      <div className="col-span-2">
+        <Entry label="Time zone" value={rule.timeZone} onChange={(timeZone) => put({ timeZone })} />
+      </div>
       {said && (
         <p role="status" className="trouble col-span-2">
           {said}

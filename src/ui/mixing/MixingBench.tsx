@@ -45,6 +45,7 @@ interface Props {
   readonly setFigures: (figures: Figures) => Answer;
 }
 
+const GROUND_NAMES = Object.entries(GROUNDS).map(([id, { name }]) => [id as GroundId, name] as const);
 /** Neighbouring targets stay this far apart, L*. */
 const APART = 1;
 
@@ -209,16 +210,7 @@ export function MixingBench(props: Props) {
                 onChange={(e) => setArea(Math.min(10_000, Math.max(0.1, Number(e.target.value) || 0.1)))}
               />
             </label>
-            <label>
-              Over
-              <select className="field" value={ground} onChange={(e) => setGround(e.target.value as GroundId)}>
-                {Object.entries(GROUNDS).map(([id, { name }]) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Choice label="Over" value={ground} options={GROUND_NAMES} onChange={setGround} />
             <button type="button" className="calm shrink-0" onClick={reset}>
               Even again
             </button>

@@ -1,5 +1,6 @@
 'use client';
 /** Ways from a colour to a value, and the schools of darks, side by side. */
+import type { Triple } from '@/core/colour/srgb';
 import { type PaintId, PAINTS } from '@/core/exercise/paints';
 import { sayParts } from '@/core/mixing/logged-mix';
 import { coveringLab, mixModel, type Palette } from '@/core/mixing/paint-model';
@@ -23,6 +24,57 @@ const shares = (share: number): string =>
     : share < 0.5
       ? `1 : ${Number(((1 - share) / share).toFixed(share > 0.2 ? 1 : 0))}`
       : `${Number((share / (1 - share)).toFixed(1))} : 1`;
+
+/** How much warmer or cooler than neutral, b*; null where it can't be told. */
+const warmthOf = (warmth: number | null): string => {
+  if (warmth === null) return '';
+  return Math.abs(warmth) < 1 ? 'neutral' : `${warmth > 0 ? 'warmer' : 'cooler'} by ${Math.abs(warmth).toFixed(0)}`;
+};
+
+interface ColoursProps {
+  readonly head: readonly string[];
+  readonly rows: readonly { readonly lab: Triple; readonly name: string; readonly facts: readonly string[] }[];
+  /** What is said where there are none. */
+  readonly none: string;
+}
+
+function Colours({ head, rows, none }: ColoursProps) {
+  return (
+    <table className="w-full text-13">
+      <thead>
+        <tr className="text-left">
+          {head.map((words) => (
+            <th key={words} scope="col">
+              {words}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ lab, name, facts }) => (
+          <tr key={name} className="border-t border-l80">
+            <th scope="row" className="py-1 text-left font-normal">
+              <span
+                className="mr-2 inline-block h-5 w-9 align-middle"
+                style={{ background: cssLab(lab) }}
+                aria-hidden
+              />
+              {name}
+            </th>
+            {facts.map((fact, k) => (
+              <td key={k}>{fact}</td>
+            ))}
+          </tr>
+        ))}
+        {rows.length === 0 && (
+          <tr>
+            <td colSpan={head.length}>{none}</td>
+          </tr>
+        )}
+      </tbody>
+    </table>
+  );
+}
 
 export function WaysPanel({ palette, surface }: { palette: Palette; surface: SurfaceId }) {
   const ids = useMemo(() => [...palette.keys()], [palette]);
@@ -60,82 +112,29 @@ export function WaysPanel({ palette, surface }: { palette: Palette; surface: Sur
             />
           </label>
         </div>
-        <table className="w-full text-13">
-          <thead>
-            <tr className="text-left">
-              <th scope="col">way</th>
-              <th scope="col">other : it</th>
-              <th scope="col">chroma</th>
-              <th scope="col">hue turns</th>
-            </tr>
-          </thead>
-          <tbody>
-            {ways.map((w) => (
-              <tr key={w.by} className="border-t border-l80">
-                <th scope="row" className="py-1 text-left font-normal">
-                  <span
-                    className="mr-2 inline-block h-5 w-9 align-middle"
-                    style={{ background: cssLab(w.lab) }}
-                    aria-hidden
-                  />
-                  {ROLES[w.role]}: {PAINTS[w.by].name}
-                  {w.still && `, still ${w.still}`}
-                </th>
-                <td>{shares(w.share)}</td>
-                <td>{w.chroma.toFixed(0)}</td>
-                <td>{w.hueTurn === null ? 'grey' : `${w.hueTurn.toFixed(0)}°`}</td>
-              </tr>
-            ))}
-            {ways.length === 0 && (
-              <tr>
-                <td colSpan={4}>
-                  No other paint of this palette takes {PAINTS[start].name} there: add a white, a black or a complement.
-                </td>
-              </tr>
-            )}
-          </tbody>
-        </table>
+        <Colours
+          head={['way', 'other : it', 'chroma', 'hue turns']}
+          none={`No other paint of this palette takes ${PAINTS[start].name} there: add a white, a black or a complement.`}
+          rows={ways.map((w) => ({
+            lab: w.lab,
+            name: `${ROLES[w.role]}: ${PAINTS[w.by].name}${w.still ? `, still ${w.still}` : ''}`,
+            facts: [shares(w.share), w.chroma.toFixed(0), w.hueTurn === null ? 'grey' : `${w.hueTurn.toFixed(0)}°`],
+          }))}
+        />
       </section>
       <section aria-labelledby="darks">
         <h3 id="darks" className="label">
           Darks: from the tube, from complements, from earths
         </h3>
-        <table className="w-full text-13">
-          <thead>
-            <tr className="text-left">
-              <th scope="col">dark</th>
-              <th scope="col">L*</th>
-              <th scope="col">its greys</th>
-            </tr>
-          </thead>
-          <tbody>
-            {darks.map((d) => (
-              <tr key={d.name} className="border-t border-l80">
-                <th scope="row" className="py-1 text-left font-normal">
-                  <span
-                    className="mr-2 inline-block h-5 w-9 align-middle"
-                    style={{ background: cssLab(d.lab) }}
-                    aria-hidden
-                  />
-                  {d.school === 'tube' ? d.name : sayParts(d.parts)}
-                </th>
-                <td>{d.lab[0].toFixed(0)}</td>
-                <td>
-                  {d.warmth === null
-                    ? ''
-                    : Math.abs(d.warmth) < 1
-                      ? 'neutral'
-                      : `${d.warmth > 0 ? 'warmer' : 'cooler'} by ${Math.abs(d.warmth).toFixed(0)}`}
-                </td>
-              </tr>
-            ))}
-            {darks.length === 0 && (
-              <tr>
-                <td colSpan={3}>Add a black, or ultramarine and an umber, to compare darks.</td>
-              </tr>
-            )}
-          </tbody>
-        </table>
+        <Colours
+          head={['dark', 'L*', 'its greys']}
+          none="Add a black, or ultramarine and an umber, to compare darks."
+          rows={darks.map((d) => ({
+            lab: d.lab,
+            name: d.school === 'tube' ? d.name : sayParts(d.parts),
+            facts: [d.lab[0].toFixed(0), warmthOf(d.warmth)],
+          }))}
+        />
       </section>
     </div>
   );

@@ -2,9 +2,10 @@
 import { orderOfWork } from '../../exercise/order-of-work';
 import { targetLightnesses } from '../../exercise/targets';
 import type { SteppedTerms } from '../../exercise/terms';
+import type { SheetWords } from '../../sheet/drawing';
 import { drawScaleSheet } from '../../sheet/drawing';
 import type { ScaleLayout } from '../../sheet/scale-layout';
-import { FRAMINGS, type Kind, type SheetWords, type ValueArea } from '../kind';
+import { FRAMINGS, type Kind, type ValueArea } from '../kind';
 
 export const stepValues = (terms: SteppedTerms): number[] =>
   targetLightnesses(terms.steps, terms.ends, terms.order, terms.spacing);
@@ -26,7 +27,7 @@ export const cellWidths = ({ cells }: Pick<ScaleLayout, 'cells'>): number[] =>
 
 /** The sheet of a row of steps. */
 export function drawSteps(layout: ScaleLayout, terms: SteppedTerms, words: SheetWords) {
-  return drawScaleSheet(layout, { ...words, kind: terms.kind });
+  return drawScaleSheet(layout, words, terms.kind);
 }
 
 /** The parts of a kind that follow from its row of steps alone. */
