@@ -1,15 +1,19 @@
 /** What dragging costs the page: time in pointer handlers, and the longest task, in the built application. */
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../e2e/chromium';
 import { middleOf, type Place, timeDrag, watchPointer } from '../e2e/drag';
-import { BASE, makeClass, openHarness, openStudio } from '../e2e/harness';
+import { makeClass, openStudio } from '../e2e/people';
+import { serveStudio } from '../e2e/served-studio';
 import { quantile, row } from './tally';
 
 export const LIMIT = { handlerMs: 8, taskMs: 50 } as const;
 
 /** Returns whether every drag keeps within the limits. Needs `next build` to have run. */
 export async function benchPage(): Promise<boolean> {
-  const harness = await openHarness();
+  const studio = await serveStudio();
+  const browser = await chromium.launch(CHROMIUM);
   try {
-    const page = await harness.browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const page = await browser.newPage({ baseURL: studio.base, viewport: { width: 1280, height: 800 } });
     await page.addInitScript(watchPointer);
     await openStudio(page);
     await makeClass(page);
@@ -25,20 +29,21 @@ export async function benchPage(): Promise<boolean> {
       row(name, handlers.length, slow, longest);
       good &&= handlers.length >= 60 && slow <= LIMIT.handlerMs && longest <= LIMIT.taskMs;
     };
-    await page.goto(`${BASE}/plan/new`);
+    await page.goto('/plan/new');
     await page.getByRole('button', { name: 'value bands' }).click();
     await time('lamp of a glow', await middleOf(page, 'slider', /Lamp/), { x: 90, y: 60 });
-    await page.goto(`${BASE}/plan/new`);
+    await page.goto('/plan/new');
     await page.getByRole('button', { name: 'monochrome painting' }).click();
     await page.getByRole('combobox', { name: /^Paint(?!ed)/ }).selectOption('oil');
     await page.getByRole('combobox', { name: /^Way/ }).selectOption('staged');
     await page.getByRole('button', { name: 'Set it' }).click();
     await page.getByRole('heading', { name: 'Timetable' }).waitFor();
     await time('stage of a timetable', await middleOf(page, 'button', /greys in light and shadow/), { x: 110, y: 0 });
-    await page.goto(`${BASE}/palette`);
+    await page.goto('/palette');
     await time('puddle of a trough', await middleOf(page, 'slider', /Wanted for 4/), { x: 0, y: 60 });
     return good;
   } finally {
-    await harness.close();
+    await browser.close();
+    studio.close();
   }
 }

@@ -1,5 +1,6 @@
 /** What printers that differ do to readings against a nominal card. */
-import { mean, row } from './tally';
+import { mean } from 'd3-array';
+import { row } from './tally';
 import type { Trial, TrialOutcome } from './trial-outcome';
 
 const PHOTOGRAPHS = 10;
@@ -33,7 +34,7 @@ export async function benchPrinters(
     row(
       String(o.trial.seed),
       readings.length,
-      mean(errors),
+      mean(errors) ?? Number.NaN,
       light ? light.read - light.truth : 'none',
       dark ? dark.read - dark.truth : 'none',
       Math.max(...errors.map(Math.abs)),

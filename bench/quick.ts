@@ -2,11 +2,12 @@
 import { defaultScale } from '@/core/exercise/scale';
 import { planFor } from '@/devices/paint-conditions';
 import type { QuickAnswer, QuickQuestion } from '@/workers/browser/protocol';
+import { chromium } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
-import { chromium } from 'playwright';
+import { CHROMIUM } from '../e2e/chromium';
 import { jpegOf, paintedSheet } from './stage';
 import { quantile, row } from './tally';
 
@@ -62,10 +63,7 @@ export async function benchQuick(seed: number): Promise<boolean> {
   for (const camera of CAMERAS)
     pictures.set(camera, await jpegOf(await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed), camera, seed, 12));
   const { base, close } = await serve(pictures);
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   try {
     const page = await browser.newPage();
     await page.goto(base);

@@ -1,8 +1,10 @@
 /** What a finger sees while a reference is prepared: views a second, how long the exact one takes, and the page's longest task. */
+import { chromium, type Page } from '@playwright/test';
 import path from 'node:path';
-import type { Page } from 'playwright';
+import { CHROMIUM } from '../e2e/chromium';
 import { middleOf, type Place } from '../e2e/drag';
-import { BASE, makeClass, openHarness, openStudio } from '../e2e/harness';
+import { makeClass, openStudio } from '../e2e/people';
+import { serveStudio } from '../e2e/served-studio';
 import { row } from './tally';
 
 export const LIMIT = { thresholdFrames: 30, slowFrames: 10, exactMs: 500, taskMs: 50 } as const;
@@ -54,12 +56,13 @@ async function drag(page: Page, at: Place, by: number): Promise<Dragged> {
 
 /** Returns whether the rates are kept. Needs `next build` to have run. */
 export async function benchReferencePage(): Promise<boolean> {
-  const harness = await openHarness();
+  const studio = await serveStudio();
+  const browser = await chromium.launch(CHROMIUM);
   try {
-    const page = await harness.browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const page = await browser.newPage({ baseURL: studio.base, viewport: { width: 1280, height: 800 } });
     await openStudio(page);
     await makeClass(page);
-    await page.goto(`${BASE}/references`);
+    await page.goto('/references');
     await page.getByLabel('Picture', { exact: true }).setInputFiles(PICTURE);
     for (const [label, words] of [
       ['What it is called', 'Bench'],
@@ -95,6 +98,7 @@ export async function benchReferencePage(): Promise<boolean> {
     await time('smooth', await middleOf(page, 'slider', /^Smooth/), 40, LIMIT.slowFrames);
     return good;
   } finally {
-    await harness.close();
+    await browser.close();
+    studio.close();
   }
 }

@@ -1,12 +1,8 @@
 /** Numbers of a bench put together and printed. */
+import { quantile as quantileOf } from 'd3-array';
 
 /** The value at a share of the sorted list; NaN of none. */
-export function quantile(values: readonly number[], share: number): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
-}
-
-export const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
+export const quantile = (values: readonly number[], share: number): number => quantileOf(values, share) ?? Number.NaN;
 
 /** A row of a table for people: the first column to the left, the rest to the right. */
 export function row(first: string, ...rest: readonly (string | number)[]): void {

@@ -1,5 +1,5 @@
 /** Drags on a page, by the mouse; the bench also times them. */
-import type { Page } from 'playwright';
+import type { Locator, Page } from '@playwright/test';
 
 export interface Place {
   readonly x: number;
@@ -57,8 +57,14 @@ export async function timeDrag(page: Page, from: Place, to: Place): Promise<Drag
   });
 }
 
+/** Where something lies on the page, px. */
+export async function boxOf(seen: Locator) {
+  const box = await seen.boundingBox();
+  if (!box) throw new Error(`${seen.toString()} can’t be seen.`);
+  return box;
+}
+
 export async function middleOf(page: Page, role: 'slider' | 'button', name: RegExp): Promise<Place> {
-  const box = await page.getByRole(role, { name }).first().boundingBox();
-  if (!box) throw new Error(`There is no ${name.source} to drag.`);
+  const box = await boxOf(page.getByRole(role, { name }).first());
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }

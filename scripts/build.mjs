@@ -15,7 +15,6 @@ const entries = {
   'bench-masses': 'bench/mass-trial.ts',
   'bench-speed': 'bench/speed-process.ts',
   'bench-decode': 'bench/decode-worker.ts',
-  'e2e/run': 'e2e/run.ts',
 };
 
 /** Before unit tests, unless whoever runs them has just built. */

@@ -3,6 +3,7 @@
  * outlines, so that no machine's own fonts can change a sheet.
  */
 import { create, type Font } from 'fontkit';
+import LineBreaker from 'linebreak';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 
@@ -71,18 +72,20 @@ export function textWidth(text: string, weight: Weight, size: number): number {
   return size * textRuns(text, weight).reduce((sum, run) => sum + run.advance, 0);
 }
 
-/** Lines broken at spaces to the given width; line feeds are kept. */
+/** Lines broken to the given width where Unicode lets a line end (UAX 14); line feeds are kept. */
 export function breakLines(text: string, weight: Weight, size: number, width: number | null): string[] {
   return text.split('\n').flatMap((paragraph) => {
     if (width === null) return [paragraph];
     const lines: string[] = [];
-    let line = '';
-    for (const word of paragraph.split(' ')) {
-      const longer = line === '' ? word : `${line} ${word}`;
-      if (line !== '' && textWidth(longer, weight, size) > width) {
-        lines.push(line);
-        line = word;
+    const breaker = new LineBreaker(paragraph);
+    let [from, line] = [0, ''];
+    for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) {
+      const longer = line + paragraph.slice(from, next.position);
+      if (line !== '' && textWidth(longer.trimEnd(), weight, size) > width) {
+        lines.push(line.trimEnd());
+        line = longer.slice(line.length);
       } else line = longer;
+      from = next.position;
     }
     return [...lines, line];
   });

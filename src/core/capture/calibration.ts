@@ -1,5 +1,5 @@
 /** What turns camera codes into reflectance on one print, once it is fitted. */
-import { applyMatrix, type ColourMatrix } from '../colour/primaries';
+import { applyMatrixToAll, type ColourMatrix } from '../colour/primaries';
 import type { Triple } from '../colour/srgb';
 import type { BoxMm } from '../geometry/box';
 import type { PatchMm } from '../sheet/frame';
@@ -71,9 +71,7 @@ export function reflectances(calibration: Calibration, s: SheetSamples): Float32
       }
     }
   });
-  if (matrix)
-    for (let p = 0; p < out.length; p += 3)
-      out.set(applyMatrix(matrix, [out[p] as number, out[p + 1] as number, out[p + 2] as number]), p);
+  if (matrix) applyMatrixToAll(matrix, out);
   if (anchor) for (let i = 0; i < out.length; i++) out[i] = anchor.gain * ((out[i] as number) - anchor.offset);
   return out;
 }

@@ -1,7 +1,7 @@
 /** How sure a tone fit is: each patch foretold by the others. */
 import { inverse, Matrix, solve } from 'ml-matrix';
 import { luminanceToLightness } from '../colour/lab';
-import type { LeastSquaresFit } from '../fitting/least-squares';
+import { innerProducts, type LeastSquaresFit } from '../fitting/least-squares';
 import type { ToneSample } from './tone-sample';
 
 export interface LeftOutPatch {
@@ -19,14 +19,7 @@ export interface LeftOutPatch {
  */
 export function leaveOnePatchOut(fit: LeastSquaresFit, samples: readonly ToneSample[]): LeftOutPatch[] {
   const columns = fit.jacobian;
-  const normal = new Matrix(columns.length, columns.length);
-  columns.forEach((a, r) =>
-    columns.forEach((b, c) => {
-      let s = r === c ? 1e-9 : 0;
-      for (let i = 0; i < a.length; i++) s += (a[i] as number) * (b[i] as number);
-      normal.set(r, c, s);
-    }),
-  );
+  const normal = innerProducts(columns, columns).add(Matrix.eye(columns.length).mul(1e-9));
   const covariance = inverse(normal);
   const patches = [...new Set(samples.map((s) => s.patch))].filter((k) => k > 0);
   return patches.map((patch) => {

@@ -86,6 +86,26 @@ function curveTable(slopes: ArrayLike<number>): Float64Array {
   return out;
 }
 
+/** Derivatives of `curveTable` by each log slope. */
+function curveDerivatives(slopes: ArrayLike<number>): Float64Array[] {
+  const spans = KNOTS.length - 1;
+  const out = KNOTS.map(() => new Float64Array(spans * SUBSTEPS + 1));
+  const sums = new Float64Array(KNOTS.length);
+  for (let k = 0; k < spans; k++) {
+    const width = ((KNOTS[k + 1] as number) - (KNOTS[k] as number)) / SUBSTEPS;
+    const s0 = slopes[k] as number;
+    const s1 = slopes[k + 1] as number;
+    for (let j = 0; j < SUBSTEPS; j++) {
+      const middle = (j + 0.5) / SUBSTEPS;
+      const part = width * Math.exp(s0 + (s1 - s0) * middle);
+      sums[k] = (sums[k] as number) + (1 - middle) * part;
+      sums[k + 1] = (sums[k + 1] as number) + middle * part;
+      for (let d = 0; d <= k + 1; d++) (out[d] as Float64Array)[k * SUBSTEPS + j + 1] = sums[d] as number;
+    }
+  }
+  return out;
+}
+
 /** Index into the fine table and the fraction there, for a u. */
 function tablePlace(u: number): number {
   let k = 0;
@@ -168,12 +188,7 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
     differentiate(q, columns) {
       const table = curveTable(q);
       const stray = withStray ? (q[P_STRAY] as number) : 0;
-      const step = 1e-5;
-      const moved = KNOTS.map((_, k) => {
-        const other = Float64Array.from(q);
-        other[k] = (other[k] as number) + step;
-        return curveTable(other);
-      });
+      const bySlope = curveDerivatives(q);
       for (const column of columns) column.fill(0);
       for (let i = 0; i < n; i++) {
         const place = p.places[i] as number;
@@ -183,7 +198,7 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
         const slope = lightnessSlope(reflectance);
         const byCurve = slope * dim * GAMMA * h ** (GAMMA - 1);
         for (let k = 0; k < KNOTS.length; k++)
-          (columns[k] as Float64Array)[i] = (byCurve * (curveAt(moved[k] as Float64Array, place) - h)) / step;
+          (columns[k] as Float64Array)[i] = byCurve * curveAt(bySlope[k] as Float64Array, place);
         for (let t = 0; t < LIGHT_TERMS; t++)
           (columns[P_LIGHT + t] as Float64Array)[i] = -slope * reflectance * (p.terms[i * LIGHT_TERMS + t] as number);
         if (withStray) (columns[P_STRAY] as Float64Array)[i] = -slope * dim;

@@ -19,6 +19,19 @@ export function applyMatrix(m: ColourMatrix, [r, g, b]: Triple): Triple {
   ];
 }
 
+/** Applies a matrix to every three values, in place. For whole pictures: no triple is made for any of them. */
+export function applyMatrixToAll(m: ColourMatrix, values: Float32Array): void {
+  const [[rr, rg, rb], [gr, gg, gb], [br, bg, bb]] = m;
+  for (let p = 0; p + 2 < values.length; p += 3) {
+    const r = values[p] as number;
+    const g = values[p + 1] as number;
+    const b = values[p + 2] as number;
+    values[p] = rr * r + rg * g + rb * b;
+    values[p + 1] = gr * r + gg * g + gb * b;
+    values[p + 2] = br * r + bg * g + bb * b;
+  }
+}
+
 /** The matrix that undoes another. Throws where it has none. */
 export function inverseMatrix(m: ColourMatrix): ColourMatrix {
   return solve(new Matrix(m.map((r) => [...r])), Matrix.eye(3)).to2DArray() as unknown as ColourMatrix;

@@ -47,6 +47,46 @@ function costOf(r: Float64Array, softScale: number, robustCount: number): number
   return cost;
 }
 
+function dot(a: Float64Array, b: Float64Array): number {
+  let s = 0;
+  for (let i = 0; i < a.length; i++) s += (a[i] as number) * (b[i] as number);
+  return s;
+}
+
+/**
+ * The symmetric matrix of every `left` column times every `right` one, all of one length. Four at a time: one sum alone
+ * waits for each of its additions.
+ */
+export function innerProducts(left: readonly Float64Array[], right: readonly Float64Array[]): Matrix {
+  const n = left.length;
+  const out = Matrix.zeros(n, n);
+  const put = (a: number, b: number, s: number) => {
+    out.set(a, b, s);
+    out.set(b, a, s);
+  };
+  for (let a = 0; a < n; a++) {
+    const own = left[a] as Float64Array;
+    let b = a;
+    for (; b + 3 < n; b += 4) {
+      const [j0, j1, j2, j3] = right.slice(b, b + 4) as [Float64Array, Float64Array, Float64Array, Float64Array];
+      let [s0, s1, s2, s3] = [0, 0, 0, 0];
+      for (let i = 0; i < own.length; i++) {
+        const v = own[i] as number;
+        s0 += v * (j0[i] as number);
+        s1 += v * (j1[i] as number);
+        s2 += v * (j2[i] as number);
+        s3 += v * (j3[i] as number);
+      }
+      put(a, b, s0);
+      put(a, b + 1, s1);
+      put(a, b + 2, s2);
+      put(a, b + 3, s3);
+    }
+    for (; b < n; b++) put(a, b, dot(own, right[b] as Float64Array));
+  }
+  return out;
+}
+
 /** Minimises the problem. Never throws on a hard problem: it returns the best parameters met. */
 export function leastSquares(problem: LeastSquaresProblem): LeastSquaresFit {
   const n = problem.start.length;
@@ -73,25 +113,9 @@ export function leastSquares(problem: LeastSquaresProblem): LeastSquaresFit {
       }
     const weight = new Float64Array(m).fill(1);
     for (let i = 0; i < robustCount; i++) weight[i] = 1 / Math.sqrt(1 + ((r[i] as number) / softScale) ** 2);
-    const normal = Matrix.zeros(n, n);
-    const gradient = Matrix.zeros(n, 1);
-    const weighted = new Float64Array(m);
-    for (let a = 0; a < n; a++) {
-      const ja = jacobian[a] as Float64Array;
-      let g = 0;
-      for (let i = 0; i < m; i++) {
-        weighted[i] = (ja[i] as number) * (weight[i] as number);
-        g += (weighted[i] as number) * (r[i] as number);
-      }
-      gradient.set(a, 0, -g);
-      for (let b = a; b < n; b++) {
-        const jb = jacobian[b] as Float64Array;
-        let s = 0;
-        for (let i = 0; i < m; i++) s += (weighted[i] as number) * (jb[i] as number);
-        normal.set(a, b, s);
-        normal.set(b, a, s);
-      }
-    }
+    const weighted = jacobian.map((column) => column.map((v, i) => v * (weight[i] as number)));
+    const normal = innerProducts(weighted, jacobian);
+    const gradient = Matrix.columnVector(weighted.map((column) => -dot(column, r)));
     let improved = false;
     let relative = 0;
     for (let attempt = 0; attempt < 8 && !improved; attempt++) {

@@ -46,6 +46,13 @@ const SAME_MIX_APART = 5;
 /** A reading may pass the lightest and darkest paint by this, L*: paints differ, whites little. */
 const BEYOND = { white: 1.5, other: 6 } as const;
 
+/** Parts, none of them negative, as small numbers that a person can measure out: the smallest is one. */
+export function asParts(parts: Parts): Partial<Record<PaintId, number>> {
+  const given = (Object.entries(parts) as [PaintId, number][]).filter(([, n]) => n > 0);
+  const least = Math.min(...given.map(([, n]) => n));
+  return Object.fromEntries(given.map(([p, n]) => [p, Number((n / least).toFixed(n / least < 10 ? 1 : 0))]));
+}
+
 /** Parts as shares, so that 1 : 2 and 2 : 4 are the same mix. */
 export function sharesOf(parts: Parts): Parts {
   const sum = Object.values(parts).reduce((a, n) => a + (n ?? 0), 0);

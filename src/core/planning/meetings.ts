@@ -37,11 +37,11 @@ export const meetingRuleSchema = z
     /** Days on which the class does not meet. */
     except: z.array(day).max(100),
   })
-  .refine((r) => r.from <= r.until, 'The last day lies before the first.')
-  .refine(
-    (r) => (Date.parse(r.until) - Date.parse(r.from)) / 86_400_000 <= MOST_DAYS,
-    'A term is at most a year long.',
-  );
+  .refine((r) => r.from <= r.until, { error: 'The last day lies before the first.', path: ['until'] })
+  .refine((r) => (Date.parse(r.until) - Date.parse(r.from)) / 86_400_000 <= MOST_DAYS, {
+    error: 'A term is at most a year long.',
+    path: ['until'],
+  });
 export type MeetingRule = z.infer<typeof meetingRuleSchema>;
 
 /** The time zone of a class: that of its meetings; while it has none, that of the machine that keeps the studio. */

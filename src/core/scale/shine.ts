@@ -20,6 +20,14 @@ export interface Shine {
   readonly overPaper: number;
 }
 
+/** Share of the places whose surroundings are over a luminance. */
+function shareOverPaper(p: Patchwork, places: readonly number[], limit: number): number {
+  // A blur is over nothing that no place is over, and most cells have none.
+  if (!p.y.some((y) => y > limit)) return 0;
+  const soft = gaussianBlur(p.y, p.samples.columns, p.samples.rows, SPECK_BLUR_MM / SAMPLE_MM);
+  return places.filter((i) => (soft[i] as number) > limit).length / places.length;
+}
+
 /**
  * Shine lifts light smoothly over several millimetres. Bare places are filled with the cell's own tone
  * first, since they too are lighter than the paint, but for another reason.
@@ -40,7 +48,6 @@ export function shineOf(
   for (const i of whole) if (bareNear[i] === 0) filled[i] = p.y[i] as number;
   const coarse = blockMeans(filled, columns, rows, SHINE_BLOCK);
   const broad = gaussianBlur(coarse.data, coarse.width, coarse.height, SHINE_BLUR_MM / (SHINE_BLOCK * SAMPLE_MM));
-  const soft = gaussianBlur(p.y, columns, rows, SPECK_BLUR_MM / SAMPLE_MM);
   // The outermost blocks hold the ring, where the fill stands; they are left out.
   const edge = Math.ceil((ringMm + 2) / (SHINE_BLOCK * SAMPLE_MM));
   const lightness: number[] = [];
@@ -48,11 +55,9 @@ export function shineOf(
     for (let c = edge; c < coarse.width - edge; c++)
       lightness.push(luminanceToLightness(broad[r * coarse.width + c] as number));
   lightness.sort((a, b) => a - b);
-  const limit = lightnessToLuminance(ground[0] + OVER_PAPER);
-  const places = [...whole, ...ring];
   return {
     rise: (lightness[Math.floor(0.99 * lightness.length)] ?? 0) - (lightness[Math.floor(0.3 * lightness.length)] ?? 0),
-    overPaper: places.filter((i) => (soft[i] as number) > limit).length / places.length,
+    overPaper: shareOverPaper(p, [...whole, ...ring], lightnessToLuminance(ground[0] + OVER_PAPER)),
   };
 }
 

@@ -1,12 +1,12 @@
 'use client';
 /** Logged mixes: what to mix next to learn most, what was read, and how far the foretold lightness was off, before and after. */
 import { type PaintId, PAINTS } from '@/core/exercise/paints';
-import { HAND_NOISE, type LoggedMix, sayParts } from '@/core/mixing/logged-mix';
+import { asParts, type LoggedMix, sayParts } from '@/core/mixing/logged-mix';
 import { type Figures, figuresOf, type Parts } from '@/core/mixing/paint-model';
 import type { StoredFit } from '@/core/mixing/stored-fit';
 import { useState, useTransition } from 'react';
-import { Tick } from '../parts/fields';
 import { cssGrey } from '../parts/grey';
+import { MixForm } from './MixForm';
 
 export interface LoggedMixRow {
   readonly id: string;
@@ -47,89 +47,25 @@ function Off({ by }: { by: number }) {
   );
 }
 
-/** Parts as small numbers that a person can measure out: the smallest is one. */
-function asParts(parts: Parts): Partial<Record<PaintId, number>> {
-  const given = (Object.entries(parts) as [PaintId, number][]).filter(([, n]) => n > 0);
-  const least = Math.min(...given.map(([, n]) => n));
-  return Object.fromEntries(given.map(([p, n]) => [p, Number((n / least).toFixed(n / least < 10 ? 1 : 0))]));
-}
-
 export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName, log, takeOut, setFigures }: Props) {
-  const [parts, setParts] = useState<Parts>({});
-  const [lightness, setLightness] = useState('');
-  const [wet, setWet] = useState(false);
   const [said, setSaid] = useState('');
   const [busy, start] = useTransition();
-  const act = (work: () => Promise<{ ok: boolean; say?: string }>, after?: () => void) =>
+  const act = (work: () => Promise<{ ok: boolean; say?: string }>) =>
     start(async () => {
       const answer = await work();
       setSaid(answer.ok ? '' : (answer.say ?? ''));
-      if (answer.ok) after?.();
     });
   const used = mixes.filter(({ mix }) => Object.keys(mix.parts).every((p) => paints.includes(p as PaintId)));
   return (
     <div className="grid gap-6 lg:grid-cols-[22rem_1fr]">
-      <form
-        className="grid content-start gap-2"
-        onSubmit={(e) => {
-          e.preventDefault();
-          act(
-            () => log({ parts, lightness: Number(lightness), a: null, b: null, wet, noise: HAND_NOISE }),
-            () => setLightness(''),
-          );
-        }}
-      >
-        {ask && (
-          <p>
-            Most is learnt next from{' '}
-            <strong>{askName ? `puddle ${askName}, mixed as the trough says` : sayParts(asParts(ask))}</strong>: read
-            its dab when it is dry.{' '}
-            <button type="button" className="cursor-pointer underline" onClick={() => setParts(asParts(ask))}>
-              Take it
-            </button>
-          </p>
-        )}
-        <fieldset className="grid grid-cols-2 gap-2">
-          <legend className="label">Parts by volume</legend>
-          {paints.map((p) => (
-            <label key={p} className="text-13">
-              {PAINTS[p].name}
-              <input
-                className="field"
-                type="number"
-                min={0}
-                step="any"
-                value={parts[p] ?? ''}
-                onChange={(e) => setParts((now) => ({ ...now, [p]: Number(e.target.value) }))}
-              />
-            </label>
-          ))}
-        </fieldset>
-        <div className="flex items-end gap-3">
-          <label className="flex-1">
-            <span className="label">Lightness read, L*</span>
-            <input
-              className="field"
-              type="number"
-              step="any"
-              min={0}
-              max={100}
-              required
-              value={lightness}
-              onChange={(e) => setLightness(e.target.value)}
-            />
-          </label>
-          <Tick label="still wet" checked={wet} onChange={setWet} />
-        </div>
-        <button className="act" disabled={busy}>
-          {busy ? 'Learning …' : 'Log this mix'}
-        </button>
+      <div className="grid content-start gap-2">
+        <MixForm paints={paints} ask={ask} askName={askName} log={log} />
         {said && (
           <p role="alert" className="trouble">
             {said}
           </p>
         )}
-      </form>
+      </div>
       <div>
         <p className="mb-2" aria-live="polite">
           {used.length === 0

@@ -26,26 +26,6 @@ export function Choice<T extends string>({
   );
 }
 
-/** One line: a word, a day or a time of day. */
-export function Entry({
-  label,
-  type = 'text',
-  value,
-  onChange,
-}: {
-  label: string;
-  type?: 'text' | 'date' | 'time';
-  value: string;
-  onChange: (v: string) => void;
-}) {
-  return (
-    <label>
-      <span className="label">{label}</span>
-      <input className="field" type={type} required value={value} onChange={(e) => onChange(e.target.value)} />
-    </label>
-  );
-}
-
 export function Amount({
   label,
   value,

@@ -5,8 +5,7 @@ import { heifProfile, isHeic } from '@/core/formats/icc-files';
 import { type Orientation, type Photo, uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
 import { open, readFile } from 'node:fs/promises';
-import { setImmediate } from 'node:timers/promises';
-import sharp, { type Metadata } from 'sharp';
+import sharp, { type Metadata, type OutputInfo, type Sharp } from 'sharp';
 
 export const MAX_PIXELS = 60_000_000;
 /** As sharp names them; AVIF is a kind of heif to it. */
@@ -114,17 +113,27 @@ let spare: Uint8Array | null = null;
 /** No larger one is kept for long. */
 const MOST_SPARE = 75_000_000;
 
-/**
- * The decoder's pixels in memory of our own, so that theirs are gone while they are young. Where they live as long as
- * the photograph is read, they outlast the collector's short rounds, and it goes through its whole heap once for each
- * photograph: four times what copying them takes.
- */
+/** A photograph's pixels in memory of our own. */
 function kept(pixels: Uint8Array): Uint8Array {
   const room = spare && spare.buffer.byteLength >= pixels.length ? spare.buffer : new ArrayBuffer(pixels.length);
   spare = null;
   const own = new Uint8Array(room, 0, pixels.length);
   own.set(pixels);
   return own;
+}
+
+/**
+ * The decoder's pixels, copied where it calls back with them, so that theirs are gone while they are young. A promise of
+ * them holds them until they have outlasted the collector's short rounds, and for each photograph or two it goes through
+ * its whole heap: four times what copying them takes.
+ */
+function rawPixels(opened: Sharp): Promise<{ data: Uint8Array; info: OutputInfo }> {
+  return new Promise((resolve, reject) => {
+    opened.raw().toBuffer((error, data, info) => {
+      if (error) reject(error);
+      else resolve({ data: kept(data), info });
+    });
+  });
 }
 
 /**
@@ -139,13 +148,12 @@ export async function decodePixels(
     if (format === 'heic') return await heicPixels(file);
     const opened = sharp(file, { failOn: 'warning', limitInputPixels: MAX_PIXELS, ignoreIcc: primaries !== null });
     // Laying a photograph on white costs a pass over it, and most have nothing to see through.
-    const { data, info } = await (seeThrough ? opened.flatten({ background: '#fff' }) : opened)
-      .toColourspace('srgb')
-      .raw()
-      .toBuffer({ resolveWithObject: true });
+    const { data, info } = await rawPixels(
+      (seeThrough ? opened.flatten({ background: '#fff' }) : opened).toColourspace('srgb'),
+    );
     if (info.channels !== 3)
       throw new UnusablePicture('This picture has no colours that can be read: send a photograph.');
-    return { data: kept(data), width: info.width, height: info.height };
+    return { data, width: info.width, height: info.height };
   } catch (error) {
     if (error instanceof UnusablePicture) throw error;
     throw new UnusablePicture('This picture is damaged or not complete: send it once more.');
@@ -159,8 +167,6 @@ export async function decodePixels(
 export async function decodePhoto(file: string | Buffer, orientation: number | null = null): Promise<Photo> {
   const meta = await inspectPicture(file);
   const { data, width, height } = await decodePixels(file, meta);
-  // The decoder calls us from within, and holds on to its own pixels until we come back to the event loop.
-  await setImmediate();
   const icc =
     meta.format === 'heic' && !meta.icc ? heifProfile(typeof file === 'string' ? await readFile(file) : file) : null;
   const turned = orientation ?? meta.orientation ?? 1;

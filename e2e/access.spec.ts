@@ -1,0 +1,113 @@
+/** Every screen, looked at by an accessibility checker: nothing serious against WCAG 2.2 AA. */
+import { expect, type Page, test } from '@playwright/test';
+import { createRequire } from 'node:module';
+import { type Evening, inTidewell } from './evening';
+import { enrol, handIn, setKind, setScale } from './people';
+import { handInPhotograph } from './photographs';
+
+interface Violation {
+  readonly id: string;
+  readonly impact: string | null;
+  readonly nodes: readonly { readonly target: readonly string[] }[];
+}
+
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+async function violations(page: Page): Promise<string[]> {
+  await page.addScriptTag({ path: createRequire(import.meta.url).resolve('axe-core/axe.min.js') });
+  const found = await page.evaluate(async (tags) => {
+    const { axe } = window as unknown as {
+      axe: { run: (where: Document, options: object) => Promise<{ violations: Violation[] }> };
+    };
+    return (await axe.run(document, { runOnly: { type: 'tag', values: tags } })).violations;
+  }, TAGS);
+  return found
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join('; ')}`,
+    );
+}
+
+/** Kinds whose exercises fill the pages, beside the scale that is handed in. */
+const KINDS = ['bands', 'notan', 'monochrome-painting'] as const;
+
+let evening: Evening;
+let exerciseId: string;
+inTidewell(async (opened) => {
+  evening = opened;
+  const { teacher, student } = opened;
+  await enrol(teacher, student, 'Bea Lindqvarn');
+  for (const kind of KINDS) await setKind(teacher, kind);
+  exerciseId = await setScale(teacher);
+  await student.goto(`/my/${exerciseId}`);
+  await handIn(student, await handInPhotograph(exerciseId, 'too-close', 51));
+  await student.getByText('This picture will do.').waitFor();
+});
+
+type Way = (page: Page) => Promise<unknown>;
+
+const to =
+  (where: string): Way =>
+  (page) =>
+    page.goto(where);
+async function toTable(page: Page) {
+  await page.goto('/rack');
+  await page
+    .getByRole('link', { name: /Bea Lindqvarn/ })
+    .last()
+    .click();
+  await page.waitForURL(/table/);
+}
+async function toFiles(page: Page) {
+  await page.getByRole('link', { name: 'Palette' }).click();
+  await page.getByRole('link', { name: 'Bring in a file' }).click();
+}
+const SCREENS: readonly (readonly [string, 'teacher' | 'student', Way])[] = [
+  ['Today', 'teacher', to('/')],
+  ['Plan', 'teacher', to('/plan')],
+  ['setting an exercise', 'teacher', to('/plan/new')],
+  ['an exercise', 'teacher', (page) => page.goto(`/plan/${exerciseId}`)],
+  ['the Palette', 'teacher', to('/palette')],
+  ['the cupboard', 'teacher', to('/palette/cupboard')],
+  ['files of a palette', 'teacher', toFiles],
+  ['the Rack', 'teacher', to('/rack')],
+  ['the Table', 'teacher', toTable],
+  ['the Ledger', 'teacher', to('/ledger')],
+  ['my work', 'student', to('/my')],
+  ['my exercise', 'student', (page) => page.goto(`/my/${exerciseId}`)],
+];
+
+for (const [name, who, way] of SCREENS)
+  test(`${name} can be used by everybody`, async () => {
+    const page = evening[who];
+    await way(page);
+    await page.waitForLoadState('networkidle');
+    expect(await violations(page)).toEqual([]);
+  });
+
+/** A desk's screen at twice the size of its letters, and the narrowest that is asked for (WCAG 1.4.10). */
+const NARROW = [
+  { width: 640, height: 400 },
+  { width: 320, height: 640 },
+] as const;
+
+for (const [name, who, way] of SCREENS)
+  test(`${name} fits a narrow screen: nothing is cut off sideways, and everybody can use it there too`, async () => {
+    const page = evening[who];
+    const usual = page.viewportSize();
+    await way(page);
+    const faults: string[] = [];
+    for (const size of NARROW) {
+      await page.setViewportSize(size);
+      await page.waitForLoadState('networkidle');
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      if (wide > 0) faults.push(`${wide} px wider than ${size.width}`);
+      if (size.width === 640) faults.push(...(await violations(page)));
+    }
+    if (usual) await page.setViewportSize(usual);
+    expect(faults).toEqual([]);
+  });

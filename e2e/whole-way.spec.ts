@@ -1,0 +1,90 @@
+/** The whole way of a hand-in, from the first teacher to the pass, with a kill in the middle. */
+import { expect, type Page, test } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { type Evening, inNewStudio } from './evening';
+import { enrol, handIn, makeClass, openStudio, setScale } from './people';
+import { handInPhotograph } from './photographs';
+
+test.describe.configure({ mode: 'serial' });
+let evening: Evening;
+let page: Page;
+let student: Page;
+let exerciseId: string;
+inNewStudio((opened) => {
+  evening = opened;
+  ({ teacher: page, student } = evening);
+});
+
+test('the first teacher opens the studio, and the door closes', async () => {
+  await openStudio(page);
+  await page.goto('/begin');
+  // The page that makes the first teacher is open no more.
+  expect(page.url()).not.toMatch(/\/begin$/);
+});
+
+test('a teacher makes a class and sets a nine-step scale', async () => {
+  await makeClass(page);
+  exerciseId = await setScale(page);
+});
+
+test('a student is enrolled and comes in with two codes', async () => {
+  await enrol(page, student, 'Bea Lindqvarn');
+  await student.getByRole('link', { name: /Nine greys/ }).click();
+  await student.getByRole('heading', { name: 'What to do' }).waitFor();
+});
+const openTable = async () => {
+  await page.goto('/rack');
+  await page.getByRole('link', { name: /Bea Lindqvarn/ }).click();
+  await page.getByRole('img', { name: /Value ruler/ }).waitFor();
+};
+test('a phone photograph on its side is measured, and its stored bytes hold no place', async () => {
+  await handIn(student, await handInPhotograph(exerciseId, 'too-close', 51));
+  await student.getByText('This picture will do.').waitFor();
+  const files = path.join(evening.folder, 'files');
+  const stored = readdirSync(files, { recursive: true, withFileTypes: true }).filter((f) => f.isFile());
+  expect(stored).not.toEqual([]);
+  for (const f of stored) expect(readFileSync(path.join(f.parentPath, f.name)).includes('Practice camera')).toBe(false);
+});
+
+test('the rack shows the hand-in as its measured strip, light to dark', async () => {
+  await page.goto('/rack');
+  const strip = page.getByRole('link', { name: /Bea Lindqvarn/ }).getByRole('img');
+  await strip.waitFor();
+  const greys = await strip
+    .locator('rect')
+    .evaluateAll((cells) => cells.map((c) => Number(/\d+/.exec(getComputedStyle(c).fill)?.[0])));
+  expect(greys).toHaveLength(9);
+  expect(greys[0]).toBeGreaterThan(220);
+  expect(greys[8]).toBeLessThan(80);
+});
+
+test('the teacher edits a finding and sends it back; the student reads it', async () => {
+  await openTable();
+  await page.locator('[data-code=too_close] button').first().click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await page.getByLabel('What is seen').fill('Four and five are twins.');
+  await page.getByRole('button', { name: 'Keep these words' }).click();
+  await page.getByText('Drafted: ').waitFor();
+  await page.getByRole('button', { name: /Once more/ }).click();
+  await page.getByRole('button', { name: /Withdraw/ }).waitFor();
+  await student.reload();
+  await student.getByText('Four and five are twins.').waitFor();
+});
+
+test('killed while it measures, the studio takes the measurement up again', async () => {
+  await handIn(student, await handInPhotograph(exerciseId, 'fine', 52));
+  await student.getByText('Measuring your picture').waitFor();
+  await evening.killAndServe();
+  // The page that waits hears of it by itself.
+  await student.getByText('This picture will do.').waitFor();
+});
+
+test('pass, and all is still there', async () => {
+  await openTable();
+  await page.keyboard.press('p');
+  await page.getByRole('button', { name: /Withdraw/ }).waitFor();
+  await student.reload();
+  await student.getByText('Passed.').waitFor();
+  await student.getByText('Four and five are twins.').waitFor();
+});
