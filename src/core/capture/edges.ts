@@ -63,6 +63,10 @@ function greenAt(photo: Photo, x: number, y: number): number {
   );
 }
 
+/** Written over by each probe: some thousand are looked at in one photograph. */
+const profile = new Float64Array(STEPS + 1);
+const slope = new Float64Array(STEPS + 1);
+
 /** The edge near a probe, or null where the contrast is too small or the picture ends. */
 export function findEdge(
   photo: Photo,
@@ -76,7 +80,6 @@ export function findEdge(
   const to = toPhoto(plane, probe.xMm + probe.nx * reach, probe.yMm + probe.ny * reach);
   const length = Math.hypot(to.x - from.x, to.y - from.y);
   if (!(length > 3)) return null;
-  const profile = new Float64Array(STEPS + 1);
   for (let i = 0; i <= STEPS; i++) {
     const t = i / STEPS;
     const v = greenAt(photo, from.x + t * (to.x - from.x), from.y + t * (to.y - from.y));
@@ -86,7 +89,6 @@ export function findEdge(
   const span = Math.max(1, Math.round((1.2 * STEPS) / length));
   let peak = 0;
   let at = -1;
-  const slope = new Float64Array(STEPS + 1);
   for (let i = span; i <= STEPS - span; i++) {
     const s = ((profile[i + span] as number) - (profile[i - span] as number)) / (2 * span);
     slope[i] = s;

@@ -20,7 +20,7 @@ interface Doubt {
   readonly floor: number;
 }
 const DOUBT: Record<LightModel, Doubt> = {
-  sheet: { ofLeftOut: 0.203, ofLight: 0.101, ofPaper: 1.01, floor: 0.121 },
+  sheet: { ofLeftOut: 0.177, ofLight: 0.088, ofPaper: 0.88, floor: 0.105 },
   corners: { ofLeftOut: 0.45, ofLight: 0, ofPaper: 0, floor: 0.14 },
 };
 /** Half-width of a 95 % interval over its standard deviation. */

@@ -197,7 +197,9 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
         const reflectance = (h ** GAMMA - stray) * dim;
         const slope = lightnessSlope(reflectance);
         const byCurve = slope * dim * GAMMA * h ** (GAMMA - 1);
-        for (let k = 0; k < KNOTS.length; k++)
+        // Knots past the next one have no part in the curve up to here.
+        const reaching = Math.min(KNOTS.length - 1, Math.floor(place / SUBSTEPS) + 1);
+        for (let k = 0; k <= reaching; k++)
           (columns[k] as Float64Array)[i] = byCurve * curveAt(bySlope[k] as Float64Array, place);
         for (let t = 0; t < LIGHT_TERMS; t++)
           (columns[P_LIGHT + t] as Float64Array)[i] = -slope * reflectance * (p.terms[i * LIGHT_TERMS + t] as number);

@@ -17,11 +17,13 @@ interface Props {
 
 /** An empty field is none; anything else is a number, or told as not one. */
 const numberOrNone = (value: unknown) => (value === '' || value === undefined ? undefined : Number(value));
+const given = (parts: Parts): Parts => Object.fromEntries(Object.entries(parts).filter(([, n]) => n !== undefined));
+const check = zodResolver(loggedMixSchema);
 const EMPTY = { parts: {}, a: null, b: null, wet: false, noise: HAND_NOISE };
 
 export function MixForm({ paints, ask, askName, log }: Props) {
   const { register, handleSubmit, setError, setValue, resetField, formState } = useForm<LoggedMix>({
-    resolver: zodResolver(loggedMixSchema),
+    resolver: (mix, context, options) => check({ ...mix, parts: given(mix.parts) }, context, options),
     defaultValues: EMPTY,
   });
   const { errors, isSubmitting } = formState;
