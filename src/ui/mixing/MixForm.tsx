@@ -28,7 +28,12 @@ export function MixForm({ paints, ask, askName, log }: Props) {
   });
   const { errors, isSubmitting } = formState;
   const ofOne = paints.flatMap((p) => errors.parts?.[p]?.message ?? []);
-  const wrong = errors.root?.message ?? errors.parts?.message ?? errors.parts?.root?.message ?? ofOne[0];
+  const wrong =
+    errors.root?.message ??
+    errors.parts?.message ??
+    errors.parts?.root?.message ??
+    ofOne[0] ??
+    errors.lightness?.message;
   const send = handleSubmit(async (mix) => {
     const answer = await log(mix);
     if (answer.ok) resetField('lightness');
@@ -66,7 +71,7 @@ export function MixForm({ paints, ask, askName, log }: Props) {
         ))}
       </fieldset>
       <div className="flex items-end gap-3">
-        <Field className="flex-1" label="Lightness read, L*" wrong={errors.lightness?.message}>
+        <Field className="flex-1" label="Lightness read, L*">
           <input
             className="field"
             type="number"

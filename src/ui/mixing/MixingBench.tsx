@@ -188,7 +188,7 @@ export function MixingBench(props: Props) {
               onChoose={(p) => (setDark(p), reset())}
             />
             <label className="w-24 shrink-0">
-              Steps: {steps}
+              <span className="label">Steps: {steps}</span>
               <input
                 type="range"
                 className="block h-10 w-full accent-ink"
@@ -199,7 +199,7 @@ export function MixingBench(props: Props) {
               />
             </label>
             <label className="w-20 shrink-0">
-              cm² a step
+              <span className="label">cm² a step</span>
               <input
                 className="field"
                 type="number"

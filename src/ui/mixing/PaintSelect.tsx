@@ -13,7 +13,7 @@ interface Props {
 export function PaintSelect({ label, paints, value, none, onChoose, className }: Props) {
   return (
     <label className={className}>
-      <span className="block text-13">{label}</span>
+      <span className="label">{label}</span>
       <select
         className="field"
         value={value ?? ''}

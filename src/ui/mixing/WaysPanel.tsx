@@ -118,7 +118,11 @@ export function WaysPanel({ palette, surface }: { palette: Palette; surface: Sur
           rows={ways.map((w) => ({
             lab: w.lab,
             name: `${ROLES[w.role]}: ${PAINTS[w.by].name}${w.still ? `, still ${w.still}` : ''}`,
-            facts: [shares(w.share), w.chroma.toFixed(0), w.hueTurn === null ? 'grey' : `${w.hueTurn.toFixed(0)}°`],
+            facts: [
+              shares(w.share),
+              w.chroma.toFixed(0),
+              w.hueTurn === null ? 'grey' : `${w.hueTurn < 0 ? '−' : ''}${Math.abs(w.hueTurn).toFixed(0)}°`,
+            ],
           }))}
         />
       </section>
