@@ -2,7 +2,7 @@
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium';
 import { middleOf, type Place, timeDrag, watchPointer } from '../e2e/drag';
-import { makeClass, openStudio } from '../e2e/people';
+import { makeClass, openStudio, setStagedOil } from '../e2e/people';
 import { serveStudio } from '../e2e/served-studio';
 import { quantile, row } from './tally';
 
@@ -32,12 +32,7 @@ export async function benchPage(): Promise<boolean> {
     await page.goto('/plan/new');
     await page.getByRole('button', { name: 'value bands' }).click();
     await time('lamp of a glow', await middleOf(page, 'slider', /Lamp/), { x: 90, y: 60 });
-    await page.goto('/plan/new');
-    await page.getByRole('button', { name: 'monochrome painting' }).click();
-    await page.getByRole('combobox', { name: /^Paint(?!ed)/ }).selectOption('oil');
-    await page.getByRole('combobox', { name: /^Way/ }).selectOption('staged');
-    await page.getByRole('button', { name: 'Set it' }).click();
-    await page.getByRole('heading', { name: 'Timetable' }).waitFor();
+    await setStagedOil(page);
     await time('stage of a timetable', await middleOf(page, 'button', /greys in light and shadow/), { x: 110, y: 0 });
     await page.goto('/palette');
     await time('puddle of a trough', await middleOf(page, 'slider', /Wanted for 4/), { x: 0, y: 60 });

@@ -1,8 +1,8 @@
 /** Every screen, looked at by an accessibility checker: nothing serious against WCAG 2.2 AA. */
 import { expect, type Page, test } from '@playwright/test';
 import { createRequire } from 'node:module';
-import { type Evening, inTidewell } from './evening';
-import { enrol, handIn, setKind, setScale } from './people';
+import { inTidewell, type Tidewell } from './evening';
+import { handIn, setKind } from './people';
 import { handInPhotograph } from './photographs';
 
 interface Violation {
@@ -35,14 +35,11 @@ async function violations(page: Page): Promise<string[]> {
 /** Kinds whose exercises fill the pages, beside the scale that is handed in. */
 const KINDS = ['bands', 'notan', 'monochrome-painting'] as const;
 
-let evening: Evening;
-let exerciseId: string;
-inTidewell(async (opened) => {
+let evening: Tidewell;
+inTidewell('Bea Lindqvarn', async (opened) => {
   evening = opened;
-  const { teacher, student } = opened;
-  await enrol(teacher, student, 'Bea Lindqvarn');
+  const { teacher, student, exerciseId } = opened;
   for (const kind of KINDS) await setKind(teacher, kind);
-  exerciseId = await setScale(teacher);
   await student.goto(`/my/${exerciseId}`);
   await handIn(student, await handInPhotograph(exerciseId, 'too-close', 51));
   await student.getByText('This picture will do.').waitFor();
@@ -70,7 +67,7 @@ const SCREENS: readonly (readonly [string, 'teacher' | 'student', Way])[] = [
   ['Today', 'teacher', to('/')],
   ['Plan', 'teacher', to('/plan')],
   ['setting an exercise', 'teacher', to('/plan/new')],
-  ['an exercise', 'teacher', (page) => page.goto(`/plan/${exerciseId}`)],
+  ['an exercise', 'teacher', (page) => page.goto(`/plan/${evening.exerciseId}`)],
   ['the Palette', 'teacher', to('/palette')],
   ['the cupboard', 'teacher', to('/palette/cupboard')],
   ['files of a palette', 'teacher', toFiles],
@@ -78,7 +75,7 @@ const SCREENS: readonly (readonly [string, 'teacher' | 'student', Way])[] = [
   ['the Table', 'teacher', toTable],
   ['the Ledger', 'teacher', to('/ledger')],
   ['my work', 'student', to('/my')],
-  ['my exercise', 'student', (page) => page.goto(`/my/${exerciseId}`)],
+  ['my exercise', 'student', (page) => page.goto(`/my/${evening.exerciseId}`)],
 ];
 
 for (const [name, who, way] of SCREENS)

@@ -1,21 +1,21 @@
 /** What goes wrong on a real evening: each gets one clear sentence and a way on, and nothing stored is lost. */
 import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
-import { type Evening, inTidewell } from './evening';
-import { enrol, handInAnyway, setScale } from './people';
+import { inTidewell, type Tidewell } from './evening';
+import { handInAnyway } from './people';
+import { greySheet } from './photographs';
 
 const MEGABYTE = 1024 * 1024;
 
 test.describe.configure({ mode: 'serial' });
-let evening: Evening;
+let evening: Tidewell;
 let page: Page;
 let student: Page;
 let room: string;
-inTidewell(async (opened) => {
+inTidewell('Ivo “the Brush” Tarrant 青木', (opened) => {
   evening = opened;
-  ({ teacher: page, student } = evening);
-  room = `/my/${await setScale(page)}`;
-  await enrol(page, student, 'Ivo “the Brush” Tarrant 青木');
+  ({ teacher: page, student } = opened);
+  room = `/my/${opened.exerciseId}`;
 });
 
 const told = async (words: RegExp) => student.getByRole('alert').filter({ hasText: words }).first().waitFor();
@@ -56,12 +56,7 @@ for (const [what, make, words, name, type] of sending)
   });
 test('a picture without a sheet is refused with what to do, and sent on with a word all the same', async () => {
   await student.goto(room);
-  await handInAnyway(
-    student,
-    await sharp({ create: { width: 1200, height: 900, channels: 3, background: '#bbb' } })
-      .jpeg()
-      .toBuffer(),
-  );
+  await handInAnyway(student, await greySheet('#bbb'));
   await student.getByText('This picture will not do yet.').waitFor();
   await student.getByText(/No worksheet was found/).waitFor();
   await student.getByText('Look at it anyway').click();
@@ -76,24 +71,14 @@ test('a picture without a sheet is refused with what to do, and sent on with a w
 
 test('the same picture twice is one attempt', async () => {
   await student.goto(room);
-  await handInAnyway(
-    student,
-    await sharp({ create: { width: 1200, height: 900, channels: 3, background: '#bbb' } })
-      .jpeg()
-      .toBuffer(),
-  );
+  await handInAnyway(student, await greySheet('#bbb'));
   await student.getByText(/It went to your teacher/).waitFor();
 });
 
 test('with the disk nearly full nothing is taken in, and what is there stays readable', async () => {
   await evening.killAndServe({ FAIR_GREY_MIN_FREE: String(2 ** 50) });
   await student.goto(room);
-  await handInAnyway(
-    student,
-    await sharp({ create: { width: 1300, height: 900, channels: 3, background: '#aaa' } })
-      .jpeg()
-      .toBuffer(),
-  );
+  await handInAnyway(student, await greySheet('#aaa'));
   await told(/too little room/);
   await student.getByText(/It went to your teacher/).waitFor();
   await evening.killAndServe();

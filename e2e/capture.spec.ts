@@ -5,7 +5,7 @@ import { buffer } from 'node:stream/consumers';
 import yazl from 'yazl';
 import { boxOf } from './drag';
 import { inTidewell } from './evening';
-import { awake, enrol, handIn, setScale } from './people';
+import { awake, handIn } from './people';
 import { handInPhotograph, partlyPainted, pilePhotograph } from './photographs';
 
 async function zipOf(files: readonly (readonly [string, Buffer])[]): Promise<Buffer> {
@@ -20,11 +20,7 @@ test.describe.configure({ mode: 'serial' });
 let page: Page;
 let student: Page;
 let exerciseId: string;
-inTidewell(async (evening) => {
-  ({ teacher: page, student } = evening);
-  exerciseId = await setScale(page);
-  await enrol(page, student, name);
-});
+inTidewell(name, (evening) => void ({ teacher: page, student, exerciseId } = evening));
 
 test('a bad photograph is told on the phone before it is sent, and a good one goes', async () => {
   await student.goto(`/my/${exerciseId}`);

@@ -1,6 +1,6 @@
 /** One studio for the tests of a file. */
 import { type Browser, type Page, test } from '@playwright/test';
-import { makeClass, openStudio } from './people';
+import { enrol, makeClass, openStudio, setScale } from './people';
 import { type ServedStudio, serveStudio } from './served-studio';
 
 export interface Evening extends ServedStudio {
@@ -37,10 +37,17 @@ export function inNewStudio(opened: (evening: Evening) => Promise<void> | void):
   test.afterAll(() => studio?.close());
 }
 
-/** A studio with a teacher who is signed in, and their class; nobody is in it yet. */
-export const inTidewell = (opened: (evening: Evening) => Promise<void> | void): void =>
+export interface Tidewell extends Evening {
+  /** Nine greys, set and not yet handed in. */
+  readonly exerciseId: string;
+}
+
+/** A studio with a teacher and a student of their class who are signed in, and an exercise. */
+export const inTidewell = (name: string, opened: (evening: Tidewell) => Promise<void> | void): void =>
   inNewStudio(async (evening) => {
     await openStudio(evening.teacher);
     await makeClass(evening.teacher);
-    await opened(evening);
+    const exerciseId = await setScale(evening.teacher);
+    await enrol(evening.teacher, evening.student, name);
+    await opened({ ...evening, exerciseId });
   });

@@ -2,7 +2,7 @@
 import { type Page, test } from '@playwright/test';
 import { boxOf } from './drag';
 import { inTidewell } from './evening';
-import { enrol, handIn } from './people';
+import { handIn } from './people';
 import { lifePhotograph } from './photographs';
 
 async function addMass(page: Page, name: string, from: number, to: number): Promise<void> {
@@ -16,10 +16,7 @@ async function addMass(page: Page, name: string, from: number, to: number): Prom
 test.describe.configure({ mode: 'serial' });
 let page: Page;
 let student: Page;
-inTidewell(async (evening) => {
-  ({ teacher: page, student } = evening);
-  await enrol(page, student, 'Ruta Vane');
-});
+inTidewell('Ruta Vane', (evening) => void ({ teacher: page, student } = evening));
 
 test('a set-up is kept with the names of its masses; two of one name are told', async () => {
   await page.goto('/references');

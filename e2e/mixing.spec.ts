@@ -3,18 +3,14 @@ import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { drag, middleOf } from './drag';
 import { inTidewell } from './evening';
-import { enrol, openAsleep, setScale } from './people';
+import { openAsleep } from './people';
 import { dabPhotograph } from './photographs';
 
 test.describe.configure({ mode: 'serial' });
 let page: Page;
 let student: Page;
 let exerciseId: string;
-inTidewell(async (evening) => {
-  ({ teacher: page, student } = evening);
-  exerciseId = await setScale(page);
-  await enrol(page, student, 'Ruta Vane');
-});
+inTidewell('Ruta Vane', (evening) => void ({ teacher: page, student, exerciseId } = evening));
 
 /** Logs a mix of two paints by hand. */
 const logMix = async (white: string, black: string, lightness: string) => {

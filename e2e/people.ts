@@ -32,6 +32,16 @@ export async function setKind(teacher: Page, kind: ExerciseKind): Promise<string
 /** Sets nine greys; returns the exercise's id. */
 export const setScale = (teacher: Page): Promise<string> => setKind(teacher, 'scale');
 
+/** Sets an oil painting in stages, with its timetable. */
+export async function setStagedOil(teacher: Page): Promise<void> {
+  await teacher.goto('/plan/new');
+  await teacher.getByRole('button', { name: 'monochrome painting' }).click();
+  await teacher.getByRole('combobox', { name: /^Paint(?!ed)/ }).selectOption('oil');
+  await teacher.getByRole('combobox', { name: /^Way/ }).selectOption('staged');
+  await teacher.getByRole('button', { name: 'Set it' }).click();
+  await teacher.getByRole('heading', { name: 'Timetable' }).waitFor();
+}
+
 /** Enrols a student through the Ledger and signs them in on a page of their own. */
 export async function enrol(teacher: Page, student: Page, name: string): Promise<void> {
   await teacher.goto('/ledger');

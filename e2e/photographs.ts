@@ -14,9 +14,9 @@ import { sheetToPng } from '@/print/sheet-png';
 import sharp from 'sharp';
 import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
-/** A plain picture: kinds that are judged by eye take any. */
-export const greySheet = (): Promise<Buffer> =>
-  sharp({ create: { width: 1600, height: 1200, channels: 3, background: '#8a8a8a' } })
+/** A plain picture: kinds that are judged by eye take any, others miss their sheet in it. */
+export const greySheet = (background = '#8a8a8a'): Promise<Buffer> =>
+  sharp({ create: { width: 1600, height: 1200, channels: 3, background } })
     .jpeg()
     .toBuffer();
 

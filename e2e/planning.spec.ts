@@ -4,7 +4,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { drag, middleOf } from './drag';
 import { inTidewell } from './evening';
-import { enrol, handIn, handInAnyway } from './people';
+import { handIn, handInAnyway, setStagedOil } from './people';
 import { greySheet } from './photographs';
 
 test.describe.configure({ mode: 'serial' });
@@ -14,10 +14,7 @@ const startOf = async (who: Page, address: string | null) =>
 
 let page: Page;
 let student: Page;
-inTidewell(async (evening) => {
-  ({ teacher: page, student } = evening);
-  await enrol(page, student, 'Bea Lindqvarn');
-});
+inTidewell('Bea Lindqvarn', (evening) => void ({ teacher: page, student } = evening));
 
 test('a class says when it meets', async () => {
   await page.goto('/ledger');
@@ -86,12 +83,7 @@ test('every other kind is set, previewed, printed and handed in', async () => {
 });
 
 test('a staged oil painting: its impossible timetable is told and mended', async () => {
-  await page.goto('/plan/new');
-  await page.getByRole('button', { name: 'monochrome painting' }).click();
-  await page.getByRole('combobox', { name: /^Paint(?!ed)/ }).selectOption('oil');
-  await page.getByRole('combobox', { name: /^Way/ }).selectOption('staged');
-  await page.getByRole('button', { name: 'Set it' }).click();
-  await page.getByRole('heading', { name: 'Timetable' }).waitFor();
+  await setStagedOil(page);
   await page.getByText(/Oily rags/).waitFor();
   const greys = page.getByRole('button', { name: /greys in light and shadow/ });
   await greys.focus();

@@ -3,7 +3,7 @@ import { expect, type Page, test } from '@playwright/test';
 import path from 'node:path';
 import { boxOf } from './drag';
 import { inTidewell } from './evening';
-import { awake, enrol, handIn } from './people';
+import { awake, handIn } from './people';
 import { notanPhotograph } from './photographs';
 
 const PICTURE = path.resolve('assets/references/jug-and-eggs/picture.jpg');
@@ -19,10 +19,7 @@ async function answered(page: Page, work: () => Promise<void>): Promise<void> {
 test.describe.configure({ mode: 'serial' });
 let page: Page;
 let student: Page;
-inTidewell(async (evening) => {
-  ({ teacher: page, student } = evening);
-  await enrol(page, student, 'Ruta Vane');
-});
+inTidewell('Ruta Vane', (evening) => void ({ teacher: page, student } = evening));
 
 let referenceId = '';
 let exerciseId = '';

@@ -1,6 +1,6 @@
 /** What bare paper tells of the light on a sheet: how much it varies, and what smooth light leaves over. */
 import type { Calibration, WhitePlace } from './calibration';
-import { exposureOfCode } from './tone';
+import { exposureOfCode } from './tone-curve';
 
 /** Largest over smallest light on the bare paper (green), a fiftieth left out at each end. */
 export function lightRatio(calibration: Calibration): number {

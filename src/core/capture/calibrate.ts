@@ -10,7 +10,8 @@ import type { CardProfile } from './card-profile';
 import { fitColourMatrix } from './colour-matrix';
 import { meanCodes, sampleBox } from './sample';
 import { halfWidthFrom, misfitOf } from './sureness';
-import { fitTone, reflectanceAt, type ToneCurve, type ToneFit } from './tone';
+import { fitTone, type ToneFit } from './tone';
+import { reflectanceAt, type ToneCurve } from './tone-curve';
 import type { ToneSample } from './tone-sample';
 
 interface Fitted {

@@ -7,7 +7,7 @@ import { type CardInPhoto, position } from './card-in-photo';
 import type { CardProfile } from './card-profile';
 import type { Plane } from './plane';
 import type { SheetSamples } from './sample';
-import { exposureOfCode, logLight, type ToneCurve } from './tone';
+import { exposureOfCode, logLight, type ToneCurve } from './tone-curve';
 
 /** One blank place of paper as the photograph shows it. */
 export interface WhitePlace {

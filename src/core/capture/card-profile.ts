@@ -120,7 +120,8 @@ export function readProfile(card: CardPatches, readings: CardReadings, basis: 'm
     card.patches.forEach((q, k) => {
       if (p.code > q.code && lab[0] < (known[k] as Triple)[0] - OUT_OF_ORDER)
         throw new WrongCard(
-          `This profile can’t be right: patch ${i + 1} is printed lighter than patch ${k + 1} and reads darker. Check the order in which the patches were read.`,
+          `This profile can’t be right: patch ${i + 1} is printed lighter than patch ${k + 1} and reads darker. ` +
+            'Check the order in which the patches were read.',
         );
     });
   });

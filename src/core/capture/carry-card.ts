@@ -13,8 +13,8 @@ import { blankPlaces } from '../sheet/blank';
 import { parseSheetTag } from '../sheet/qr';
 import { scaleLayout, type ScaleLayout } from '../sheet/scale-layout';
 import { calibrate } from './calibrate';
-import { CLIPPED_SHARE, sheetCard } from './card-in-photo';
 import { type Calibration } from './calibration';
+import { CLIPPED_SHARE, sheetCard } from './card-in-photo';
 import { readProfile, type CardReadings } from './card-profile';
 import { checkGeometry } from './check-photo';
 import { refuses } from './gate';
@@ -24,7 +24,7 @@ import { toPhoto } from './plane';
 import { qrCrop } from './qr-crop';
 import { meanCodes, sampleBox } from './sample';
 import { sheetsIn } from './sort-sheets';
-import { exposureOfCode, type ToneCurve } from './tone';
+import { exposureOfCode, type ToneCurve } from './tone-curve';
 
 /** The card can't be carried over from this picture; `message` says what to do. */
 export class CantCarry extends Error {

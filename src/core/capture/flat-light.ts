@@ -9,7 +9,7 @@ import { calibrate } from './calibrate';
 import { type CardInPhoto, sheetCard } from './card-in-photo';
 import { nominalProfile } from './card-profile';
 import type { Plane } from './plane';
-import { exposureOfCode } from './tone';
+import { exposureOfCode } from './tone-curve';
 
 const REACH_MM = 18;
 const GRID_MM = 6;

@@ -12,7 +12,7 @@ import type { Photo } from '../raster/photo';
 import type { Calibration } from './calibration';
 import { type Plane, planeFromPoints } from './plane';
 import { meanCodes, sampleBox } from './sample';
-import { exposureOfCode, logLight, type ToneCurve } from './tone';
+import { exposureOfCode, logLight, type ToneCurve } from './tone-curve';
 
 /** The corners can't be those of a painting; `message` says why. */
 export class BadCorners extends Error {

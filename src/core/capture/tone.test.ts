@@ -1,6 +1,7 @@
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import { linearToSrgb } from '../colour/srgb';
-import { fitTone, reflectanceAt } from './tone';
+import { fitTone } from './tone';
+import { reflectanceAt } from './tone-curve';
 import { type ToneSample } from './tone-sample';
 
 /** A camera with an S-shaped curve over sRGB, light falling off two to one, and a little stray light. */

@@ -13,112 +13,17 @@
  * that follows sRGB. ln E is a cubic polynomial in x and y. Residuals are differences of L*.
  */
 import { luminanceToLightness } from '../colour/lab';
-import { srgbToLinear } from '../colour/srgb';
 import { leastSquares, type LeastSquaresFit } from '../fitting/least-squares';
+import { codeToU, curveAt, curveDerivatives, curveTable, GAMMA, KNOTS, lastKnotOf, tablePlace } from './knotted-curve';
 import { leaveOnePatchOut, type LeftOutPatch } from './leave-out';
+import { LIGHT_TERMS, lightTerms, logLight, type ToneCurve } from './tone-curve';
 import type { ToneSample } from './tone-sample';
 
 /** How richly the light over what is photographed may vary: a sheet has paper all over, a board only at its corners. */
 export type LightModel = 'sheet' | 'corners';
 
-export interface ToneCurve {
-  /** Light times reflectance plus stray light for each code 0 to 255. */
-  readonly table: Float64Array;
-  /** Coefficients of ln E. */
-  readonly light: readonly number[];
-  readonly stray: number;
-  /** Largest over smallest light of the dark patches. */
-  readonly darkLightRatio: number;
-}
-
-const KNOTS = [0, 0.12, 0.26, 0.42, 0.6, 0.8, 1] as const;
-const GAMMA = 2.2;
-const LIGHT_TERMS = 9;
 /** Below this ratio of light on the dark patches stray light can't be told from the toe of the curve. */
 const STRAY_NEEDS_RATIO = 1.3;
-const SUBSTEPS = 8;
-
-function lightTerms(x: number, y: number, out: Float64Array, at: number): void {
-  out[at] = x;
-  out[at + 1] = y;
-  out[at + 2] = x * x;
-  out[at + 3] = x * y;
-  out[at + 4] = y * y;
-  out[at + 5] = x * x * x;
-  out[at + 6] = x * x * y;
-  out[at + 7] = x * y * y;
-  out[at + 8] = y * y * y;
-}
-
-/** ln E at a place. */
-export function logLight(light: readonly number[], x: number, y: number): number {
-  const c = light as number[];
-  return (
-    (c[0] as number) * x +
-    (c[1] as number) * y +
-    (c[2] as number) * x * x +
-    (c[3] as number) * x * y +
-    (c[4] as number) * y * y +
-    (c[5] as number) * x * x * x +
-    (c[6] as number) * x * x * y +
-    (c[7] as number) * x * y * y +
-    (c[8] as number) * y * y * y
-  );
-}
-
-const codeToU = (code: number): number => srgbToLinear(code / 255) ** (1 / GAMMA);
-
-/** h(u) at fine steps of u, from log slopes at the knots (trapezoid rule on each substep). */
-function curveTable(slopes: ArrayLike<number>): Float64Array {
-  const spans = KNOTS.length - 1;
-  const out = new Float64Array(spans * SUBSTEPS + 1);
-  let sum = 0;
-  for (let k = 0; k < spans; k++) {
-    const width = ((KNOTS[k + 1] as number) - (KNOTS[k] as number)) / SUBSTEPS;
-    const s0 = slopes[k] as number;
-    const s1 = slopes[k + 1] as number;
-    for (let j = 0; j < SUBSTEPS; j++) {
-      const middle = (j + 0.5) / SUBSTEPS;
-      sum += width * Math.exp(s0 + (s1 - s0) * middle);
-      out[k * SUBSTEPS + j + 1] = sum;
-    }
-  }
-  return out;
-}
-
-/** Derivatives of `curveTable` by each log slope. */
-function curveDerivatives(slopes: ArrayLike<number>): Float64Array[] {
-  const spans = KNOTS.length - 1;
-  const out = KNOTS.map(() => new Float64Array(spans * SUBSTEPS + 1));
-  const sums = new Float64Array(KNOTS.length);
-  for (let k = 0; k < spans; k++) {
-    const width = ((KNOTS[k + 1] as number) - (KNOTS[k] as number)) / SUBSTEPS;
-    const s0 = slopes[k] as number;
-    const s1 = slopes[k + 1] as number;
-    for (let j = 0; j < SUBSTEPS; j++) {
-      const middle = (j + 0.5) / SUBSTEPS;
-      const part = width * Math.exp(s0 + (s1 - s0) * middle);
-      sums[k] = (sums[k] as number) + (1 - middle) * part;
-      sums[k + 1] = (sums[k + 1] as number) + middle * part;
-      for (let d = 0; d <= k + 1; d++) (out[d] as Float64Array)[k * SUBSTEPS + j + 1] = sums[d] as number;
-    }
-  }
-  return out;
-}
-
-/** Index into the fine table and the fraction there, for a u. */
-function tablePlace(u: number): number {
-  let k = 0;
-  while (k < KNOTS.length - 2 && u > (KNOTS[k + 1] as number)) k++;
-  const from = KNOTS[k] as number;
-  return (k + (u - from) / ((KNOTS[k + 1] as number) - from)) * SUBSTEPS;
-}
-
-function curveAt(table: Float64Array, place: number): number {
-  const i = Math.min(table.length - 2, Math.floor(place));
-  const a = table[i] as number;
-  return a + ((table[i + 1] as number) - a) * (place - i);
-}
 
 interface Prepared {
   readonly samples: readonly ToneSample[];
@@ -198,7 +103,7 @@ function fitOnce(p: Prepared, start: readonly number[], withStray: boolean) {
         const slope = lightnessSlope(reflectance);
         const byCurve = slope * dim * GAMMA * h ** (GAMMA - 1);
         // Knots past the next one have no part in the curve up to here.
-        const reaching = Math.min(KNOTS.length - 1, Math.floor(place / SUBSTEPS) + 1);
+        const reaching = lastKnotOf(place);
         for (let k = 0; k <= reaching; k++)
           (columns[k] as Float64Array)[i] = byCurve * curveAt(bySlope[k] as Float64Array, place);
         for (let t = 0; t < LIGHT_TERMS; t++)
@@ -285,17 +190,4 @@ export function fitTone(samples: readonly ToneSample[], like?: ToneFit, model: L
     strayFitted: withStray,
     leftOut: like ? [] : leaveOnePatchOut(fit, samples),
   };
-}
-
-/** g of a code that need not be whole. */
-export function exposureOfCode(curve: ToneCurve, code: number): number {
-  const c = Math.min(254.999, Math.max(0, code));
-  const i = Math.floor(c);
-  const a = curve.table[i] as number;
-  return a + ((curve.table[i + 1] as number) - a) * (c - i);
-}
-
-/** Reflectance of a code at a place; not clamped. */
-export function reflectanceAt(curve: ToneCurve, code: number, x: number, y: number): number {
-  return (exposureOfCode(curve, code) - curve.stray) * Math.exp(-logLight(curve.light, x, y));
 }

@@ -24,7 +24,8 @@ export function printerCurve(readings: readonly Reading[]): PrinterCurve {
   for (const { code, lightness } of points) {
     if (lightness < lightest - NOISE)
       throw new BadReadings(
-        `The chart does not run from dark to light: code ${code} reads L* ${lightness.toFixed(1)}, darker than a darker patch. Was the chart read in another order, or turned round?`,
+        `The chart does not run from dark to light: code ${code} reads L* ${lightness.toFixed(1)}, ` +
+          'darker than a darker patch. Was the chart read in another order, or turned round?',
       );
     lightest = Math.max(lightest, lightness);
   }

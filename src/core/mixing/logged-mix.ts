@@ -99,7 +99,8 @@ export function checkMix(mix: LoggedMix, before: readonly LoggedMix[], palette: 
   );
   if (twin)
     throw new NonsenseMix(
-      `The same mix was read as L* ${twin.lightness.toFixed(0)} before and ${mix.lightness.toFixed(0)} now: one of them is a slip. Take the wrong one out, or read again.`,
+      `The same mix was read as L* ${twin.lightness.toFixed(0)} before and ${mix.lightness.toFixed(0)} now: ` +
+        'one of them is a slip. Take the wrong one out, or read again.',
     );
 }
 

@@ -8,7 +8,8 @@ import { PAINTS } from '../exercise/paints';
 
 export const CAUTIONS = {
   solvents:
-    'Solvent: air the room, keep the lid on and it off your skin. Dip and squeeze the brush instead of scrubbing, let the solvent settle and use it again. Never pour it down a drain.',
+    'Solvent: air the room, keep the lid on and it off your skin. Dip and squeeze the brush instead of scrubbing, ' +
+    'let the solvent settle and use it again. Never pour it down a drain.',
   'oily-rags':
     'Oily rags can heat up and catch fire by themselves: lay them flat to dry outdoors, or keep them wet in a lidded metal can.',
   'toxic-pigments':

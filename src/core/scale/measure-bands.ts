@@ -68,7 +68,8 @@ function unreadable(
       issue(
         code,
         told,
-        `Only ${told} of the ${bands.length} bands can be told apart: photograph the picture when its bands are painted, each a little darker than the one before.`,
+        `Only ${told} of the ${bands.length} bands can be told apart: ` +
+          'photograph the picture when its bands are painted, each a little darker than the one before.',
         box,
       ),
     ];

@@ -1,13 +1,13 @@
+import { defaultScale } from '@/core/exercise/scale';
+import { sql } from 'drizzle-orm';
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { sql } from 'drizzle-orm';
-import { defaultScale } from '@/core/exercise/scale';
-import { openDatabase } from './database';
 import { newClassCode, newId, newPersonalCode } from '../schema/ids';
-import { lockFolder } from './lock';
 import { classes, exercises, user } from '../schema/tables';
 import { readSettings } from '../settings';
+import { openDatabase } from './database';
+import { lockFolder } from './lock';
 
 const fresh = () => mkdtempSync(path.join(tmpdir(), 'fair-grey-db-'));
 
@@ -24,7 +24,9 @@ test('rows outlive the process, and terms stored before there were kinds still o
   const { materials, ...old } = defaultScale('oil', 7);
   expect(materials.paints.length).toBe(2);
   await first.db.execute(
-    sql`insert into exercises (id, class_id, title, terms) values ('e', 'c', 'Old', ${JSON.stringify(old)}::jsonb), ('bad', 'c', 'Bad', '{"kind":"unheard-of"}'::jsonb)`,
+    sql`insert into exercises (id, class_id, title, terms) values
+      ('e', 'c', 'Old', ${JSON.stringify(old)}::jsonb),
+      ('bad', 'c', 'Bad', '{"kind":"unheard-of"}'::jsonb)`,
   );
   await first.close();
 

@@ -21,6 +21,7 @@ const KEYS: Record<string, readonly [number, number]> = {
   ArrowDown: [0, 1],
 };
 const within = (v: number): number => Math.min(1, Math.max(0, v));
+const percent = (share: number): string => `${Math.round(100 * share)} percent`;
 const place = ({ x, y }: LookMark) => ({ left: `${100 * x}%`, top: `${100 * y}%` });
 
 function Sign({ children }: { children: React.ReactNode }) {
@@ -61,7 +62,7 @@ export function Look({ picture, look, ask }: Props) {
         {open && !full && (
           <button
             type="button"
-            aria-label={`Place to mark: ${Math.round(100 * cross.x)} percent across, ${Math.round(100 * cross.y)} percent down. Arrow keys move it, Enter marks.`}
+            aria-label={`Place to mark: ${percent(cross.x)} across, ${percent(cross.y)} down. Arrow keys move it, Enter marks.`}
             className="pointer-events-none absolute h-6 w-6 -translate-x-1/2 -translate-y-1/2 opacity-0 focus-visible:opacity-100"
             style={place(cross)}
             onKeyDown={(e) => {

@@ -1,6 +1,6 @@
 'use client';
 /** The mixing bench of a class: its paints, the trough, one puddle close up, and what else can be asked of the paints. */
-import { MEDIA, MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
+import type { MediumId } from '@/core/exercise/media';
 import { type NumberingId, stepLabels } from '@/core/exercise/numbering';
 import { type PaintId, PAINTS } from '@/core/exercise/paints';
 import { USUAL_SHIFT } from '@/core/mixing/dry-shift';
@@ -11,7 +11,6 @@ import { sayBeyond } from '@/core/mixing/recipe-words';
 import type { StoredFit } from '@/core/mixing/stored-fit';
 import { SURFACE_OF } from '@/core/mixing/surface';
 import { MAX_STEPS, MIN_STEPS } from '@/core/sheet/scale-layout';
-import { useRouter } from 'next/navigation';
 import { Tabs } from 'radix-ui';
 import { useMemo, useOptimistic, useState, useTransition } from 'react';
 import { Choice } from '../parts/fields';
@@ -21,8 +20,8 @@ import { FewerPaints } from './FewerPaints';
 import { LayersPanel } from './LayersPanel';
 import { LearnPanel, type LoggedMixRow } from './LearnPanel';
 import { NudgeStrip } from './NudgeStrip';
-import { PaintPicker } from './PaintPicker';
 import { PaintSelect } from './PaintSelect';
+import { PaletteBar } from './PaletteBar';
 import { StepCard } from './StepCard';
 import { Trough } from './Trough';
 import { WaysPanel } from './WaysPanel';
@@ -60,7 +59,6 @@ const TABS = [
 export function MixingBench(props: Props) {
   const { medium, fit } = props;
   const [paints, putPaints] = useOptimistic(props.paints);
-  const router = useRouter();
   const surface = SURFACE_OF[medium];
   const known = useMemo(() => ({ ...props.figures, ...fit?.figures }), [props.figures, fit]);
   const palette = useMemo(() => paletteOf(paints, known), [paints, known]);
@@ -108,7 +106,6 @@ export function MixingBench(props: Props) {
       const answer = await work();
       setTrouble(answer.ok ? '' : (answer.say ?? ''));
     });
-  const go = (classId: string, to: MediumId) => router.push(`/palette?class=${classId}&medium=${to}`);
   const tubeColour = (p: PaintId) => cssLab(coveringLab(mixModel(palette, { [p]: 1 }), surface));
   const unsure = fit && !middle && steps === fit.unsure.length ? (fit.unsure[step - 1] ?? null) : null;
   const sureness = fit && fit.unsure.length > 0 ? Math.max(...fit.unsure) : null;
@@ -125,46 +122,20 @@ export function MixingBench(props: Props) {
 
   return (
     <div className="grid gap-3 p-3">
-      <div className="panel flex flex-wrap items-end gap-3 py-2">
-        <h1 className="self-center text-24 font-semibold">Palette</h1>
-        <Choice
-          label="Class"
-          value={props.classId}
-          options={props.classes.map((c) => [c.id, c.name] as const)}
-          onChange={(id) => go(id, medium)}
-        />
-        <Choice
-          label="Paint"
-          value={medium}
-          options={MEDIUM_IDS.map((m) => [m, MEDIA[m].name] as const)}
-          onChange={(m) => go(props.classId, m)}
-        />
-        <PaintPicker
-          paints={paints}
-          busy={busy}
-          choose={(next) =>
-            put(() => {
-              putPaints(next);
-              return props.choosePaints(next);
-            })
-          }
-          colour={tubeColour}
-        />
-        <div className="ml-auto flex flex-wrap gap-3 self-center text-13">
-          <a className="underline" href={`/palette/file/${props.classId}/${medium}?as=gpl`}>
-            Swatches (GPL)
-          </a>
-          <a className="underline" href={`/palette/file/${props.classId}/${medium}?as=csv`}>
-            Figures (CSV)
-          </a>
-          <a className="underline" href={`/palette/files?class=${props.classId}&medium=${medium}`}>
-            Bring in a file
-          </a>
-          <a className="underline" href="/palette/cupboard">
-            Cupboard and finders
-          </a>
-        </div>
-      </div>
+      <PaletteBar
+        classes={props.classes}
+        classId={props.classId}
+        medium={medium}
+        paints={paints}
+        busy={busy}
+        choose={(next) =>
+          put(() => {
+            putPaints(next);
+            return props.choosePaints(next);
+          })
+        }
+        colour={tubeColour}
+      />
       {trouble && (
         <p role="alert" className="trouble">
           {trouble}

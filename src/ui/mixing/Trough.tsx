@@ -109,7 +109,7 @@ export function Trough({ recipe, targets, labels, chosen, tubeColour, onChoose, 
             </div>
             <button
               type="button"
-              className={`mx-auto mt-1 block cursor-pointer border-b-4 px-3 text-center text-15 font-semibold ${chosen === puddle.step ? 'border-ink' : 'border-transparent'}`}
+              className="mx-auto mt-1 block cursor-pointer border-b-4 border-transparent px-3 text-center text-15 font-semibold aria-pressed:border-ink"
               aria-pressed={chosen === puddle.step}
               onClick={() => onChoose(puddle.step)}
             >

@@ -97,7 +97,7 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
             type="button"
             aria-pressed={kind === terms.kind}
             disabled={revised !== null && kind !== terms.kind}
-            className={`block min-h-10 w-full cursor-pointer rounded-sm px-2 text-left disabled:cursor-default disabled:opacity-40 ${kind === terms.kind ? 'bg-l20 text-l97' : 'hover:bg-l88'}`}
+            className="choice block w-full border-transparent bg-l93 text-left"
             onClick={() => put({ terms: usual(kind, terms.medium), title: kindById(kind).usualTitle })}
           >
             {kindById(kind).name}

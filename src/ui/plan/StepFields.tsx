@@ -35,7 +35,7 @@ export function CountOfSteps({ name, terms, set }: Props & { readonly name: stri
             key={n}
             type="button"
             aria-pressed={n === terms.steps}
-            className={`h-8 w-9 cursor-pointer rounded-sm border border-l37 ${n === terms.steps ? 'bg-l20 text-l97' : 'bg-l97'}`}
+            className="choice h-8 min-h-8 w-9 px-0"
             onClick={() => set({ steps: n })}
           >
             {n}

@@ -40,7 +40,11 @@ function StageChip({ stage, troubled, onStep }: { stage: Stage; troubled: boolea
       {...listeners}
       {...attributes}
       aria-roledescription="stage to move"
-      className={`relative z-10 flex w-full cursor-grab touch-none items-start gap-1 rounded-sm border-2 bg-l97 p-1 text-left text-13 ${troubled ? 'border-dashed border-l10' : 'border-l37'} ${isDragging ? 'opacity-80' : ''}`}
+      className={[
+        'relative z-10 flex w-full cursor-grab touch-none items-start gap-1 rounded-sm border-2 bg-l97 p-1 text-left text-13',
+        troubled ? 'border-dashed border-l10' : 'border-l37',
+        isDragging ? 'opacity-80' : '',
+      ].join(' ')}
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
       onKeyDown={(e) => {
         if (e.key !== 'ArrowLeft' && e.key !== 'ArrowRight') return;

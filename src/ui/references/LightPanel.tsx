@@ -56,7 +56,7 @@ export function LightPanel({ preparation, answer, tool, brush, names, onTool, on
             key={id}
             type="button"
             aria-pressed={tool === id}
-            className={`min-h-10 cursor-pointer rounded-sm border border-l37 px-3 text-left ${tool === id ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`}
+            className="choice text-left"
             onClick={() => onTool(id)}
           >
             {words}

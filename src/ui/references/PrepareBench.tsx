@@ -1,11 +1,9 @@
 'use client';
 /** The bench on which a picture is prepared: two views of it side by side, what can be done at the right, its lightnesses below. */
-import { stepLabels } from '@/core/exercise/numbering';
-import { targetLightnesses } from '@/core/exercise/targets';
-import { cutKey, type Preparation } from '@/core/reference/preparation';
+import type { Preparation } from '@/core/reference/preparation';
 import type { BenchView } from '@/workers/browser/bench-protocol';
 import dynamic from 'next/dynamic';
-import { useEffect, useMemo, useState, useTransition } from 'react';
+import { useEffect, useState } from 'react';
 import { MarkCorners } from '../hand-in/MarkCorners';
 import { useKeys } from '../parts/use-keys';
 import { BesidePanel } from './BesidePanel';
@@ -14,19 +12,19 @@ import { FilesPanel } from './FilesPanel';
 import { FramePanel } from './FramePanel';
 import { Guides } from './Guides';
 import { GuidesPanel } from './GuidesPanel';
+import { KeepButton } from './KeepButton';
 import { LightPanel, type Tool } from './LightPanel';
 import { PictureFigure } from './PictureFigure';
 import { ShapePanel, type ShapeTool } from './ShapePanel';
 import { ShapePointer } from './ShapePointer';
-import { ToneHistogram } from './ToneHistogram';
+import { TonesBelow } from './TonesBelow';
+import { type Answer, useKeeping } from './use-keeping';
 import { useNamedShapes } from './use-named-shapes';
 import { useReferenceBench } from './use-reference-bench';
 import { ValuesPanel } from './ValuesPanel';
 
 /** The drawing surface knows no server. */
 const BrushSurface = dynamic(() => import('./BrushSurface'), { ssr: false });
-
-type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
 
 interface Props {
   readonly referenceId: string;
@@ -37,8 +35,8 @@ interface Props {
   readonly classes: readonly { readonly id: string; readonly name: string }[];
   readonly uses: readonly { readonly id: string; readonly title: string; readonly className: string }[];
   readonly others: readonly { readonly id: string; readonly title: string }[];
-  readonly keep: (preparation: Preparation) => Promise<Answer<null>>;
-  readonly drop: () => Promise<Answer<null>>;
+  readonly keep: (preparation: Preparation) => Promise<Answer>;
+  readonly drop: () => Promise<Answer>;
 }
 
 const STAGES = [
@@ -69,8 +67,8 @@ const CAPTIONS: Record<BenchView, string> = {
 const NO_GUIDES = { thirds: false, halves: false, diagonals: false, contrast: false };
 
 export function PrepareBench({ referenceId, title, own, start, classes, uses, others, keep, drop }: Props) {
-  const [preparation, setPreparation] = useState(start);
-  const [kept, setKept] = useState(start);
+  const keeping = useKeeping(start, keep);
+  const { own: preparation, setOwn: setPreparation, unkept } = keeping;
   const [moving, setMoving] = useState(false);
   const [stage, setStage] = useState<Stage>('values');
   const [slant, setSlant] = useState(0);
@@ -80,8 +78,6 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
   const [brush, setBrush] = useState(0.03);
   const [shapeTool, setShapeTool] = useState<ShapeTool>('pick');
   const [picked, setPicked] = useState<{ shape: number; x: number; y: number } | null>(null);
-  const [trouble, setTrouble] = useState('');
-  const [busy, go] = useTransition();
   const bench = useReferenceBench(`/reference/${referenceId}/working`);
   const { answer, show, shapeAt } = bench;
   const [left, right] = stage === 'values' ? sides : VIEWS[stage];
@@ -91,45 +87,17 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
     show({ preparation, left, right, moving, details: false, picked: picked?.shape ?? null });
   }, [show, preparation, left, right, moving, picked]);
 
-  const unkept = preparation !== kept;
-  useEffect(() => {
-    if (!unkept) return;
-    const warn = (e: BeforeUnloadEvent) => e.preventDefault();
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [unkept]);
-
   const set = (change: Partial<Preparation>, whileMoving = false) => {
     setMoving(whileMoving);
     if (Object.keys(change).length > 0) setPreparation((p) => ({ ...p, ...change }));
   };
-  const save = () =>
-    go(async () => {
-      const done = await keep(preparation);
-      setTrouble(done.ok ? '' : done.say);
-      if (done.ok) setKept(preparation);
-    });
   const takeBack = () => {
     const { light, shapes } = preparation;
     if (stage === 'light') set({ light: { ...light, edits: light.edits.slice(0, -1) } });
     if (stage === 'shapes') set({ shapes: { ...shapes, edits: shapes.edits.slice(0, -1) } });
   };
-  useKeys({ b: takeBack, k: save });
+  useKeys({ b: takeBack, k: keeping.save });
 
-  const labels = useMemo(
-    () =>
-      stepLabels('white-is-one', {
-        steps: preparation.tones,
-        order: 'light-first',
-        spacing: 'lightness',
-        ends: preparation.ends,
-      }),
-    [preparation.tones, preparation.ends],
-  );
-  const greys = useMemo(
-    () => targetLightnesses(preparation.tones, preparation.ends, 'light-first', 'lightness'),
-    [preparation.tones, preparation.ends],
-  );
   const named = useNamedShapes(preparation.shapes.named, bench);
 
   const editLight = (edit: Preparation['light']['edits'][number]) =>
@@ -165,7 +133,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
     exact: answer?.exact ?? '',
     milliseconds: answer?.milliseconds ?? '',
   } as const;
-  const say = bench.trouble || answer?.trouble || trouble;
+  const say = bench.trouble || answer?.trouble || keeping.trouble;
   const proportion = answer && answer.height > 1 ? answer.width / answer.height : preparation.proportion;
   return (
     <div className="grid lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_20rem]">
@@ -220,29 +188,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
           </PictureFigure>
         </div>
         {stage === 'values' && answer && answer.histogram.length > 0 && (
-          <div className="rounded-sm bg-l93 p-2">
-            {preparation.school === 'light-and-shadow' && (
-              <p className="mb-1 text-13">
-                {preparation.tones === 2
-                  ? 'By light and shadow two tones need no line: their map is made under “Light and shadow”.'
-                  : 'The shadow is the darkest tone, by its map; these lines part the light.'}
-              </p>
-            )}
-            <ToneHistogram
-              inLight={preparation.school === 'light-and-shadow'}
-              histogram={answer.histogram}
-              thresholds={preparation.cuts[cutKey(preparation.school, preparation.tones)] ?? answer.thresholds}
-              shares={answer.shares}
-              greys={greys}
-              labels={labels}
-              onChange={(thresholds, whileMoving) =>
-                set(
-                  { cuts: { ...preparation.cuts, [cutKey(preparation.school, preparation.tones)]: [...thresholds] } },
-                  whileMoving,
-                )
-              }
-            />
-          </div>
+          <TonesBelow preparation={preparation} answer={answer} set={set} />
         )}
       </section>
       <aside className="flex min-h-0 flex-col gap-3 overflow-y-auto bg-l93 p-3" aria-label="Preparing">
@@ -254,7 +200,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
                 key={id}
                 type="button"
                 aria-pressed={stage === id}
-                className={`min-h-8 cursor-pointer rounded-sm px-2 text-13 ${stage === id ? 'bg-l20 text-l97' : 'bg-l88 hover:bg-l80'}`}
+                className="choice min-h-8 text-13"
                 onClick={() => setStage(id)}
               >
                 {words}
@@ -312,12 +258,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
             classes={classes}
             uses={uses}
             unkept={unkept}
-            drop={() =>
-              go(async () => {
-                const done = await drop();
-                if (!done.ok) setTrouble(done.say);
-              })
-            }
+            drop={() => keeping.ask(drop)}
           />
         )}
         {stage !== 'frame' && stage !== 'files' && (
@@ -331,9 +272,7 @@ export function PrepareBench({ referenceId, title, own, start, classes, uses, ot
           </details>
         )}
         <div className="sticky -bottom-3 -mx-3 -mb-3 mt-auto bg-l93 p-3">
-          <button type="button" className="act w-full" disabled={busy || !unkept} onClick={save}>
-            {busy ? 'Keeping …' : unkept ? 'Keep it so' : 'Kept'} {unkept && !busy && <kbd className="text-l10">k</kbd>}
-          </button>
+          <KeepButton {...keeping} />
         </div>
       </aside>
     </div>

@@ -1,13 +1,13 @@
 'use client';
 /** A set-up from life: what it is called, how it is lit, its masses at the left and what is asked of the picked one at the right. */
 import { MOST_MASSES, type SetUp } from '@/core/reference/set-up';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { Amount } from '../parts/fields';
 import { useKeys } from '../parts/use-keys';
 import { UsesList } from '../plan/UsesList';
+import { KeepButton } from './KeepButton';
 import { MassFields, newMass } from './MassFields';
-
-type Answer = { readonly ok: true; readonly value: null } | { readonly ok: false; readonly say: string };
+import { type Answer, useKeeping } from './use-keeping';
 
 interface Kept {
   readonly title: string;
@@ -21,27 +21,18 @@ interface Props extends Kept {
 }
 
 export function SetUpBench({ uses, keep, drop, ...start }: Props) {
-  const [kept, setKept] = useState<Kept>(start);
-  const [own, setOwn] = useState<Kept>(start);
+  const keeping = useKeeping<Kept>(start, keep);
+  const { own, setOwn, busy, trouble } = keeping;
   const [pickedId, setPicked] = useState(start.setUp.masses[0]?.id ?? '');
-  const [trouble, setTrouble] = useState('');
-  const [busy, go] = useTransition();
   const { setUp } = own;
   const picked = setUp.masses.find((m) => m.id === pickedId) ?? null;
-  const unkept = own !== kept;
   const put = (change: Partial<SetUp>) => setOwn({ ...own, setUp: { ...setUp, ...change } });
   const add = () => {
     const id = crypto.randomUUID().slice(0, 8);
     put({ masses: [...setUp.masses, { id, ...newMass(`mass ${setUp.masses.length + 1}`) }] });
     setPicked(id);
   };
-  const save = () =>
-    go(async () => {
-      const done = await keep(own);
-      setTrouble(done.ok ? '' : done.say);
-      if (done.ok) setKept(own);
-    });
-  useKeys({ k: save });
+  useKeys({ k: keeping.save });
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel grid gap-3 self-start">
@@ -87,7 +78,7 @@ export function SetUpBench({ uses, keep, drop, ...start }: Props) {
               <button
                 type="button"
                 aria-pressed={m.id === pickedId}
-                className={`min-h-10 flex-1 cursor-pointer rounded-sm px-2 text-left ${m.id === pickedId ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`}
+                className="choice flex-1 text-left"
                 onClick={() => setPicked(m.id)}
               >
                 {k + 1}. {m.name}
@@ -141,26 +132,13 @@ export function SetUpBench({ uses, keep, drop, ...start }: Props) {
         ) : (
           <p className="quiet">Pick a mass to say what it is.</p>
         )}
-        <button type="button" className="act" disabled={busy || !unkept} onClick={save}>
-          {unkept ? (
-            <>
-              Keep it so <kbd>k</kbd>
-            </>
-          ) : (
-            'Kept'
-          )}
-        </button>
+        <KeepButton {...keeping} />
         <UsesList
           uses={uses}
           what="set-up"
           gone="What its masses are called is deleted for good. Hand-ins that were judged by it keep what was said."
           busy={busy}
-          drop={() =>
-            go(async () => {
-              const done = await drop();
-              if (!done.ok) setTrouble(done.say);
-            })
-          }
+          drop={() => keeping.ask(drop)}
         />
       </aside>
     </div>

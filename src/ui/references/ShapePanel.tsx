@@ -70,7 +70,7 @@ export function ShapePanel({ preparation, answer, picked, named, tool, onTool, o
             type="button"
             aria-pressed={tool === id}
             disabled={id === 'merge' && !picked}
-            className={`min-h-10 cursor-pointer rounded-sm border border-l37 px-2 disabled:cursor-default disabled:text-l37 ${tool === id ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`}
+            className="choice"
             onClick={() => onTool(id)}
           >
             {words}

@@ -23,8 +23,6 @@ interface Props extends NotanView {
   readonly judge: (edits: readonly MassEdit[]) => void;
 }
 
-const pressed = (on: boolean) =>
-  `min-h-8 cursor-pointer rounded-sm border border-l37 px-2 text-13 ${on ? 'bg-l20 text-l97' : 'bg-l97 hover:bg-l88'}`;
 const STILL = { x: 0, y: 0 };
 const NOTHING = 'nothing';
 /** As many masses have a key of their own. */
@@ -73,7 +71,7 @@ export function LifePictures({
       type="button"
       aria-pressed={picked === id}
       disabled={frozen}
-      className={pressed(picked === id)}
+      className="choice min-h-8 text-13"
       onClick={() => setPicked(id)}
     >
       {words}
@@ -162,7 +160,7 @@ export function LifePictures({
                     type="button"
                     aria-pressed={wholeShapes === whole}
                     disabled={frozen}
-                    className={pressed(wholeShapes === whole)}
+                    className="choice min-h-8 text-13"
                     onClick={() => setWholeShapes(whole)}
                   >
                     {words}
