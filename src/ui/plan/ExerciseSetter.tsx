@@ -97,7 +97,7 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
             type="button"
             aria-pressed={kind === terms.kind}
             disabled={revised !== null && kind !== terms.kind}
-            className="choice block w-full border-transparent bg-l93 text-left"
+            className="choice block w-full border-transparent text-left not-aria-pressed:bg-transparent not-aria-pressed:enabled:hover:bg-l88"
             onClick={() => put({ terms: usual(kind, terms.medium), title: kindById(kind).usualTitle })}
           >
             {kindById(kind).name}

@@ -35,7 +35,6 @@ export function RegionOutlines({ regions, shift: { x, y }, lit, box, onPick }: P
                 <path d={d} {...line} />
               ),
               1.2 + wide,
-              lit === k ? undefined : '5 4',
             )}
           </g>
         );
