@@ -1,4 +1,5 @@
 /** What bare paper tells of the light on a sheet: how much it varies, and what smooth light leaves over. */
+import { quantile } from '../fitting/quantile';
 import type { Calibration, WhitePlace } from './calibration';
 import { exposureOfCode } from './tone-curve';
 
@@ -12,10 +13,8 @@ export function lightRatio(calibration: Calibration): number {
 
 /** How far (L*) bare paper departs from what the fitted light makes it, nineteen places in twenty. */
 export function unexplainedLight(calibration: Calibration): number {
-  const off = calibration.whites
-    .flatMap((w) => (w.residual === null ? [] : [Math.abs(w.residual)]))
-    .sort((a, b) => a - b);
-  return off[Math.floor(0.95 * off.length)] ?? 0;
+  const off = calibration.whites.flatMap((w) => (w.residual === null ? [] : [Math.abs(w.residual)]));
+  return quantile(off, 0.95);
 }
 
 /** Bare places nearer to each other than this (mm) are neighbours: one step of their grid along or across it. */
@@ -34,6 +33,5 @@ export function steepestLight({ whites }: Calibration): number {
         steps.push(Math.abs((a.residual as number) - (b.residual as number)));
     }
   }
-  steps.sort((a, b) => a - b);
-  return steps[Math.floor(0.99 * steps.length)] ?? 0;
+  return quantile(steps, 0.99);
 }

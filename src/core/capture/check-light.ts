@@ -1,8 +1,8 @@
 /** Gate checks of exposure and light on a located sheet. */
 import { LINEAR_OF_CODE } from '../colour/srgb';
-import { median } from '../fitting/median';
-import { type Calibration, type WhitePlace } from './calibration';
+import { median } from '../fitting/quantile';
 import { lightRatio, steepestLight, unexplainedLight } from './bare-paper';
+import { type Calibration, type WhitePlace } from './calibration';
 import { type CaptureIssue, GATE, issue } from './gate';
 
 /** Exposure, from the bare paper as the camera saw it. */

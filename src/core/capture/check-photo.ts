@@ -1,5 +1,5 @@
 /** Gate checks that need no calibration: what is seen before, or instead of, a located sheet. */
-import { median } from '../fitting/median';
+import { median } from '../fitting/quantile';
 import { boxCorners, boxMm, type BoxMm } from '../geometry/box';
 import { type Point } from '../geometry/point';
 import type { Photo } from '../raster/photo';

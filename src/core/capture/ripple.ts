@@ -4,6 +4,7 @@
  * regression", 1970); inwards it fades, since nothing is known there.
  */
 import { Matrix, solve } from 'ml-matrix';
+import { quantile } from '../fitting/quantile';
 import type { FoundEdge } from './edges';
 import { type Plane, resolutionAt, toPhoto } from './plane';
 
@@ -30,16 +31,13 @@ function knots(widthMm: number, heightMm: number): readonly (readonly [number, n
 
 /** How far (mm) nine edges in ten stay from the plane. */
 export function unevenness(plane: Plane, edges: readonly FoundEdge[]): number {
-  const off = edges
-    .map((e) => {
-      const at = toPhoto(plane, e.mm.x, e.mm.y);
-      return (
-        Math.abs((e.photo.x - at.x) * e.normal.x + (e.photo.y - at.y) * e.normal.y) /
-        resolutionAt(plane, e.mm.x, e.mm.y)
-      );
-    })
-    .sort((a, b) => a - b);
-  return off[Math.floor(0.9 * off.length)] ?? 0;
+  const off = edges.map((e) => {
+    const at = toPhoto(plane, e.mm.x, e.mm.y);
+    return (
+      Math.abs((e.photo.x - at.x) * e.normal.x + (e.photo.y - at.y) * e.normal.y) / resolutionAt(plane, e.mm.x, e.mm.y)
+    );
+  });
+  return quantile(off, 0.9);
 }
 
 /** The plane with its ripple, where there is one worth straightening; else the plane as it is. */

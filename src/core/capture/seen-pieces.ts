@@ -1,5 +1,5 @@
 /** Corner pieces as their markers alone show them: whether they lie right, and how large the board between them is about. */
-import { median } from '../fitting/median';
+import { median } from '../fitting/quantile';
 import { boxCorners } from '../geometry/box';
 import type { Point } from '../geometry/point';
 import type { Photo } from '../raster/photo';

@@ -7,6 +7,7 @@ import { patchwork } from '../capture/patchwork';
 import type { MeasureTools } from '../capture/tools';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Ends } from '../exercise/scale';
+import { median } from '../fitting/quantile';
 import { type BoxMm, boxMm } from '../geometry/box';
 import { gaussianBlur } from '../raster/blur';
 import type { Photo } from '../raster/photo';
@@ -59,8 +60,8 @@ function lightnessPlane(photo: Photo, calibration: Calibration, box: BoxMm, step
   const p = patchwork(photo, calibration, box, step);
   const { columns, rows } = p.samples;
   // What lies outside the photograph is as light as what is usual: it must not spread into its neighbours.
-  const usual = p.y.filter((y) => !Number.isNaN(y)).sort();
-  const filled = p.y.map((y) => (Number.isNaN(y) ? (usual[usual.length >> 1] ?? 0) : y));
+  const usual = median(p.y.filter((y) => !Number.isNaN(y)));
+  const filled = p.y.map((y) => (Number.isNaN(y) ? usual : y));
   return raster(
     'lightness',
     columns,

@@ -1,5 +1,5 @@
 /** A dark frame that somebody painted round a picture, so that all its values are seen against one dark. */
-import { median } from '../fitting/median';
+import { median, quantile } from '../fitting/quantile';
 import type { Raster } from '../raster/raster';
 import type { TonePlane } from '../tones/compare-tones';
 
@@ -45,8 +45,7 @@ export function darkAllRound({ toneOf, width, height }: TonePlane): boolean {
  */
 export function paintedFrame({ width, height, data }: Raster<'lightness', 1>): PaintedFrame | null {
   const long = Math.max(width, height);
-  const sorted = data.slice().sort();
-  const limit = (sorted[Math.floor(0.01 * sorted.length)] as number) + AS_DARK;
+  const limit = quantile(data, 0.01) + AS_DARK;
   const rim = Math.round(RIM * long);
   const within = Math.round(STRAIGHT.within * long);
   /** How far a dark band reaches from a side, and whether it ends in a straight line; `at` gives the place `along` the line that is `off` from it. */

@@ -1,7 +1,7 @@
 /** What the edge of a painted cell shows: paint pooled or ridged along it, the printed line not covered. */
 import { type Patchwork } from '../capture/patchwork';
 import { luminanceToLightness } from '../colour/lab';
-import { median } from '../fitting/median';
+import { median } from '../fitting/quantile';
 import { type BoxMm } from '../geometry/box';
 
 /** Bands along the edge, mm inside the line: where paint pools, and where it is as in the middle. */

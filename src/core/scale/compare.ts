@@ -5,6 +5,7 @@ import { labToLinearRgb } from '../colour/lab';
 import { hueTurn } from '../colour/oklab';
 import type { Triple } from '../colour/srgb';
 import { warmth } from '../colour/temperature';
+import { median } from '../fitting/quantile';
 import { evenness, LIMITS, measureGaps, type ScaleTerms, stepSize, targetsFor, valueFlags } from './flags';
 import { leastWork } from './least-work';
 import type { CellReading } from './read-cell';
@@ -156,11 +157,10 @@ export function compareScale(
     lightness,
     read.map((r) => r.sureness.own),
   );
-  const halves = steps.map((s) => s.uncertainty).sort((a, b) => a - b);
   return {
     version: SCALE_RESULT_VERSION,
     kind: 'scale',
-    capture: { ...capture, uncertainty: halves[Math.floor(halves.length / 2)] ?? null },
+    capture: { ...capture, uncertainty: steps.length > 0 ? median(steps.map((s) => s.uncertainty)) : null },
     steps,
     gaps,
     summary: {

@@ -6,6 +6,7 @@ import type { Calibration } from '../capture/calibration';
 import { patchwork } from '../capture/patchwork';
 import { luminanceToLightness } from '../colour/lab';
 import { piecewiseFits, scatterOf } from '../fitting/piecewise';
+import { median } from '../fitting/quantile';
 import { type BoxMm, boxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import type { IndexedBoxMm } from '../sheet/layout';
@@ -35,20 +36,14 @@ function profileAlong(photo: Photo, calibration: Calibration, box: BoxMm, wide: 
     const values: number[] = [];
     for (let a = from; a < to; a++)
       for (let b = 0; b < acrossCount; b++) values.push(p.y[wide ? b * columns + a : a * columns + b] as number);
-    values.sort((x, y) => x - y);
-    return luminanceToLightness(values[values.length >> 1] as number);
+    return luminanceToLightness(median(values));
   });
 }
 
 /** Runs shorter than half the window go: gaps of bare paper between cells, lines, a brush's edge. */
 function withoutGaps(profile: Float64Array, window: number): Float64Array {
   const half = Math.max(1, Math.floor(window / 2));
-  return profile.map((_, i) => {
-    const near = Array.from(profile.subarray(Math.max(0, i - half), Math.min(profile.length, i + half + 1))).sort(
-      (a, b) => a - b,
-    );
-    return near[near.length >> 1] as number;
-  });
+  return profile.map((_, i) => median(profile.subarray(Math.max(0, i - half), i + half + 1)));
 }
 
 /** Where the steps begin, and the end: `steps + 1` places. Exported for its tests. */

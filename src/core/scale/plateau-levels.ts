@@ -1,6 +1,6 @@
 /** How light the plateaus of a picture are, and how many of them can be told apart. */
-import { median } from '../fitting/median';
 import { piecewiseFits } from '../fitting/piecewise';
+import { median } from '../fitting/quantile';
 import { pathAlong, type Ray, type Ways } from './plateau-paths';
 
 /** Sum of squares (L*²) by which one more plateau must explain a ray better, were it seen on half of them. */

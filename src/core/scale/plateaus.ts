@@ -6,7 +6,7 @@ import type { Rays } from '../bands/rays';
 import { type Corner, inside, polygon, rectangle, type Shape, without } from '../bands/shapes';
 import type { Patchwork } from '../capture/patchwork';
 import { luminanceToLightness } from '../colour/lab';
-import { median } from '../fitting/median';
+import { median, quantile } from '../fitting/quantile';
 import type { BoxMm } from '../geometry/box';
 import { gaussianBlur } from '../raster/blur';
 import { levelsOf } from './plateau-levels';
@@ -67,8 +67,11 @@ export function lightestNear(p: Patchwork, lightness: Float32Array, frame: BoxMm
           near.push({ x, y, l: lightness[r * columns + c] as number });
       }
     if (near.length === 0) return start;
-    const sorted = near.map((n) => n.l).sort((a, b) => a - b);
-    const limit = (sorted[Math.floor(0.95 * sorted.length)] as number) - ABOUT_AS_LIGHT;
+    const lightest = quantile(
+      near.map((n) => n.l),
+      0.95,
+    );
+    const limit = lightest - ABOUT_AS_LIGHT;
     const light = near.filter((n) => n.l >= limit);
     centre = [light.reduce((s, n) => s + n.x, 0) / light.length, light.reduce((s, n) => s + n.y, 0) / light.length];
   }

@@ -5,6 +5,7 @@ import { type CaptureIssue, GATE, issue } from '../capture/gate';
 import { meanLab, patchwork } from '../capture/patchwork';
 import { lightnessToLuminance } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
+import { median } from '../fitting/quantile';
 import { type BoxMm, boxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import type { ScaleLayout } from '../sheet/scale-layout';
@@ -51,9 +52,7 @@ export function gapsMissing(
     if (Math.min(a, b) > paper - 15) return;
     told++;
     const gap = boxMm(cell.xMm + cell.widthMm + 0.6, cell.yMm + 8, 0.8, cell.heightMm - 16);
-    const ys = [...patchwork(photo, calibration, gap).y].sort((p, q) => p - q);
-    const y = ys[Math.floor(ys.length / 2)] ?? 0;
-    if (y < 0.55 * lightnessToLuminance(paper)) missing++;
+    if (median(patchwork(photo, calibration, gap).y) < 0.55 * lightnessToLuminance(paper)) missing++;
   });
   return told === 0 ? 0 : missing / told;
 }

@@ -4,7 +4,7 @@ import { MEETING_MINUTES, type MeetingRule, meetingRuleSchema } from '@/core/pla
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
-import { Field } from '../parts/Field';
+import { Field } from '../parts/fields';
 
 interface Props {
   readonly now: MeetingRule;

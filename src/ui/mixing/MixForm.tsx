@@ -5,7 +5,7 @@ import { asParts, HAND_NOISE, type LoggedMix, loggedMixSchema, sayParts } from '
 import type { Parts } from '@/core/mixing/paint-model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
-import { Field } from '../parts/Field';
+import { Field } from '../parts/fields';
 
 interface Props {
   readonly paints: readonly PaintId[];

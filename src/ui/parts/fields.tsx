@@ -1,5 +1,32 @@
 'use client';
 /** The few kinds of field that forms are made of. */
+import { type ReactNode, useId } from 'react';
+
+interface FieldProps {
+  readonly label: string;
+  /** What is to be put right; nothing while it will do. */
+  readonly wrong?: string | undefined;
+  readonly className?: string;
+  readonly children: ReactNode;
+}
+
+/** A labelled field, with what is wrong with it below. */
+export function Field({ label, wrong, className, children }: FieldProps) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label aria-describedby={wrong ? id : undefined}>
+        <span className="label">{label}</span>
+        {children}
+      </label>
+      {wrong && (
+        <p id={id} role="alert" className="trouble mt-1">
+          {wrong}
+        </p>
+      )}
+    </div>
+  );
+}
 
 export function Choice<T extends string>({
   label,
@@ -13,8 +40,7 @@ export function Choice<T extends string>({
   onChange: (v: T) => void;
 }) {
   return (
-    <label>
-      <span className="label">{label}</span>
+    <Field label={label}>
       <select className="field" value={value} onChange={(e) => onChange(e.target.value as T)}>
         {options.map(([v, words]) => (
           <option key={v} value={v}>
@@ -22,7 +48,7 @@ export function Choice<T extends string>({
           </option>
         ))}
       </select>
-    </label>
+    </Field>
   );
 }
 
@@ -42,8 +68,7 @@ export function Amount({
   onChange: (v: number) => void;
 }) {
   return (
-    <label>
-      <span className="label">{label}</span>
+    <Field label={label}>
       <input
         className="field"
         type="number"
@@ -53,7 +78,7 @@ export function Amount({
         value={value}
         onChange={(e) => onChange(Number(e.target.value))}
       />
-    </label>
+    </Field>
   );
 }
 
@@ -91,8 +116,7 @@ export function Lines({
   onChange: (v: string[]) => void;
 }) {
   return (
-    <label className="sm:col-span-3">
-      <span className="label">{label}</span>
+    <Field label={label} className="sm:col-span-3">
       <textarea
         className="field"
         rows={Math.min(6, Math.max(2, value.length))}
@@ -100,6 +124,6 @@ export function Lines({
         onChange={(e) => onChange(e.target.value.split('\n'))}
       />
       <span className="quiet">{hint}</span>
-    </label>
+    </Field>
   );
 }
