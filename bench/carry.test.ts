@@ -39,8 +39,8 @@ function sideBySide(left: PaintedSheet, right: PaintedSheet): { surface: Surface
 
 let [known, fresh]: PaintedSheet[] = [];
 beforeAll(async () => {
-  known = await paintedSheet(5, 'a4', PLAN, 521, 'nominal');
-  fresh = await paintedSheet(5, 'a4', PLAN, 528, 'office');
+  known = await paintedSheet(5, 'a4', PLAN, 521, 'nominal', undefined, false, 200);
+  fresh = await paintedSheet(5, 'a4', PLAN, 528, 'office', undefined, false, 200);
 });
 
 function photographed(condition: CameraCondition, seed: number, side: Side) {

@@ -13,7 +13,7 @@ const trial = (more: Partial<Trial> & Pick<Trial, 'drawn' | 'seed'>): Trial => (
   printer: 'office',
   card: 'measured',
   way: 'sheet',
-  megapixels: 4,
+  megapixels: 3,
   ...more,
 });
 

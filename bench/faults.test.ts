@@ -11,8 +11,8 @@ const seed = 4127;
 const even = (steps: number) => Array.from({ length: steps }, (_, i) => 95.5 - ((95.5 - 23) * i) / (steps - 1));
 const gap = (steps: number) => 72.5 / (steps - 1);
 
-/** A third of a phone's: enough to tell these faults, in less time. */
-const MEGAPIXELS = 4;
+/** A quarter of a phone's: enough to tell these faults, in less time. */
+const MEGAPIXELS = 3;
 
 type Named = readonly [finding: string, fault: PaintPlan['faults'][number]];
 

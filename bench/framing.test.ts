@@ -5,7 +5,7 @@ import { openTrials } from './trials';
 const trials = openTrials();
 afterAll(() => trials.close());
 
-const MEGAPIXELS = 8;
+const MEGAPIXELS = 6;
 /** Divisible by four: the bottom right piece is left out. */
 const COVERED = 5204;
 const trial = (change: Partial<Trial>): Trial => ({

@@ -11,10 +11,10 @@ const ASKED = [
   ['three tones between marked corners', { tones: 3, way: 'corners', camera: 'window' }],
 ] as const;
 /** The bench takes its seeds from the clock; a test fails for the change at hand, not by luck. */
-const SEEDS = [12, 35, 71, 108];
+const SEEDS = [12, 35];
 
 test.each(ASKED)('%s', async (_, asked) => {
-  const outcomes = await trials.run(SEEDS.map((seed) => ({ megapixels: 4, ...asked, seed })));
+  const outcomes = await trials.run(SEEDS.map((seed) => ({ megapixels: 3, ...asked, seed })));
   outcomes.forEach(told);
 });
 

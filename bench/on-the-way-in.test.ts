@@ -91,7 +91,7 @@ beforeAll(async () => {
 function board(pieces: readonly CutPiece[], condition: CameraCondition = 'studio') {
   const scene = layBoard(printed.surface, pieces, plan, SEED);
   const stage = { widthMm: scene.widthMm, heightMm: scene.heightMm, cells: [] };
-  const shot = shotFor(condition, stage, SEED, 5);
+  const shot = shotFor(condition, stage, SEED, 3);
   const photo = uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(scene.surface, stage, shot, SEED)));
   const opened = openBoard(photo, { depthMm: 0 }, cv);
   return { opened, codes: opened.issues.map((i) => i.code), said: opened.issues.map((i) => i.say).join(' ') };

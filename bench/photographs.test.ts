@@ -10,8 +10,8 @@ afterAll(() => trials.close());
 /** The bench takes its seeds from the clock; a test fails for the change at hand, not by luck. */
 const seed = 7300;
 const STEPS = [5, 7, 9, 12];
-/** Less than half a phone’s: every rule still holds, in half the time. */
-const MEGAPIXELS = 5;
+/** A quarter of a phone’s: every rule still holds, in a third of the time. */
+const MEGAPIXELS = 3;
 const shots = (cameras: readonly CameraCondition[]): Trial[] =>
   cameras.map((camera, k) => ({
     steps: STEPS[(seed + k) % STEPS.length] ?? 9,
@@ -61,7 +61,12 @@ test(`the sheet of other steps, or of another exercise, is told (seed ${seed})`,
 
 test(`photographs as messages between phones carry them, of 1600 x 1200, are read (seed ${seed})`, async () => {
   const outcomes = await trials.run(
-    shots(USABLE).map((t): Trial => ({ ...t, printer: 'office', card: 'measured', megapixels: 1.92 })),
+    shots(['window', 'lamp', 'phone']).map((t): Trial => ({
+      ...t,
+      printer: 'office',
+      card: 'measured',
+      megapixels: 1.92,
+    })),
   );
   expect(outcomes.filter((o) => !o.accepted).map((o) => [o.trial.camera, ...o.codes])).toEqual([]);
   const readings = outcomes.flatMap((o) => o.readings.filter((r) => r.truth >= 18 && r.truth <= 97));

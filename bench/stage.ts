@@ -26,6 +26,10 @@ export interface PaintedSheet {
   readonly truth: PainterTruth;
 }
 
+/** Sheets are printed finer than a photograph of some megapixels can show, and no finer than that needs. */
+const SOME_DPI = 200;
+export const dpiFor = (megapixels: number): number => (megapixels > 6 ? 300 : SOME_DPI);
+
 const pngs = new Map<string, Buffer>();
 
 type Ids = Pick<SheetWords, 'exercise' | 'student'>;
@@ -58,9 +62,10 @@ export async function paintedSheet(
   printer: PrinterCondition = 'nominal',
   ids: Ids = { exercise: 'ex1', student: 'st1' },
   hue = false,
+  dpi = 300,
 ): Promise<PaintedSheet> {
   const layout = scaleLayout(steps, paper, { hue });
-  const printed = await print(await sheetPng(layout, 300, ids), printer, seed);
+  const printed = await print(await sheetPng(layout, dpi, ids), printer, seed);
   const { surface, truth } = paint(printed.surface, layout.cells, plan, seed);
   return { layout, blank: printed.surface, surface, truth };
 }
@@ -74,7 +79,7 @@ export async function sheetWithDabs(
   ids: Ids = { exercise: 'ex1', student: 'st1' },
 ): Promise<PaintedSheet> {
   const layout = scaleLayout(steps, paper);
-  const printed = await print(await sheetPng(layout, 300, ids), 'nominal', seed);
+  const printed = await print(await sheetPng(layout, SOME_DPI, ids), 'nominal', seed);
   const painted = layout.dabs.filter((d) => dabs.has(d.index));
   const lightness = painted.map((d) => dabs.get(d.index) ?? 50);
   const { surface, truth } = paint(

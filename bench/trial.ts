@@ -21,7 +21,7 @@ import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import { runDrawnTrial } from './drawn-trial';
 import { outcomeOf } from './outcome-of';
-import { boardPicture, jpegOf, type PaintedSheet, paintedSheet, pixelsOfPlaces } from './stage';
+import { boardPicture, dpiFor, jpegOf, type PaintedSheet, paintedSheet, pixelsOfPlaces } from './stage';
 import { quantile } from './tally';
 import type { Trial, TrialOutcome } from './trial-outcome';
 
@@ -169,6 +169,7 @@ export default async function runTrial(trial: Trial): Promise<TrialOutcome> {
     printer,
     undefined,
     trial.hue,
+    dpiFor(trial.megapixels ?? 12),
   );
   const photo = await decodePhoto(await jpegOf(sheet, camera, seed, trial.megapixels));
   const { cv } = await loadOpenCv();

@@ -12,7 +12,10 @@ import { paint } from '@/devices/painter';
 import { print } from '@/devices/printer';
 import { sheetToPng } from '@/print/sheet-png';
 import sharp from 'sharp';
-import { jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
+import { dpiFor, jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
+
+/** Megapixels of photographs of which it does not matter how large they are. */
+const SMALLER = 4;
 
 /** A plain picture: kinds that are judged by eye take any, others miss their sheet in it. */
 export const greySheet = (background = '#8a8a8a'): Promise<Buffer> =>
@@ -20,19 +23,26 @@ export const greySheet = (background = '#8a8a8a'): Promise<Buffer> =>
     .jpeg()
     .toBuffer();
 
-/** A 12-megapixel phone photograph of a painted sheet of that exercise: stored on its side, with a place in it. */
-export async function handInPhotograph(exercise: string, paint: 'too-close' | 'fine', seed: number): Promise<Buffer> {
-  const sheet = await paintedSheet(9, 'a4', planFor(paint, 9, seed), seed, 'nominal', { exercise, student: null });
-  return jpegOf(sheet, 'window', seed, 12, { orientation: 6, location: true });
+/** A phone photograph of a painted sheet of that exercise: stored on its side, with a place in it. */
+export async function handInPhotograph(
+  exercise: string,
+  paint: 'too-close' | 'fine',
+  seed: number,
+  megapixels = SMALLER,
+): Promise<Buffer> {
+  const ids = { exercise, student: null };
+  const plan = planFor(paint, 9, seed);
+  const sheet = await paintedSheet(9, 'a4', plan, seed, 'nominal', ids, false, dpiFor(megapixels));
+  return jpegOf(sheet, 'window', seed, megapixels, { orientation: 6, location: true });
 }
 
 /** Two thirds of a sheet, its fourth step painted too dark. */
 export async function partlyPainted(exercise: string, seed: number): Promise<Buffer> {
   const plan = planFor('fine', 9, seed);
-  const sheet = await paintedSheet(9, 'a4', plan, seed, 'nominal', { exercise, student: null });
+  const sheet = await paintedSheet(9, 'a4', plan, seed, 'nominal', { exercise, student: null }, false, dpiFor(SMALLER));
   const lightness = plan.lightness.slice(0, 6).map((l, i) => (i === 3 ? l - 9 : l));
   const { surface } = paint(sheet.blank, sheet.layout.cells.slice(0, 6), { lightness, faults: [] }, seed);
-  return jpegOf({ ...sheet, surface }, 'studio', seed, 6);
+  return jpegOf({ ...sheet, surface }, 'studio', seed, SMALLER);
 }
 
 /** A sheet of a class in a pile, as a scanner's or a phone's smaller picture. */
@@ -41,14 +51,14 @@ export async function pilePhotograph(
   camera: CameraCondition,
   seed: number,
 ): Promise<Buffer> {
-  const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids);
-  return jpegOf(sheet, camera, seed, 6);
+  const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids, false, dpiFor(SMALLER));
+  return jpegOf(sheet, camera, seed, SMALLER);
 }
 
 /** The same phone’s photograph of a sheet with one test dab on it. */
 export async function dabPhotograph(exercise: string, dab: number, lightness: number): Promise<Buffer> {
   const sheet = await sheetWithDabs(9, 'a4', new Map([[dab, lightness]]), 77 + lightness, { exercise, student: null });
-  return jpegOf(sheet, 'studio', 77, 12, { orientation: 6, location: true });
+  return jpegOf(sheet, 'studio', 77, SMALLER, { orientation: 6, location: true });
 }
 
 /** A painting in two tones from a picture of them, one of its middling shapes left in the light. */
@@ -99,5 +109,5 @@ async function tonesPhotograph(
     { lightness, ragged: 0.002, shift: { x: 0, y: 0 }, streaks: 0.5, frame },
     seed,
   );
-  return photograph(surface, layout, shotFor('window', layout, seed, 6), seed);
+  return photograph(surface, layout, shotFor('window', layout, seed, SMALLER), seed);
 }

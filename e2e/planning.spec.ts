@@ -82,6 +82,30 @@ test('every other kind is set, previewed, printed and handed in', async () => {
   }
 });
 
+test('while a picture is set up no field hides behind another part, and check boxes stand in line', async () => {
+  await page.goto('/plan/new');
+  await page.getByRole('button', { name: kindById('monochrome-painting').name, exact: true }).click();
+  const fields = page
+    .locator('form')
+    .filter({ hasText: 'Set it' })
+    .locator('.field:visible, input[type=checkbox]:visible');
+  const lefts = new Set<number>();
+  const boxLefts: number[] = [];
+  for (const field of await fields.all()) {
+    await field.focus();
+    const seen = await field.evaluate((el) => {
+      const { left, top, width, height } = el.getBoundingClientRect();
+      const over = document.elementFromPoint(left + width / 2, top + height / 2);
+      return { left: Math.round(left), box: el.matches('[type=checkbox]'), hidden: over !== el && !el.contains(over) };
+    });
+    expect(seen.hidden).toBe(false);
+    if (seen.box) boxLefts.push(seen.left);
+    else lefts.add(seen.left);
+  }
+  expect(boxLefts.length).toBeGreaterThan(0);
+  expect(boxLefts.filter((left) => !lefts.has(left))).toEqual([]);
+});
+
 test('a staged oil painting: its impossible timetable is told and mended', async () => {
   await setStagedOil(page);
   await page.getByText(/Oily rags/).waitFor();

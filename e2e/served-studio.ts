@@ -1,4 +1,5 @@
 /** The built application, served from a folder of its own. */
+import { freshDatabase } from '@/data/database/fresh-database';
 import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -36,6 +37,7 @@ async function serve(folder: string, settings: Record<string, string>): Promise<
 
 export async function serveStudio(): Promise<ServedStudio> {
   const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-e2e-'));
+  await freshDatabase(folder);
   let server = await serve(folder, {});
   return {
     base: BASE,

@@ -39,7 +39,7 @@ const openTable = async () => {
   await page.getByRole('img', { name: /Value ruler/ }).waitFor();
 };
 test('a phone photograph on its side is measured, and its stored bytes hold no place', async () => {
-  await handIn(student, await handInPhotograph(exerciseId, 'too-close', 51));
+  await handIn(student, await handInPhotograph(exerciseId, 'too-close', 51, 12));
   await student.getByText('This picture will do.').waitFor();
   const files = path.join(evening.folder, 'files');
   const stored = readdirSync(files, { recursive: true, withFileTypes: true }).filter((f) => f.isFile());

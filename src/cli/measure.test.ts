@@ -7,7 +7,7 @@ import { testCommand } from './test-command';
 const { folder, fairGrey } = testCommand();
 
 test('from a sheet to a measurement, all through the command', () => {
-  const sheet = fairGrey('worksheet', 'scale', '--steps', '7', '--out', 'sheet.png', '--json');
+  const sheet = fairGrey('worksheet', 'scale', '--steps', '7', '--dpi', '200', '--out', 'sheet.png', '--json');
   expect(sheet.code).toBe(0);
   const geometry = sheet.json as { cells: unknown[]; patches: unknown[]; markers: unknown[] };
   expect([geometry.cells.length, geometry.markers.length]).toEqual([7, 4]);
@@ -139,7 +139,7 @@ test('dragged corners are read between, crossing ones and a board that is not th
 test('a board is laid, photographed and measured to its size, all through the command', () => {
   writeFileSync(
     path.join(folder, 'pieces.json'),
-    JSON.stringify(fairGrey('brackets', '--out', 'pieces.png', '--json').json),
+    JSON.stringify(fairGrey('brackets', '--dpi', '200', '--out', 'pieces.png', '--json').json),
   );
   expect(fairGrey('simulate', 'print', 'pieces.png', '--seed', '6', '--out', 'pieces.fgs').code).toBe(0);
   const laid = fairGrey(

@@ -6,7 +6,7 @@ import { measureGaps, targetsFor } from '@/core/scale/flags';
 import type { DabResult } from '@/core/scale/read-dab';
 import { type ScaleResult } from '@/core/scale/result';
 import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
-import { openDatabase } from '@/data/database/database';
+import { freshDatabase } from '@/data/database/fresh-database';
 import { newClassCode, newId } from '@/data/schema/ids';
 import { students } from '@/data/schema/tables';
 import { UnusablePicture } from '@/workers/decoding/decode';
@@ -20,9 +20,7 @@ import { judgeNotan, type NotanHandIn, readingMask, tonesPicture } from '@/worke
 import { referenceFile } from '@/workers/tasks/reference-file';
 import type { SortedPicture } from '@/workers/tasks/sort';
 import { eq } from 'drizzle-orm';
-import { createHash } from 'node:crypto';
-import { existsSync } from 'node:fs';
-import { cp, mkdtemp, readdir, readFile, rename, rm } from 'node:fs/promises';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
@@ -103,25 +101,6 @@ interface TestHouse {
   /** A teacher with a class that share nothing with any before. */
   openStudio(): Promise<TestStudio>;
   close(): Promise<void>;
-}
-
-const MIGRATIONS = 'src/data/migrations';
-
-/** Making a database takes seconds, copying one does not: each set of migrations has one to copy. */
-async function freshDatabase(folder: string): Promise<void> {
-  const hash = createHash('sha256');
-  for (const name of (await readdir(MIGRATIONS)).sort())
-    if (name.endsWith('.sql')) hash.update(await readFile(path.join(MIGRATIONS, name)));
-  const template = path.join(tmpdir(), `fair-grey-template-${hash.digest('hex').slice(0, 16)}`);
-  if (!existsSync(template)) {
-    const own = await mkdtemp(path.join(tmpdir(), 'fair-grey-making-'));
-    const made = await openDatabase(own);
-    await made.close();
-    // Another test file may have been quicker: theirs will do.
-    await rename(path.join(own, 'pg'), template).catch(() => undefined);
-    await rm(own, { recursive: true, force: true });
-  }
-  await cp(template, path.join(folder, 'pg'), { recursive: true });
 }
 
 /** Opening a house takes longer than any test, so that the tests of a file share one. */

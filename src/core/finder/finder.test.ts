@@ -5,10 +5,10 @@ import { barsFor, CHART_CODES, lightnessOfCode, printerCurve } from './printer-c
 
 const straight = CHART_CODES.map((code) => ({ code, lightness: 14 + (code / 255) ** 0.9 * 80 }));
 
-test('with ten printers the corrected bars are within 1.5 L* of their values, and the others say that they are out of reach', async () => {
+test('with four printers the corrected bars are within 1.5 L* of their values, and the others say that they are out of reach', async () => {
   // The bench takes its seeds from the clock; a test fails for the change at hand, not by luck.
   const seed = 2606;
-  for (let k = 0; k < 10; k++) {
+  for (let k = 0; k < 4; k++) {
     const { bars, corrected } = await findOn(seed + k);
     bars.forEach((bar, i) => {
       if (bar.reachable) expect(Math.abs(corrected[i] ?? 99)).toBeLessThan(1.5);

@@ -1,6 +1,7 @@
 /** How photographs come in, as markup: what is offered, what it is called for those who can't see it. */
 import { defaultScale } from '@/core/exercise/scale';
 import { defaultTerms } from '@/core/kinds/table';
+import type { StudentAttempt } from '@/studio/views/my-work';
 import { jest } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { Tray } from '../rack/Tray';
@@ -8,6 +9,7 @@ import { FIRST_MARKS, MarkCorners } from './MarkCorners';
 
 jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
 const { CardPanel } = await import('../ledger/CardPanel');
+const { AttemptNow } = await import('./AttemptNow');
 const { HandInPhoto } = await import('./HandInPhoto');
 const { PileDrop } = await import('../rack/PileDrop');
 const { TakePhoto } = await import('./TakePhoto');
@@ -138,4 +140,33 @@ test('what is known of the printed greys is said, with a way out in both formats
   expect(known).toContain('Forget it');
   expect(known).toContain('Photograph of both sheets');
   expect(known).toContain('The known sheet lies');
+});
+
+const pass: StudentAttempt['letter'] = {
+  verdict: 'pass',
+  word: 'The darks hold.',
+  items: [],
+  measured: null,
+  hasStrip: false,
+};
+const now = (more: Partial<StudentAttempt>) => {
+  const attempt: StudentAttempt = {
+    id: 'at',
+    number: 1,
+    state: 'measured',
+    trouble: null,
+    plea: null,
+    createdAt: new Date('2026-11-20T18:00:00Z'),
+    hasPreview: true,
+    issues: [],
+    letter: null,
+    ...more,
+  };
+  return renderToStaticMarkup(<AttemptNow attempt={attempt} measured stop={fine} again={fine} anyway={fine} />);
+};
+
+test('until there is a letter the phone says that the picture will do; then the letter alone speaks', () => {
+  expect(now({})).toContain('This picture will do.');
+  expect(now({ letter: pass })).toBe('');
+  expect(now({ letter: { ...pass, verdict: 'again' } })).toBe('');
 });
