@@ -29,6 +29,7 @@ const CORE = [
   'tones',
   'scale',
   'notan',
+  'painting',
   'reference',
   'critique',
   'kinds',

@@ -8,7 +8,7 @@ import { readQr } from '@/workers/decoding/read-qr';
 import { jpegOf, sheetWithDabs } from './stage';
 
 /** Half a phone's, in half the time. */
-const MEGAPIXELS = 6;
+const MEGAPIXELS = 4;
 
 export interface DabTrial {
   readonly steps: number;

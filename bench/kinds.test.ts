@@ -21,7 +21,7 @@ import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 
 const SEED = 81;
-const MEGAPIXELS = 4;
+const MEGAPIXELS = 3;
 const nobody = { exercise: null, student: null };
 const words = sampleWords({ labels: ['1', '2', '3', '4', '5', '6', '7', '8', '9'] });
 

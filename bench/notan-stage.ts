@@ -1,4 +1,5 @@
 /** A picture in few tones painted on a sheet or on a board, and photographed. */
+import type { CardReadings } from '@/core/capture/card-profile';
 import type { Target } from '@/core/capture/target';
 import { boxCorners, type BoxMm } from '@/core/geometry/box';
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
@@ -9,8 +10,9 @@ import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
 import { type CameraCondition } from '@/devices/condition-names';
 import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
-import { print } from '@/devices/printer';
+import { print, type PrinterCondition } from '@/devices/printer';
 import { chance } from '@/devices/random';
+import { readColours } from '@/devices/reader';
 import type { Surface } from '@/devices/reflectance';
 import { type Stage } from '@/devices/shot';
 import { sheetToPng } from '@/print/sheet-png';
@@ -24,27 +26,42 @@ export interface NotanShot {
   readonly megapixels: number;
 }
 
-interface Blank {
+export interface Blank {
   readonly surface: Surface;
   readonly stage: Stage;
   readonly frame: BoxMm;
+  /** What an instrument reads of the print. */
+  readonly readings: CardReadings;
 }
 
-async function blank({ way, seed }: NotanShot): Promise<Blank> {
+/** Nothing painted yet: a board between corner pieces, or a sheet with one frame. A board has any proportion unless it is said. */
+export async function blankFor(
+  { way, seed }: Pick<NotanShot, 'way' | 'seed'>,
+  printer: PrinterCondition = 'nominal',
+  proportion?: number,
+): Promise<Blank> {
   if (way === 'brackets') {
     const own = chance(seed).fork('board size');
     const widthMm = own.between(240, 800);
-    return emptyBoard({ widthMm, heightMm: widthMm * own.between(0.7, 0.95) }, 'nominal', seed);
+    return emptyBoard({ widthMm, heightMm: widthMm * (proportion ?? own.between(0.7, 0.95)) }, printer, seed);
   }
   const terms = defaultTerms('notan');
   const layout = exerciseLayout(terms);
   const words = sampleWords();
   const frame = layout.cells[0];
   if (!frame) throw new Error('The sheet has no frame.');
+  const { surface } = await print(await sheetToPng(drawExerciseSheet(terms, words), 200), printer, seed);
+  const { xMm, yMm } = layout.qrBox;
+  const [paper, ...patches] = readColours(
+    surface,
+    [{ xMm: xMm - 12, yMm, widthMm: 10, heightMm: 10 }, ...layout.patches],
+    seed,
+  );
   return {
-    surface: (await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed)).surface,
+    surface,
     stage: layout,
     frame,
+    readings: { paper: paper ?? null, patches: new Map(patches.map((lab, i) => [i + 1, lab])) },
   };
 }
 
@@ -59,8 +76,9 @@ export async function photographed(
   map: ToneMap,
   plan: ShotPlan,
 ): Promise<{ readonly photo: Photo; readonly target: Target; readonly painted: ToneMap }> {
-  const { seed, camera, way, megapixels } = shot;
-  const { surface, stage, frame } = await blank(shot);
+  const { seed, camera, megapixels } = shot;
+  const blank = await blankFor(shot);
+  const { surface, stage, frame } = blank;
   const { surface: finished, painted } = paintTones(
     surface,
     frame,
@@ -69,11 +87,19 @@ export async function photographed(
     seed,
   );
   const photo = await decodePhoto(await photograph(finished, stage, shotFor(camera, stage, seed, megapixels), seed));
-  const target: Target =
-    way === 'corners'
-      ? { kind: 'corners', corners: pixelsOfPlaces(stage, camera, seed, megapixels, boxCorners(frame)) }
-      : way === 'brackets'
-        ? { kind: 'brackets', depthMm: 0 }
-        : { kind: 'sheet' };
-  return { photo, target, painted };
+  return { photo, target: targetOf(shot, blank), painted };
+}
+
+/** How a photograph says what it is framed by; corners are so many pixels off, as a hand drags them. */
+export function targetOf({ way, camera, seed, megapixels }: NotanShot, { stage, frame }: Blank, off = 0): Target {
+  if (way === 'brackets') return { kind: 'brackets', depthMm: 0 };
+  if (way === 'sheet') return { kind: 'sheet' };
+  const hand = chance(seed).fork('corners');
+  return {
+    kind: 'corners',
+    corners: pixelsOfPlaces(stage, camera, seed, megapixels, boxCorners(frame)).map(({ x, y }) => ({
+      x: x + off * hand.gauss(),
+      y: y + off * hand.gauss(),
+    })),
+  };
 }

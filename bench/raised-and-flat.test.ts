@@ -19,7 +19,7 @@ import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import { paintedSheet } from './stage';
 
-const MEGAPIXELS = 4;
+const MEGAPIXELS = 3;
 const photoOf = (surface: Surface, stage: Stage, shot: Shot, seed: number) =>
   uprightPhoto(raster('srgb8', shot.width, shot.height, 3, expose(surface, stage, shot, seed)));
 

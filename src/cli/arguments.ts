@@ -86,6 +86,12 @@ export const thresholdsOption = z
       .map(Number),
   )
   .refine((v) => v.every((t, i) => t >= 0 && t <= 100 && (i === 0 || t > (v[i - 1] as number))), THRESHOLDS);
+const PUSH = 'must be a percentage, 0 to 50';
+export const pushOption = z
+  .string()
+  .regex(/^\d+(\.\d+)?$/, PUSH)
+  .transform(Number)
+  .pipe(z.number().max(50, PUSH));
 const SQUINT = 'must be a percentage of the longer side, 0 to 10';
 export const squintOption = z
   .string()

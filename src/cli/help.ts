@@ -1,4 +1,5 @@
 /** What the command line takes, as data: the options of each verb are read by it, and explained from it. */
+import { KEYS } from '@/core/exercise/judging';
 import { MEDIUM_IDS } from '@/core/exercise/media';
 import { READING_ORDERS, SPACINGS } from '@/core/exercise/scale';
 import { BRACKET_CORNERS } from '@/core/sheet/brackets';
@@ -101,6 +102,21 @@ export const VERBS_HELP = {
     },
     example: 'measure notan photo.jpg --reference picture.png --tones 3 --json',
   },
+  'measure painting': {
+    takes: 'PHOTO',
+    words: 'Measures a painting against the picture that it was painted from.',
+    options: {
+      reference: option('PICTURE', 'the picture that it was painted from'),
+      shapes: option('FILE', 'names of the picture’s shapes, JSON beside a picture of their labels'),
+      key: option(oneOf(KEYS), 'where the values are to sit; full unless said'),
+      push: option('PERCENT', 'how much further from the middle they are to be than in the picture; 0 unless said'),
+      ...ENDS,
+      ...TARGET,
+      ...PROFILE,
+      ...JSON_OUT,
+    },
+    example: 'measure painting photo.jpg --reference picture.png --json',
+  },
   prepare: {
     takes: 'PICTURE',
     words: 'Reduces a picture to few tones, as a class paints from it.',
@@ -140,6 +156,7 @@ export const VERBS_HELP = {
       size: option('WxH', 'of a board, millimetres; 600x400 unless said'),
       steps: option('3..15', 'of what is painted on a board; 7 unless said'),
       without: option(oneOf(BRACKET_CORNERS), 'the corner piece that is missing'),
+      megapixels: option('0.5..50', 'how large the photograph is; 12 unless said'),
       rotated: option(null, 'the photograph is stored on its side'),
       location: option(null, 'the photograph says where it was taken'),
       truth: option('FILE', 'file for the exact truth, JSON'),

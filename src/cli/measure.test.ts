@@ -40,6 +40,8 @@ test('from a sheet to a measurement, all through the command', () => {
       '5',
       '--out',
       'photo.jpg',
+      '--megapixels',
+      '4',
       '--rotated',
       '--location',
     ).code,
@@ -161,8 +163,19 @@ test('a board is laid, photographed and measured to its size, all through the co
   expect(laid.code).toBe(0);
   writeFileSync(path.join(folder, 'board.json'), JSON.stringify(laid.json));
   expect(
-    fairGrey('simulate', 'photograph', 'board.fgs', '--geometry', 'board.json', '--seed', '6', '--out', 'board.jpg')
-      .code,
+    fairGrey(
+      'simulate',
+      'photograph',
+      'board.fgs',
+      '--geometry',
+      'board.json',
+      '--seed',
+      '6',
+      '--megapixels',
+      '8',
+      '--out',
+      'board.jpg',
+    ).code,
   ).toBe(0);
   const truth = (laid.json as { steps: { lightness: number }[] }).steps.map((step) => step.lightness);
   const { json } = fairGrey('measure', 'scale', 'board.jpg', '--steps', '5', '--json');

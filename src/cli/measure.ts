@@ -1,4 +1,4 @@
-/** `measure scale`, and the way to `measure notan`: reads a photograph of a worksheet, of a board with corner pieces, or between marked corners. */
+/** `measure scale`, and the way to `measure notan` and `measure painting`: reads a photograph of a worksheet, of a board with corner pieces, or between marked corners. */
 import { WrongCard } from '@/core/capture/card-profile';
 import { BadCorners } from '@/core/capture/open-corners';
 import { BadFlat } from '@/core/capture/open-sheet';
@@ -12,9 +12,10 @@ import { targetFrom } from './target';
 
 export async function measure(args: readonly string[]): Promise<unknown> {
   if (args[0] === 'notan') return (await import('./measure-notan')).measureNotanVerb(args.slice(1));
+  if (args[0] === 'painting') return (await import('./measure-painting')).measurePaintingVerb(args.slice(1));
   const { values, positionals } = readOptions(args, 'measure scale');
   if (positionals[0] !== 'scale')
-    throw new BadArguments(`measure knows "scale" and "notan", got "${positionals[0] ?? ''}".`);
+    throw new BadArguments(`measure knows "scale", "notan" and "painting", got "${positionals[0] ?? ''}".`);
   if (positionals.length !== 2)
     throw new BadArguments(`measure scale needs one photograph, got ${positionals.length - 1}.`);
   const steps = check(stepsOption, values['steps'], '--steps');

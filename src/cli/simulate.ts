@@ -58,6 +58,13 @@ const sizeOption = z
     'must be 60 to 1600 mm each way',
   );
 
+const MEGAPIXELS = 'must be 0.5 to 50';
+const megapixelsOption = z
+  .string()
+  .regex(/^\d+(\.\d+)?$/, MEGAPIXELS)
+  .transform(Number)
+  .pipe(z.number().min(0.5, MEGAPIXELS).max(50, MEGAPIXELS));
+
 export async function simulate(args: readonly string[]): Promise<unknown> {
   const { values, positionals } = readOptions(args, 'simulate');
   const [device, source] = positionals;
@@ -130,7 +137,8 @@ export async function simulate(args: readonly string[]): Promise<unknown> {
     case 'photograph': {
       const geometry = await geometryFrom(needed(values['geometry'], '--geometry'));
       const condition = oneOf(CAMERA_CONDITIONS, values['condition'], '--condition', 'studio');
-      const shot = shotFor(condition, geometry, seed);
+      const megapixels = check(megapixelsOption, values['megapixels'] ?? '12', '--megapixels');
+      const shot = shotFor(condition, geometry, seed, megapixels);
       const bytes = await photograph(await readSurface(await read(source)), geometry, shot, seed, {
         orientation: values['rotated'] ? 6 : 1,
         location: values['location'] === true,

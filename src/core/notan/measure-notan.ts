@@ -1,15 +1,13 @@
 /** Measures a painting in few flat tones against its reference: on its sheet, on a board, between marked corners, or scanned. */
 import type { Calibration } from '../capture/calibration';
 import { type CaptureIssue, issue, refuses } from '../capture/gate';
+import { lightnessOver } from '../capture/lightness-over';
 import { anchored } from '../capture/open-corners';
 import { type Framing, openPainting } from '../capture/open-painting';
-import { patchwork } from '../capture/patchwork';
 import type { MeasureTools } from '../capture/tools';
 import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Ends } from '../exercise/scale';
-import { median } from '../fitting/quantile';
 import { type BoxMm, boxMm } from '../geometry/box';
-import { gaussianBlur } from '../raster/blur';
 import type { Photo } from '../raster/photo';
 import { raster, type Raster } from '../raster/raster';
 import type { TonePlane } from '../tones/compare-tones';
@@ -54,22 +52,6 @@ const SMOOTH = 0.002;
 
 /** The outermost samples: the frame's line, and paper where a hand wavered. */
 const RIM = 4;
-
-/** The painting's lightness at every `step` mm. */
-function lightnessPlane(photo: Photo, calibration: Calibration, box: BoxMm, step: number): Raster<'lightness', 1> {
-  const p = patchwork(photo, calibration, box, step);
-  const { columns, rows } = p.samples;
-  // What lies outside the photograph is as light as what is usual: it must not spread into its neighbours.
-  const usual = median(p.y.filter((y) => !Number.isNaN(y)));
-  const filled = p.y.map((y) => (Number.isNaN(y) ? usual : y));
-  return raster(
-    'lightness',
-    columns,
-    rows,
-    1,
-    gaussianBlur(filled, columns, rows, SMOOTH * SAMPLES).map((y) => luminanceToLightness(y)),
-  );
-}
 
 /** A plane on a grid of another size: the nearest place. */
 function fitted({ toneOf, width, height }: TonePlane, toWidth: number, toHeight: number): Uint8Array {
@@ -153,7 +135,7 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
     found.box.widthMm - 2 * rim,
     found.box.heightMm - 2 * rim,
   );
-  const whole = lightnessPlane(photo, found.calibration, box, step);
+  const whole = lightnessOver(photo, found.calibration, box, step, SMOOTH * SAMPLES);
   const { tones: count, reference } = request;
   const seen = reference && darkAllRound(reference) ? null : paintedFrame(whole);
   // Unless a frame was painted round it, it fills what it was to fill: the reference lies on all of that.

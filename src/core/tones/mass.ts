@@ -38,7 +38,7 @@ export function allotted({ steps }: Mass, count: number): { readonly from: numbe
 }
 
 /** The object that a mass is of: all of its name but the last part, or all of it where it has one part only. */
-export function objectOf({ name }: Mass): string {
+export function objectOf({ name }: Pick<Mass, 'name'>): string {
   const parts = name.split('>').map((p) => p.trim());
   return parts
     .slice(0, Math.max(1, parts.length - 1))

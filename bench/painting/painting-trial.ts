@@ -1,0 +1,199 @@
+/** A painting from a rendered picture: made up, painted with planted faults, photographed and measured against the picture. */
+import type { KnownCard } from '@/core/capture/open-sheet';
+import { measurePainting } from '@/core/painting/measure-painting';
+import type { PaintingResult } from '@/core/painting/result';
+import { valueMap, valueSpan } from '@/core/reference/value-map';
+import type { CameraCondition } from '@/devices/condition-names';
+import { AS_IT_IS, type Move, type Whole } from '@/devices/drawing-hand';
+import { paintPicture } from '@/devices/picture-painter';
+import { photograph } from '@/devices/camera';
+import { shotFor } from '@/devices/camera-conditions';
+import { type Chance, chance } from '@/devices/random';
+import { decodePhoto } from '@/workers/decoding/decode';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { readQr } from '@/workers/decoding/read-qr';
+import { blankFor, targetOf } from '../notan-stage';
+import { type Reference, referenceOf } from './references';
+
+export interface PaintingTrial {
+  readonly seed: number;
+  readonly scene: number;
+  readonly camera: CameraCondition;
+  readonly way: 'sheet' | 'brackets' | 'corners';
+  readonly megapixels: number;
+  readonly card: 'measured' | 'nominal';
+  /** L* by which some shapes are mistaken; 0 for a faithful painting. */
+  readonly mistaken: number;
+  /** Whether a thing is moved. */
+  readonly moved: boolean;
+}
+
+export interface PlantedShape {
+  readonly name: string;
+  readonly area: number;
+  /** L* by which it is mistaken. */
+  readonly by: number;
+  readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+}
+
+export interface PaintingOutcome {
+  readonly trial: PaintingTrial;
+  readonly accepted: boolean;
+  readonly codes: readonly string[];
+  readonly whole: { readonly made: Whole; readonly read: PaintingResult['registration'] };
+  /** Every shape of the picture that is large enough to be named. */
+  readonly shapes: readonly (PlantedShape & { readonly residual: number | null })[];
+  readonly regions: PaintingResult['regions'];
+  readonly moved: { readonly made: Move; readonly names: readonly string[] } | null;
+  readonly displacements: PaintingResult['displacements'];
+  /** Lightness that 5, 50 and 95 percent lie below: as read less as painted. */
+  readonly range: readonly number[];
+  readonly milliseconds: number;
+}
+
+/** Smaller shapes (share of the picture) are none that anybody would name. */
+const LEAST_SHAPE = 0.008;
+/** A whole that is askew as a careful student's is. */
+const wholeOf = (own: Chance): Whole => ({
+  shift: { x: 0.012 * own.gauss(), y: 0.012 * own.gauss() },
+  scale: { x: 1 + 0.015 * own.gauss(), y: 1 + 0.015 * own.gauss() },
+  rotation: 0.8 * own.gauss(),
+  shear: 0.006 * own.gauss(),
+});
+
+const nameOf = (shape: number) => `thing ${shape >> 1} > ${shape % 2 === 1 ? 'shadow' : 'light'}`;
+
+/** Shapes large enough to be named, and how much of the picture each is. */
+function shapesOf({ shapeOf, width, height }: Reference) {
+  const found = new Map<number, { places: number; x0: number; y0: number; x1: number; y1: number }>();
+  shapeOf.forEach((shape, i) => {
+    const [x, y] = [i % width, Math.floor(i / width)];
+    const own = found.get(shape);
+    if (!own) found.set(shape, { places: 1, x0: x, y0: y, x1: x + 1, y1: y + 1 });
+    else {
+      own.places++;
+      own.x0 = Math.min(own.x0, x);
+      own.x1 = Math.max(own.x1, x + 1);
+      own.y1 = y + 1;
+    }
+  });
+  return [...found]
+    .filter(([, s]) => s.places >= LEAST_SHAPE * shapeOf.length)
+    .map(([shape, { places, x0, y0, x1, y1 }]) => ({
+      shape,
+      area: places / shapeOf.length,
+      box: { x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height },
+    }));
+}
+
+/** A thing before wall and table that can be moved: all of it within the picture. */
+function moveOf(named: ReturnType<typeof shapesOf>, own: Chance): Move | null {
+  const things = [...new Set(named.map(({ shape }) => shape >> 1))].filter((thing) => {
+    const parts = named.filter(({ shape }) => shape >> 1 === thing);
+    const area = parts.reduce((s, p) => s + p.area, 0);
+    const inside = parts.every(({ box }) => box.x > 0.06 && box.x + box.width < 0.94 && box.y + box.height < 0.94);
+    return thing > 2 && inside && area > 0.01 && area < 0.15;
+  });
+  if (things.length === 0) return null;
+  const thing = things[own.whole(0, things.length - 1)] as number;
+  const [far, way] = [own.between(0.025, 0.055), own.between(0, 2 * Math.PI)];
+  return {
+    shapes: [2 * thing, 2 * thing + 1],
+    dx: far * Math.cos(way),
+    dy: far * Math.sin(way),
+    width: own.between(0.9, 1.1),
+    height: own.between(0.9, 1.1),
+    slant: own.between(-5, 5),
+  };
+}
+
+export default async function runPaintingTrial(trial: PaintingTrial): Promise<PaintingOutcome> {
+  const { seed, camera, megapixels } = trial;
+  const own = chance(seed).fork('painting trial');
+  const reference = await referenceOf(trial.scene);
+  const { width, height, lightness, shapeOf } = reference;
+  const ends = { light: 96, dark: 20 };
+  const { of } = valueMap(valueSpan(lightness), { ends, key: 'full', pushPercent: 0 });
+  const named = shapesOf(reference);
+  const chosen = own.fork('shapes');
+  // Never so many that nobody could say which of them are mistaken.
+  let left = 0.3;
+  const mistaken = new Map(
+    trial.mistaken === 0
+      ? []
+      : named.flatMap(({ shape, area }) => {
+          if (area > Math.min(0.2, left) || chosen.next() > 0.35) return [];
+          left -= area;
+          return [[shape, (chosen.next() < 0.5 ? -1 : 1) * trial.mistaken] as const];
+        }),
+  );
+  const move = trial.moved ? moveOf(named, own.fork('move')) : null;
+  const whole = own.next() < 0.1 ? AS_IT_IS : wholeOf(own.fork('whole'));
+  const blank = await blankFor(trial, trial.card === 'measured' ? 'office' : 'nominal', height / width);
+  const { surface, canvas } = paintPicture(
+    blank.surface,
+    blank.frame,
+    reference,
+    {
+      whole,
+      moves: move ? [move] : [],
+      stray: own.between(0.001, 0.003),
+      smallest: own.between(0.006, 0.014),
+      unsure: own.between(0.5, 1.5),
+      value: of,
+      mistaken,
+      ground: own.between(60, 93),
+      streaks: own.between(0, 1),
+    },
+    seed,
+  );
+  const jpeg = await photograph(surface, blank.stage, shotFor(camera, blank.stage, seed, megapixels), seed);
+  const photo = await decodePhoto(jpeg);
+  const { cv } = await loadOpenCv();
+  const numbers = new Map(named.map(({ shape }, k) => [shape, k + 1]));
+  const card: KnownCard | null = trial.card === 'measured' ? { basis: 'measured', readings: blank.readings } : null;
+  const plane = { width, height };
+  const began = performance.now();
+  const { result } = await measurePainting(
+    photo,
+    {
+      reference: {
+        lightness: { ...plane, data: lightness },
+        target: { ...plane, data: lightness.map(of) },
+        shapes: {
+          ...plane,
+          shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
+          names: named.map(({ shape }) => nameOf(shape)),
+        },
+      },
+      ends,
+      step: (ends.light - ends.dark) / 8,
+      toleranceSteps: 0.5,
+      expected: { exercise: null, student: null },
+      target: targetOf(trial, blank, trial.way === 'corners' ? 2 : 0),
+      ...(card && { card }),
+    },
+    { cv, readQr },
+  );
+  const sorted = Float32Array.from(canvas.painted).sort();
+  const at = (share: number) => sorted[Math.floor(share * sorted.length)] as number;
+  const { student } = result.range ?? {};
+  return {
+    trial,
+    accepted: result.capture.accepted,
+    codes: result.capture.issues.map((i) => i.code),
+    whole: { made: whole, read: result.registration },
+    shapes: named.map(({ shape, area, box }) => ({
+      name: nameOf(shape),
+      area,
+      box,
+      by: mistaken.get(shape) ?? 0,
+      residual: result.shapes.find((s) => s.name === nameOf(shape))?.residual ?? null,
+    })),
+    regions: result.regions,
+    moved: move && { made: move, names: move.shapes.map(nameOf) },
+    displacements: result.displacements,
+    range: student ? [student.p5 - at(0.05), student.p50 - at(0.5), student.p95 - at(0.95)] : [],
+    milliseconds: performance.now() - began,
+  };
+}

@@ -1,0 +1,130 @@
+/** How the whole of a painting sits on its reference: looked for roughly first, then finer and finer. */
+import { median } from '../fitting/quantile';
+import { between, type Plane, shrunk } from '../raster/between';
+import { type Affine, AS_IT_IS, placed } from './affine';
+import { align, type Places } from './align';
+import { localContrast } from './local-contrast';
+
+/** Places across at which it is looked for, and then laid on more and more exactly. */
+const ROUGH = 48;
+const FINER = [96, 192, 384] as const;
+/** Of the finest places only those count that stand out, the strongest first: flat ones say nothing of where they are. */
+const MOST_PLACES = 12_000;
+
+/** What people do is near to nothing: shifts in widths, stretches, turns in radians, as starts to try. */
+const SHIFTS = Array.from({ length: 13 }, (_, k) => (k - 6) / 48);
+const STRETCHES = [0.92, 1, 1.08] as const;
+const TURNS = [-0.08, 0, 0.08] as const;
+/** How far from where it starts each parameter may go for the price of one misfit. */
+const REACH: Affine = [0.15, 0.15, 0.15, 0.15, 0.15, 0.15];
+
+const sized = (plane: Plane, across: number): Plane =>
+  across >= plane.width ? plane : shrunk(plane, across, Math.max(2, Math.round((across * plane.height) / plane.width)));
+
+/** A plane's places that stand out, in widths about its middle. */
+function placesOf({ width, height, data }: Plane, most: number): Places {
+  const steep = new Float32Array(data.length);
+  for (let r = 1; r < height - 1; r++)
+    for (let c = 1; c < width - 1; c++) {
+      const i = r * width + c;
+      steep[i] = Math.hypot(
+        (data[i + 1] as number) - (data[i - 1] as number),
+        (data[i + width] as number) - (data[i - width] as number),
+      );
+    }
+  const limit = data.length <= most ? 0 : (Float32Array.from(steep).sort()[data.length - most] as number);
+  const chosen: number[] = [];
+  for (let i = 0; i < data.length; i++) if ((steep[i] as number) > limit) chosen.push(i);
+  return {
+    x: Float64Array.from(chosen, (i) => ((i % width) + 0.5 - width / 2) / width),
+    y: Float64Array.from(chosen, (i) => (Math.floor(i / width) + 0.5 - height / 2) / width),
+    value: Float64Array.from(chosen, (i) => data[i] as number),
+  };
+}
+
+/** Places are trusted square by square, so many across. */
+const SQUARES = 14;
+/** How often what is trusted is told anew at each size. */
+const ROUNDS = 3;
+
+/**
+ * What each place counts, from how well all of its square is laid on the painting: a thing that was moved, or painted as
+ * something else, is off in all of its square, and says nothing of the whole.
+ */
+function trusted({ x, y, value }: Places, painting: Plane, map: Affine): Float64Array {
+  const squareOf = (k: number) =>
+    Math.floor(((y[k] as number) + 1) * SQUARES) * 2 * SQUARES + Math.floor(((x[k] as number) + 0.5) * SQUARES);
+  const sums = new Map<number, { off: number; all: number }>();
+  for (let k = 0; k < value.length; k++) {
+    const [u, v] = placed(map, x[k] as number, y[k] as number);
+    const p = between(painting, (u + 0.5) * painting.width, v * painting.width + painting.height / 2);
+    const r = value[k] as number;
+    const own = sums.get(squareOf(k)) ?? { off: 0, all: 0 };
+    own.off += (p - r) ** 2;
+    own.all += p * p + r * r;
+    sums.set(squareOf(k), own);
+  }
+  const share = ({ off, all }: { off: number; all: number }) => off / Math.max(1e-9, all);
+  const usual = Math.max(LEAST_OFF, median([...sums.values()].map(share)));
+  return Float64Array.from(value, (_, k) => {
+    const own = sums.get(squareOf(k));
+    return own ? 1 / (1 + (share(own) / usual) ** 2) : 0;
+  });
+}
+
+/** Squares that are off by no more than this share of their contrast are as good as any. */
+const LEAST_OFF = 0.03;
+
+/** Correlation of the reference's local contrast with the painting's under a map; only places that lie on the painting count. */
+export function likeness(reference: Plane, painting: Plane, map: Affine): number {
+  let [rp, rr, pp] = [0, 0, 0];
+  const { width, height, data } = reference;
+  for (let i = 0; i < data.length; i++) {
+    const [x, y] = placed(
+      map,
+      ((i % width) + 0.5 - width / 2) / width,
+      (Math.floor(i / width) + 0.5 - height / 2) / width,
+    );
+    const [u, v] = [(x + 0.5) * painting.width, y * painting.width + painting.height / 2];
+    if (u < 0 || v < 0 || u > painting.width || v > painting.height) continue;
+    const [r, p] = [data[i] as number, between(painting, u, v)];
+    rp += r * p;
+    rr += r * r;
+    pp += p * p;
+  }
+  return rp / Math.sqrt(Math.max(1e-12, rr * pp));
+}
+
+export interface AlignedWhole {
+  readonly map: Affine;
+  /** Correlation of local contrasts, roughly seen: 1 where the painting shows what the reference does. */
+  readonly likeness: number;
+}
+
+/** Both planes L* of the same proportion, the painting's of any scale. */
+export function alignWhole(reference: Plane, painting: Plane): AlignedWhole {
+  const at = (across: number, blur: number) =>
+    [reference, painting].map((plane) => localContrast(sized(plane, across), blur)) as [Plane, Plane];
+  const [roughReference, roughPainting] = at(ROUGH, 0.7);
+  let best = { map: AS_IT_IS, likeness: -1 };
+  for (const turn of TURNS)
+    for (const stretch of STRETCHES) {
+      const [c, s] = [stretch * Math.cos(turn), stretch * Math.sin(turn)];
+      for (const ty of SHIFTS)
+        for (const tx of SHIFTS) {
+          const map: Affine = [c, -s, tx, s, c, ty];
+          const own = likeness(roughReference, roughPainting, map);
+          if (own > best.likeness) best = { map, likeness: own };
+        }
+    }
+  let map = best.map;
+  for (const across of FINER) {
+    const [fineReference, finePainting] = at(across, 1);
+    const places = placesOf(fineReference, MOST_PLACES);
+    for (let round = 0; round < ROUNDS; round++) {
+      const weight = trusted(places, finePainting, map);
+      map = align({ places: { ...places, weight }, painting: finePainting, start: map, reach: REACH });
+    }
+  }
+  return { map, likeness: likeness(roughReference, roughPainting, map) };
+}

@@ -1,0 +1,92 @@
+/**
+ * Lays a picture's places onto a painting by their local contrast: least squares over an affine map with a loss that lets
+ * go of what was painted otherwise. After B. D. Lucas and T. Kanade, "An iterative image registration technique", IJCAI
+ * 1981, in the form of S. Baker and I. Matthews, "Lucas-Kanade 20 years on", IJCV 56 (2004), section 4.
+ */
+import { leastSquares } from '../fitting/least-squares';
+import { between, type Plane } from '../raster/between';
+import type { Affine } from './affine';
+
+/** Places of the reference (widths about its middle), and its local contrast there. */
+export interface Places {
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly value: Float64Array;
+  /** What each of them counts, 0 to 1; all the same unless said. */
+  readonly weight?: Float64Array;
+}
+
+export interface AlignRequest {
+  readonly places: Places;
+  /** Local contrast of the painting; it has the reference's proportion. */
+  readonly painting: Plane;
+  readonly start: Affine;
+  /** How far each parameter may be from where it starts before it costs as much as a misfit, in the parameters' own units. */
+  readonly reach: Affine;
+  /** What a place is worth that is off by more than this counts with its absolute value. */
+  readonly softScale?: number;
+  readonly iterations?: number;
+}
+
+const SOFT = 0.35;
+
+/** Slopes of a plane along x and y, per width. */
+function slopes({ width, height, data }: Plane): { readonly x: Plane; readonly y: Plane } {
+  const [x, y] = [new Float32Array(data.length), new Float32Array(data.length)];
+  for (let r = 0; r < height; r++)
+    for (let c = 0; c < width; c++) {
+      const i = r * width + c;
+      const [left, right] = [Math.max(0, c - 1), Math.min(width - 1, c + 1)];
+      const [up, low] = [Math.max(0, r - 1), Math.min(height - 1, r + 1)];
+      x[i] =
+        (((data[r * width + right] as number) - (data[r * width + left] as number)) * width) /
+        Math.max(1, right - left);
+      y[i] = (((data[low * width + c] as number) - (data[up * width + c] as number)) * width) / Math.max(1, low - up);
+    }
+  return { x: { width, height, data: x }, y: { width, height, data: y } };
+}
+
+/** The map that lays the places onto the painting, from a start that is near. */
+export function align({ places, painting, start, reach, softScale = SOFT, iterations = 12 }: AlignRequest): Affine {
+  const { width, height } = painting;
+  const slope = slopes(painting);
+  const n = places.value.length;
+  // What all places together may pull is as much as a few dozen of them: neighbours say the same.
+  const weight = Math.sqrt(60 / Math.max(1, n));
+  const weightOf = (k: number) => weight * (places.weight ? (places.weight[k] as number) : 1);
+  const each = (
+    [a, b, tx, c, d, ty]: ArrayLike<number> & Iterable<number>,
+    at: (k: number, u: number, v: number, inside: boolean) => void,
+  ) => {
+    for (let k = 0; k < n; k++) {
+      const [x, y] = [places.x[k] as number, places.y[k] as number];
+      const u = ((a as number) * x + (b as number) * y + (tx as number)) * width + width / 2;
+      const v = ((c as number) * x + (d as number) * y + (ty as number)) * width + height / 2;
+      at(k, u, v, u >= 0 && v >= 0 && u <= width && v <= height);
+    }
+  };
+  const fit = leastSquares({
+    start,
+    residuals: n + 6,
+    evaluate: (p, out) => {
+      each(p, (k, u, v, inside) => {
+        out[k] = inside ? weightOf(k) * (between(painting, u, v) - (places.value[k] as number)) : 0;
+      });
+      for (let j = 0; j < 6; j++) out[n + j] = ((p[j] as number) - (start[j] as number)) / (reach[j] as number);
+    },
+    differentiate: (p, columns) => {
+      each(p, (k, u, v, inside) => {
+        const gx = inside ? weightOf(k) * between(slope.x, u, v) : 0;
+        const gy = inside ? weightOf(k) * between(slope.y, u, v) : 0;
+        const [x, y] = [places.x[k] as number, places.y[k] as number];
+        [gx * x, gx * y, gx, gy * x, gy * y, gy].forEach((value, j) => ((columns[j] as Float64Array)[k] = value));
+      });
+      for (let j = 0; j < 6; j++)
+        for (let i = 0; i < 6; i++) (columns[j] as Float64Array)[n + i] = i === j ? 1 / (reach[j] as number) : 0;
+    },
+    softScale: weight * softScale,
+    robustCount: n,
+    maxIterations: iterations,
+  });
+  return Array.from(fit.parameters) as unknown as Affine;
+}

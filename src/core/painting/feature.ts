@@ -1,0 +1,144 @@
+/** Where single features of a painting stand, once the whole of it lies on its reference. */
+import { between, type Plane } from '../raster/between';
+import { squaredDistances } from '../raster/distance';
+import { type Affine, placed } from './affine';
+import { align, type Places } from './align';
+
+export interface Displacement {
+  /** In widths, to the right and down. */
+  readonly dx: number;
+  readonly dy: number;
+  /** Ratios of what it is to what it should be. */
+  readonly width: number;
+  readonly height: number;
+  /** How far uprights lean, degrees, clockwise. */
+  readonly slant: number;
+}
+
+/** So much round a feature (widths) belongs to what is looked for: its outline. */
+const OUTLINE = 0.012;
+/** Steps in which it is looked for, widths, and how many of them it may have been moved. */
+const STEP = 0.0075;
+const FAR = 10;
+/** What a move costs in likeness for each width of it: of two places as good the nearer one is meant. */
+const COST = 1;
+/** Features of fewer places say too little, and what is less alike than this is nothing that was found. */
+const LEAST_PLACES = 40;
+const LEAST_LIKE = 0.4;
+/** Places that are off by more count with their absolute value. */
+const SOFT = 0.5;
+
+/** Places of a feature and its outline, about its own middle. */
+function placesOf(reference: Plane, mask: Uint8Array): { places: Places; middle: [number, number] } | null {
+  const { width, height, data } = reference;
+  const near = squaredDistances(mask, width, height);
+  const reach = (OUTLINE * width) ** 2;
+  const own: number[] = [];
+  near.forEach((d, i) => {
+    if (d <= reach) own.push(i);
+  });
+  if (own.length < LEAST_PLACES) return null;
+  const xs = own.map((i) => ((i % width) + 0.5 - width / 2) / width);
+  const ys = own.map((i) => (Math.floor(i / width) + 0.5 - height / 2) / width);
+  const middle: [number, number] = [
+    xs.reduce((a, b) => a + b, 0) / own.length,
+    ys.reduce((a, b) => a + b, 0) / own.length,
+  ];
+  return {
+    middle,
+    places: {
+      x: Float64Array.from(xs, (x) => x - middle[0]),
+      y: Float64Array.from(ys, (y) => y - middle[1]),
+      value: Float64Array.from(own, (i) => data[i] as number),
+    },
+  };
+}
+
+/** How alike the places are to the painting when their middle lies at a place of it. */
+function alike({ x, y, value }: Places, painting: Plane, [a, b, , c, d]: Affine, cx: number, cy: number): number {
+  let [pr, rr, pp, p1, r1, n] = [0, 0, 0, 0, 0, 0];
+  for (let k = 0; k < value.length; k++) {
+    const [px, py] = [x[k] as number, y[k] as number];
+    const [u, v] = [
+      (a * px + b * py + cx + 0.5) * painting.width,
+      (c * px + d * py + cy) * painting.width + painting.height / 2,
+    ];
+    if (u < 0 || v < 0 || u > painting.width || v > painting.height) continue;
+    const [p, r] = [between(painting, u, v), value[k] as number];
+    pr += p * r;
+    rr += r * r;
+    pp += p * p;
+    p1 += p;
+    r1 += r;
+    n++;
+  }
+  if (n < 0.6 * value.length) return -1;
+  const [vr, vp] = [rr - (r1 * r1) / n, pp - (p1 * p1) / n];
+  return (pr - (p1 * r1) / n) / Math.sqrt(Math.max(1e-9, vr * vp));
+}
+
+export interface Displaced {
+  readonly displacement: Displacement;
+  /** Lays the reference's places of it onto the painting. */
+  readonly map: Affine;
+  /** How alike it is to the painting where it was found, and where the whole has it: 1 the same. */
+  readonly likeness: number;
+  readonly unmoved: number;
+}
+
+/** How far each parameter of a feature's own map may be from where it was found: it is widened and slanted, hardly turned. */
+const REACH: Affine = [0.12, 0.12, 0.015, 0.03, 0.12, 0.015];
+
+/**
+ * How a feature is displaced against the whole. Both planes are local contrasts of one proportion; the mask lies on the
+ * reference's. Null where it is too small or too little like anything near.
+ */
+export function displacementOf(reference: Plane, painting: Plane, whole: Affine, mask: Uint8Array): Displaced | null {
+  const of = placesOf(reference, mask);
+  if (!of) return null;
+  const { places, middle } = of;
+  const [cx, cy] = placed(whole, ...middle);
+  const likeAt = (dx: number, dy: number) => alike(places, painting, whole, cx + dx, cy + dy);
+  const unmoved = likeAt(0, 0);
+  let best = { dx: 0, dy: 0, score: unmoved, likeness: unmoved };
+  for (let y = -FAR; y <= FAR; y++)
+    for (let x = -FAR; x <= FAR; x++) {
+      const [dx, dy] = [x * STEP, y * STEP];
+      const likeness = likeAt(dx, dy);
+      const score = likeness - COST * Math.hypot(dx, dy);
+      if (score > best.score) best = { dx, dy, score, likeness };
+    }
+  if (best.likeness < LEAST_LIKE) return null;
+  const [a, b, , c, d] = whole;
+  const start: Affine = [a, b, cx + best.dx, c, d, cy + best.dy];
+  const map = align({ places, painting, start, reach: REACH, softScale: SOFT });
+  const likeness = alike(places, painting, map, map[2], map[5]);
+  // About its own middle so far: about the picture's from here on.
+  const [mx, my] = middle;
+  const own: Affine = [
+    map[0],
+    map[1],
+    map[2] - map[0] * mx - map[1] * my,
+    map[3],
+    map[4],
+    map[5] - map[3] * mx - map[4] * my,
+  ];
+  return { displacement: told(map, whole, cx, cy), map: own, likeness, unmoved };
+}
+
+/** What a feature's own map does to the painting once the whole is done. */
+function told(map: Affine, [a, b, , c, d]: Affine, cx: number, cy: number): Displacement {
+  const det = a * d - b * c;
+  const [wide, lean, tall] = [
+    (map[0] * d - map[1] * c) / det,
+    (map[1] * a - map[0] * b) / det,
+    (map[4] * a - map[3] * b) / det,
+  ];
+  return {
+    dx: map[2] - cx,
+    dy: map[5] - cy,
+    width: wide,
+    height: tall,
+    slant: (Math.atan2(-lean, tall) * 180) / Math.PI,
+  };
+}

@@ -1,0 +1,87 @@
+/** Which features of a painting stand elsewhere than the whole has them: those that have a name, or what the picture's own parts suggest. */
+import type { Plane } from '../raster/between';
+import { objectOf } from '../tones/mass';
+import type { Affine } from './affine';
+import { type Displaced, displacementOf } from './feature';
+import { boxOf, maskOn, type ShapePlane } from './named-shapes';
+import type { PaintingResult } from './result';
+import { segments } from './segments';
+
+export interface FoundFeature extends Displaced {
+  readonly mask: Uint8Array;
+  readonly told: PaintingResult['displacements'][number];
+}
+
+/** What has no name is told only when it is off by this, widths: nobody asked about it. */
+const UNASKED = 0.014;
+/** A part of an object is told to stand elsewhere than its object from here on, widths. */
+const APART = 0.015;
+/** Parts of a picture that could be a feature, share of it. */
+const SIZES = { least: 0.004, most: 0.12 } as const;
+/** L* times places, as parts of a picture are cut. */
+const SCALE = 150;
+
+const joined = (masks: readonly Uint8Array[]): Uint8Array =>
+  (masks[0] as Uint8Array).map((_, i) => (masks.some((m) => m[i] === 1) ? 1 : 0));
+
+const far = (a: Displaced, b: Displaced) =>
+  Math.hypot(a.displacement.dx - b.displacement.dx, a.displacement.dy - b.displacement.dy);
+
+interface Ground {
+  /** Local contrasts of one proportion. */
+  readonly reference: Plane;
+  readonly painting: Plane;
+  readonly whole: Affine;
+}
+
+function found(mask: Uint8Array, name: string | null, displaced: Displaced, { reference }: Ground): FoundFeature[] {
+  const box = boxOf(mask, reference.width, reference.height);
+  return box ? [{ ...displaced, mask, told: { box, name, ...displaced.displacement } }] : [];
+}
+
+/** Of named shapes: each object as a whole, and each shape, which stands where its object does unless it plainly does not. */
+export function namedFeatures(shapes: ShapePlane, ground: Ground): FoundFeature[] {
+  const { reference, painting, whole } = ground;
+  const masks = shapes.names.map((_, k) => maskOn(shapes, k + 1, reference));
+  const objects = new Map<string, number[]>();
+  shapes.names.forEach((name, k) => {
+    const object = objectOf({ name });
+    objects.set(object, [...(objects.get(object) ?? []), k]);
+  });
+  return [...objects].flatMap(([object, members]) => {
+    const all = joined(members.map((k) => masks[k] as Uint8Array));
+    const together = displacementOf(reference, painting, whole, all);
+    const each = members.flatMap((k) => {
+      const mask = masks[k] as Uint8Array;
+      const alone = members.length === 1 ? together : displacementOf(reference, painting, whole, mask);
+      const own = !together
+        ? alone
+        : alone && far(alone, together) > APART && alone.likeness > together.likeness
+          ? alone
+          : together;
+      return own ? found(mask, shapes.names[k] as string, own, ground) : [];
+    });
+    return members.length > 1 && together ? [...found(all, object, together, ground), ...each] : each;
+  });
+}
+
+/** Where nothing has a name: parts of the picture that plainly stand elsewhere. */
+export function unnamedFeatures(target: Plane, ground: Ground): FoundFeature[] {
+  const { reference, painting, whole } = ground;
+  const { width, height } = reference;
+  const n = width * height;
+  const cut = segments({ planes: [{ plane: target, weight: 1 }], scale: SCALE, least: Math.round(SIZES.least * n) });
+  const sizes = new Int32Array(cut.count);
+  for (const part of cut.partOf) sizes[part] = (sizes[part] as number) + 1;
+  const able = [...sizes].flatMap((size, part) => (size <= SIZES.most * n ? [part] : []));
+  return able.flatMap((part) => {
+    const mask = Uint8Array.from(cut.partOf, (p) => (p === part ? 1 : 0));
+    const own = displacementOf(reference, painting, whole, mask);
+    return own && Math.hypot(own.displacement.dx, own.displacement.dy) > UNASKED && own.likeness - own.unmoved > PLAINLY
+      ? found(mask, null, own, ground)
+      : [];
+  });
+}
+
+/** How much more alike something without a name must be where it was found than where it should be. */
+const PLAINLY = 0.15;

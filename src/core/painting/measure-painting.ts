@@ -1,0 +1,160 @@
+/** Measures a painting against its reference: how the whole sits and how light it is, then what single parts are off by. */
+import type { Calibration } from '../capture/calibration';
+import { type CaptureIssue, refuses } from '../capture/gate';
+import { anchored } from '../capture/open-corners';
+import { type Framing, openPainting } from '../capture/open-painting';
+import { lightnessOver } from '../capture/lightness-over';
+import type { MeasureTools } from '../capture/tools';
+import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
+import type { Ends } from '../exercise/scale';
+import { quantile } from '../fitting/quantile';
+import { type BoxMm, boxMm } from '../geometry/box';
+import type { Photo } from '../raster/photo';
+import { type Plane, shrunk } from '../raster/between';
+import { registrationOf } from './affine';
+import { alignWhole } from './align-whole';
+import { namedFeatures, unnamedFeatures } from './features';
+import { localContrast } from './local-contrast';
+import { readShapes, type ShapePlane } from './named-shapes';
+import { laidWith, readParts } from './read-parts';
+import { regionsOf } from './regions';
+import { PAINTING_RESULT_VERSION, type PaintingResult } from './result';
+import { onCurve, type ValueCurve, valueCurve } from './value-curve';
+
+export interface PaintingReference {
+  /** L* as the picture has it, and as paint is to have it. */
+  readonly lightness: Plane;
+  readonly target: Plane;
+  /** Shapes that have a name, on the same places. */
+  readonly shapes: ShapePlane | null;
+}
+
+export interface PaintingRequest extends Framing {
+  readonly reference: PaintingReference;
+  /** Where the lightest and the darkest place are put when nothing of known lightness is in the picture, L*. */
+  readonly ends: Ends;
+  /** What a step of the exercise is, L*. */
+  readonly step: number;
+  /** How many steps a part may be off by. */
+  readonly toleranceSteps: number;
+}
+
+export interface PaintingMeasured {
+  readonly result: PaintingResult;
+  /** The painting's own lightness; null where nothing was read. */
+  readonly lightness: Plane | null;
+}
+
+/** Samples across the longer side. */
+const SAMPLES = 900;
+/** Grain is smoothed by this share of the longer side. */
+const SMOOTH = 0.0015;
+/** The outermost samples: the frame's line, and paper where a hand wavered. */
+const RIM = 3;
+/** Values are compared on a grid of so many places across: squinted at, brush strokes fuse. */
+const GRID = 240;
+/** Places by which both are softened before their drawing is compared. */
+const BLUR = 0.8;
+/** What stands further from its place than this, widths, is read where it stands. */
+const ASTRAY = 0.006;
+
+/** Lightness below which 5, 50 and 95 percent lie. */
+const percentiles = (lightness: Float32Array) => ({
+  p5: quantile(lightness, 0.05),
+  p50: quantile(lightness, 0.5),
+  p95: quantile(lightness, 0.95),
+});
+
+/** Middle and contrast of a curve, as a straight line through what it makes of the ends and the middle. */
+function wholeOf(curve: ValueCurve): NonNullable<PaintingResult['overall']> {
+  const [first, last] = [curve[0], curve.at(-1)];
+  if (!first || !last) throw new RangeError('A curve has two ends.');
+  const offset = curve.reduce((s, p) => s + p.painted - p.target, 0) / curve.length;
+  return {
+    curve: [...curve],
+    offset,
+    contrast: (last.painted - first.painted) / Math.max(1e-6, last.target - first.target),
+  };
+}
+
+/** In relative mode: the lightest hundredth at the light end, the darkest at the dark one. */
+function placedBetween(calibration: Calibration, lightness: Float32Array, ends: Ends): (l: number) => number {
+  const [light, dark] = [quantile(lightness, 0.99), quantile(lightness, 0.01)].map(lightnessToLuminance) as [
+    number,
+    number,
+  ];
+  const { anchor } = anchored(
+    calibration,
+    { light, dark },
+    { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) },
+  );
+  return (l) =>
+    luminanceToLightness(anchor ? anchor.gain * (lightnessToLuminance(l) - anchor.offset) : lightnessToLuminance(l));
+}
+
+/** The box without its rim. */
+function inner(box: BoxMm, rim: number): BoxMm {
+  return boxMm(box.xMm + rim, box.yMm + rim, box.widthMm - 2 * rim, box.heightMm - 2 * rim);
+}
+
+/** A plane on a grid of so many places across, of another plane's proportion. */
+const onGrid = (plane: Plane, across: number, like: Plane): Plane =>
+  shrunk(plane, Math.min(plane.width, across), Math.min(plane.height, Math.round((across * like.height) / like.width)));
+
+/**
+ * Reads a painting against its reference. A photograph that can't be used comes back with `accepted: false` and what to do.
+ * Throws BadCorners and WrongCard on what was given beside it.
+ */
+export async function measurePainting(
+  photo: Photo,
+  request: PaintingRequest,
+  tools: MeasureTools,
+): Promise<PaintingMeasured> {
+  tools.onStage?.('finding the sheet');
+  const { base, issues, found } = await openPainting(photo, request, tools);
+  const nothing = (more: readonly CaptureIssue[] = []): PaintingResult => ({
+    version: PAINTING_RESULT_VERSION,
+    kind: 'painting',
+    capture: { ...base, accepted: false, uncertainty: null, issues: [...issues, ...more] },
+    registration: null,
+    overall: null,
+    regions: [],
+    displacements: [],
+    shapes: [],
+    range: null,
+  });
+  if (!found) return { result: nothing(), lightness: null };
+  tools.onStage?.('reading the steps');
+  const { reference } = request;
+  const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
+  const read = lightnessOver(photo, found.calibration, inner(found.box, RIM * apart), apart, SMOOTH * SAMPLES);
+  const placed = found.relative ? placedBetween(found.calibration, read.data, request.ends) : (l: number) => l;
+  const painting: Plane = found.relative ? { ...read, data: read.data.map(placed) } : read;
+  tools.onStage?.('comparing');
+  const { map } = alignWhole(reference.target, painting);
+  const target = onGrid(reference.target, GRID, reference.target);
+  const ground = {
+    reference: localContrast(target, BLUR),
+    painting: localContrast(onGrid(painting, GRID, reference.target), BLUR),
+    whole: map,
+  };
+  const features = reference.shapes ? namedFeatures(reference.shapes, ground) : unnamedFeatures(target, ground);
+  const astray = features.filter(({ told }) => Math.hypot(told.dx, told.dy) > ASTRAY);
+  const lies = laidWith(onGrid(painting, 2 * GRID, reference.target), map, astray, target.width, target.height);
+  const parts = readParts(target, lies);
+  const curve = valueCurve(parts.parts);
+  const regions = regionsOf(parts, curve, request.toleranceSteps * request.step);
+  return {
+    result: {
+      ...nothing(),
+      capture: { ...base, accepted: !refuses(issues), uncertainty: found.uncertainty(50), issues },
+      registration: registrationOf(map, reference.target.height / reference.target.width),
+      overall: wholeOf(curve),
+      regions: regions.map((r) => ({ ...r, deltaSteps: r.deltaLightness / request.step })),
+      displacements: features.map(({ told }) => told),
+      shapes: reference.shapes ? readShapes(reference.shapes, target, lies, (t) => onCurve(curve, t)) : [],
+      range: { student: percentiles(painting.data), reference: percentiles(reference.lightness.data) },
+    },
+    lightness: painting,
+  };
+}

@@ -1,0 +1,136 @@
+/** A painting laid on its reference and cut into parts: what each was to be, and what it became. */
+import { between, type Plane } from '../raster/between';
+import { squaredDistances } from '../raster/distance';
+import { type Affine, placed, undone } from './affine';
+import { segments, type Segments } from './segments';
+
+/** A part of the picture that was painted as one. */
+export interface ReadPart {
+  readonly id: number;
+  /** Of what lies well inside it, L*. */
+  readonly target: number;
+  readonly painted: number;
+  /** Share of the picture. */
+  readonly area: number;
+  /** Places from its middle to its edge. */
+  readonly depth: number;
+}
+
+export interface ReadParts {
+  readonly cut: Segments;
+  readonly parts: readonly ReadPart[];
+}
+
+/** The painting on the places of its reference; NaN where it does not reach. */
+export function laidOn(painting: Plane, map: Affine, width: number, height: number): Plane {
+  const data = new Float32Array(width * height);
+  for (let i = 0; i < data.length; i++) {
+    const [x, y] = placed(
+      map,
+      ((i % width) + 0.5 - width / 2) / width,
+      (Math.floor(i / width) + 0.5 - height / 2) / width,
+    );
+    const [u, v] = [(x + 0.5) * painting.width, y * painting.width + painting.height / 2];
+    data[i] = u < 0 || v < 0 || u > painting.width || v > painting.height ? NaN : between(painting, u, v);
+  }
+  return { width, height, data };
+}
+
+/**
+ * The same with features that stand elsewhere: each is read where it stands, and what it covers there is not read at all.
+ * Masks lie on the places of the result.
+ */
+export function laidWith(
+  painting: Plane,
+  whole: Affine,
+  features: readonly { readonly mask: Uint8Array; readonly map: Affine }[],
+  width: number,
+  height: number,
+): Plane {
+  const base = laidOn(painting, whole, width, height);
+  for (const { mask, map } of features) {
+    const own = laidOn(painting, map, width, height);
+    const back = undone(map);
+    for (let i = 0; i < mask.length; i++) {
+      if (mask[i] === 1) {
+        base.data[i] = own.data[i] as number;
+        continue;
+      }
+      const [x, y] = placed(
+        back,
+        ...placed(whole, ((i % width) + 0.5 - width / 2) / width, (Math.floor(i / width) + 0.5 - height / 2) / width),
+      );
+      const [c, r] = [Math.floor((x + 0.5) * width), Math.floor(y * width + height / 2)];
+      if (c >= 0 && r >= 0 && c < width && r < height && mask[r * width + c] === 1) base.data[i] = NaN;
+    }
+  }
+  return base;
+}
+
+/** Smaller parts (share of the picture) are joined to a neighbour. */
+const LEAST_PART = 0.0015;
+/** L* times places by which small parts may differ more. */
+const SCALE = 60;
+/** A step of what is painted weighs as much as one of what was wanted. */
+const PAINTED = 1;
+/** So near to a part's edge, in places, brushes and hands of two parts meet. */
+const MEETING = 1.5;
+
+/** Both planes lie on the same places; what the painting does not reach is of no part. */
+export function readParts(target: Plane, painted: Plane): ReadParts {
+  const { width, height } = target;
+  const filled = { ...painted, data: painted.data.map((l, i) => (Number.isNaN(l) ? (target.data[i] as number) : l)) };
+  const cut = segments({
+    planes: [
+      { plane: target, weight: 1 },
+      { plane: filled, weight: PAINTED },
+    ],
+    scale: SCALE,
+    least: Math.max(4, Math.round(LEAST_PART * width * height)),
+  });
+  const edge = new Uint8Array(width * height);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const i = y * width + x;
+      const other =
+        (x + 1 < width && cut.partOf[i + 1] !== cut.partOf[i]) ||
+        (y + 1 < height && cut.partOf[i + width] !== cut.partOf[i]) ||
+        (x > 0 && cut.partOf[i - 1] !== cut.partOf[i]) ||
+        (y > 0 && cut.partOf[i - width] !== cut.partOf[i]);
+      if (other) edge[i] = 1;
+    }
+  const far = squaredDistances(edge, width, height);
+  const depth = new Float64Array(cut.count);
+  far.forEach((d, i) => {
+    const k = cut.partOf[i] as number;
+    if (d > (depth[k] as number)) depth[k] = d;
+  });
+  const sums = Array.from({ length: cut.count }, () => ({ places: 0, weight: 0, target: 0, painted: 0 }));
+  for (let i = 0; i < far.length; i++) {
+    const own = sums[cut.partOf[i] as number] as (typeof sums)[number];
+    own.places++;
+    const l = painted.data[i] as number;
+    // Thin parts are read along their middle, thick ones where no edge is near.
+    const deep = Math.sqrt(depth[cut.partOf[i] as number] as number);
+    if (Number.isNaN(l) || Math.sqrt(far[i] as number) < Math.min(MEETING, 0.7 * deep)) continue;
+    own.weight++;
+    own.target += target.data[i] as number;
+    own.painted += l;
+  }
+  return {
+    cut,
+    parts: sums.flatMap((s, id) =>
+      s.weight === 0
+        ? []
+        : [
+            {
+              id,
+              target: s.target / s.weight,
+              painted: s.painted / s.weight,
+              area: s.places / (width * height),
+              depth: Math.sqrt(depth[id] as number),
+            },
+          ],
+    ),
+  };
+}

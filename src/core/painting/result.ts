@@ -1,0 +1,71 @@
+/** The measurement of a painting against its reference as JSON. */
+import { z } from 'zod';
+import { captureSchema } from '../capture/capture-result';
+import { shareBoxSchema } from '../geometry/share-box';
+import { registrationSchema } from './affine';
+
+/** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
+export const PAINTING_RESULT_VERSION = 1;
+
+const lightness = z.number();
+const percentiles = z.object({ p5: lightness, p50: lightness, p95: lightness });
+
+/** Why a painting can't be of its reference, or not of all of it. */
+export const MISFITS = ['not_the_reference', 'mirrored', 'upside_down', 'cropped'] as const;
+export type Misfit = (typeof MISFITS)[number];
+
+export const paintingResultSchema = z.object({
+  version: z.literal(PAINTING_RESULT_VERSION),
+  kind: z.literal('painting'),
+  capture: captureSchema,
+  /** Null where the painting was not laid on its reference. */
+  registration: registrationSchema.nullable(),
+  /**
+   * What is wrong with the whole: painted L* against target L*, rising. `offset` is how much too light all of it is, `contrast`
+   * how much of its range is left (1 where all is).
+   */
+  overall: z
+    .object({
+      curve: z.array(z.object({ target: lightness, painted: lightness })),
+      offset: z.number(),
+      contrast: z.number(),
+    })
+    .nullable(),
+  /** Parts that are beyond tolerance once the whole is taken off; `deltaLightness` is painted less target, all in all. */
+  regions: z.array(
+    z.object({
+      box: shareBoxSchema,
+      area: z.number(),
+      deltaLightness: z.number(),
+      residual: z.number(),
+      deltaSteps: z.number(),
+    }),
+  ),
+  /** Features that stand elsewhere than the whole has them: in widths, ratios, degrees clockwise. */
+  displacements: z.array(
+    z.object({
+      box: shareBoxSchema,
+      name: z.string().nullable(),
+      dx: z.number(),
+      dy: z.number(),
+      width: z.number(),
+      height: z.number(),
+      slant: z.number(),
+    }),
+  ),
+  /** Named shapes, each as it was read. */
+  shapes: z.array(
+    z.object({
+      name: z.string(),
+      box: shareBoxSchema,
+      area: z.number(),
+      lightness: lightness.nullable(),
+      target: lightness,
+      deltaLightness: z.number().nullable(),
+      residual: z.number().nullable(),
+    }),
+  ),
+  /** Lightness that 5, 50 and 95 percent of each lie below; the reference's own, not mapped to paint. */
+  range: z.object({ student: percentiles, reference: percentiles }).nullable(),
+});
+export type PaintingResult = z.infer<typeof paintingResultSchema>;

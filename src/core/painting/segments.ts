@@ -1,0 +1,92 @@
+/**
+ * A picture cut into parts that are one thing to the eye: neighbours are joined while they differ no more than what lies in
+ * each of them, and a little more for small ones. P. F. Felzenszwalb and D. P. Huttenlocher, "Efficient graph-based image
+ * segmentation", IJCV 59 (2004), on planes that are weighed together.
+ */
+import type { Plane } from '../raster/between';
+
+export interface Segments {
+  readonly width: number;
+  readonly height: number;
+  /** Number from 0 of the part that each place is of. */
+  readonly partOf: Int32Array;
+  readonly count: number;
+}
+
+export interface CutRequest {
+  /** Planes of one size, all in L*, and what a step in each weighs. */
+  readonly planes: readonly { readonly plane: Plane; readonly weight: number }[];
+  /** How much more than within itself a small part may differ from a neighbour: L* times places. */
+  readonly scale: number;
+  /** Smaller parts (places) are joined to the neighbour that is most alike. */
+  readonly least: number;
+}
+
+/** Cuts planes of L* into parts. Throws RangeError without any plane. */
+export function segments({ planes, scale, least }: CutRequest): Segments {
+  const first = planes[0];
+  if (!first) throw new RangeError('There is nothing to cut.');
+  const { width, height } = first.plane;
+  const n = width * height;
+  const differ = (i: number, j: number) => {
+    let sum = 0;
+    for (const { plane, weight } of planes) {
+      const d = weight * ((plane.data[i] as number) - (plane.data[j] as number));
+      sum += d * d;
+    }
+    return Math.sqrt(sum);
+  };
+  const edges: { readonly from: Int32Array; readonly to: Int32Array; readonly weight: Float32Array } = {
+    from: new Int32Array(2 * n),
+    to: new Int32Array(2 * n),
+    weight: new Float32Array(2 * n),
+  };
+  let count = 0;
+  const put = (i: number, j: number) => {
+    edges.from[count] = i;
+    edges.to[count] = j;
+    edges.weight[count++] = differ(i, j);
+  };
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const i = y * width + x;
+      if (x + 1 < width) put(i, i + 1);
+      if (y + 1 < height) put(i, i + width);
+    }
+  const order = Uint32Array.from({ length: count }, (_, k) => k).sort(
+    (a, b) => (edges.weight[a] as number) - (edges.weight[b] as number),
+  );
+  const parent = Int32Array.from({ length: n }, (_, i) => i);
+  const size = new Int32Array(n).fill(1);
+  const within = new Float32Array(n);
+  const root = (i: number): number => {
+    let r = i;
+    while (parent[r] !== r) r = parent[r] = parent[parent[r] as number] as number;
+    return r;
+  };
+  const join = (a: number, b: number, weight: number) => {
+    const [big, small] = (size[a] as number) >= (size[b] as number) ? [a, b] : [b, a];
+    parent[small] = big;
+    size[big] = (size[big] as number) + (size[small] as number);
+    within[big] = weight;
+  };
+  for (const k of order) {
+    const [a, b] = [root(edges.from[k] as number), root(edges.to[k] as number)];
+    const weight = edges.weight[k] as number;
+    const allowed = (r: number) => (within[r] as number) + scale / (size[r] as number);
+    if (a !== b && weight <= Math.min(allowed(a), allowed(b))) join(a, b, weight);
+  }
+  for (const k of order) {
+    const [a, b] = [root(edges.from[k] as number), root(edges.to[k] as number)];
+    if (a !== b && Math.min(size[a] as number, size[b] as number) < least)
+      join(a, b, Math.max(within[a] as number, within[b] as number));
+  }
+  const number = new Map<number, number>();
+  const partOf = Int32Array.from({ length: n }, (_, i) => {
+    const r = root(i);
+    const own = number.get(r) ?? number.size;
+    number.set(r, own);
+    return own;
+  });
+  return { width, height, partOf, count: number.size };
+}

@@ -1,0 +1,91 @@
+/**
+ * The simulated student who paints from a picture: draws it by hand, mixes greys for what is seen, some shapes mistaken,
+ * and paints from large brushes to small. Each fault is planted with its place and size; what came to stand where is told
+ * beside the painted surface.
+ */
+import { labToLinearRgb } from '@/core/colour/lab';
+import { raster } from '@/core/raster/raster';
+import { type Brushes, paintStrokes } from './brushwork';
+import { draw, type Drawing, type Hand, type SeenPicture } from './drawing-hand';
+import type { PaintedFrameMm } from './notan-painter';
+import { chance, smoothNoise } from './random';
+import type { Surface } from './reflectance';
+
+export interface PicturePlan extends Hand, Brushes {
+  /** From the L* of the picture to the L* that is meant on the canvas. */
+  readonly value: (lightness: number) => number;
+  /** L* by which shapes are mistaken, by their number. */
+  readonly mistaken: ReadonlyMap<number, number>;
+  /** L* of the ground. */
+  readonly ground: number;
+  /** Strength of the strokes' own texture, L*. */
+  readonly streaks: number;
+  /** a* and b* of the paint; grey unless said. */
+  readonly hue?: readonly [a: number, b: number];
+}
+
+export interface PaintedPicture {
+  readonly surface: Surface;
+  /** Of the canvas, row by row: what was drawn where, what was meant there and what came to stand, L*. */
+  readonly canvas: {
+    readonly width: number;
+    readonly height: number;
+    readonly drawing: Drawing;
+    readonly meant: Float32Array;
+    readonly painted: Float32Array;
+  };
+}
+
+/** The canvas is worked on this fine, places across. */
+const ACROSS = 900;
+
+/** L* between places of the picture; places count from their middles. */
+function lightnessAt({ lightness, width, height }: SeenPicture, x: number, y: number): number {
+  const [u, v] = [Math.min(width - 1, Math.max(0, x - 0.5)), Math.min(height - 1, Math.max(0, y - 0.5))];
+  const [c, r] = [Math.min(width - 2, Math.floor(u)), Math.min(height - 2, Math.floor(v))];
+  const [a, b] = [u - c, v - r];
+  const at = (dx: number, dy: number) => lightness[(r + dy) * width + c + dx] as number;
+  return (1 - b) * ((1 - a) * at(0, 0) + a * at(1, 0)) + b * ((1 - a) * at(0, 1) + a * at(1, 1));
+}
+
+/** Paints a copy of the surface inside the frame. */
+export function paintPicture(
+  printed: Surface,
+  frame: PaintedFrameMm,
+  picture: SeenPicture,
+  plan: PicturePlan,
+  seed: number,
+): PaintedPicture {
+  const own = chance(seed).fork('picture');
+  const [across, down] = [ACROSS, Math.round((ACROSS * frame.heightMm) / frame.widthMm)];
+  const drawing = draw(picture, plan, across, down, own.fork('hand'));
+  const meant = Float32Array.from(
+    drawing.x,
+    (x, i) =>
+      plan.value(lightnessAt(picture, x, drawing.y[i] as number)) +
+      (plan.mistaken.get(drawing.shapeOf[i] as number) ?? 0),
+  );
+  const painted = paintStrokes(meant, across, down, plan.ground, plan, own.fork('brushes'));
+  const { width, height } = printed.reflectance;
+  const data = Float32Array.from(printed.reflectance.data);
+  const perMm = printed.dpi / 25.4;
+  const strokes = own.whole(1, 1e9);
+  const [a, b] = plan.hue ?? [0, 0];
+  const canvas: SeenPicture = { width: across, height: down, lightness: painted, shapeOf: drawing.shapeOf };
+  const [x0, y0] = [Math.round(frame.xMm * perMm), Math.round(frame.yMm * perMm)];
+  const [x1, y1] = [
+    Math.min(width, Math.round((frame.xMm + frame.widthMm) * perMm)),
+    Math.min(height, Math.round((frame.yMm + frame.heightMm) * perMm)),
+  ];
+  for (let py = y0; py < y1; py++)
+    for (let px = x0; px < x1; px++) {
+      const [x, y] = [(px + 0.5 - x0) / (x1 - x0), (py + 0.5 - y0) / (y1 - y0)];
+      const value = lightnessAt(canvas, x * across, y * down);
+      const stroke = smoothNoise((x * frame.widthMm) / 1.3, (y * frame.heightMm) / 14, strokes);
+      data.set(labToLinearRgb([value + (0.4 + plan.streaks) * stroke, a, b]), (py * width + px) * 3);
+    }
+  return {
+    surface: { reflectance: raster('linear', width, height, 3, data), dpi: printed.dpi },
+    canvas: { width: across, height: down, drawing, meant, painted },
+  };
+}

@@ -1,0 +1,79 @@
+/** Measuring a painting against a reference picture, both from files on disk. */
+import type { KnownCard } from '@/core/capture/open-sheet';
+import type { Target } from '@/core/capture/target';
+import type { Judging } from '@/core/exercise/judging';
+import type { Ends } from '@/core/exercise/scale';
+import { defaultTerms, kindsOnSheetOf } from '@/core/kinds/table';
+import { measurePainting, type PaintingReference } from '@/core/painting/measure-painting';
+import type { ShapePlane } from '@/core/painting/named-shapes';
+import type { PaintingResult } from '@/core/painting/result';
+import { luminancePlane, softLightness } from '@/core/reference/luminance-plane';
+import { valueMap, valueSpan } from '@/core/reference/value-map';
+import { UnusablePicture, withPhoto } from '../decoding/decode';
+import { loadOpenCv } from '../decoding/opencv';
+import { readQr } from '../decoding/read-qr';
+import type { Stage } from './measure';
+import { shapesFrom } from './shapes-file';
+
+export interface PaintingTask {
+  readonly file: string;
+  readonly reference: string;
+  /** JSON that names the shapes of the reference, beside a picture of their labels. */
+  readonly shapes?: string;
+  readonly ends: Ends;
+  readonly key: Judging['key'];
+  readonly pushPercent: number;
+  readonly target: Target;
+  readonly card?: KnownCard;
+}
+
+/** Of the command line a sheet is expected that has one frame to paint a picture in. */
+const FRAMED = kindsOnSheetOf(defaultTerms('monochrome-painting'));
+/** Steps of the command line's measure: nine from end to end, as most classes count. */
+const STEPS = 9;
+const TOLERANCE_STEPS = 0.5;
+const LEAST_SIDE_PX = 32;
+
+async function referenceFrom({ reference, shapes, ends, key, pushPercent }: PaintingTask): Promise<PaintingReference> {
+  const plane = await withPhoto(reference, null, (photo) => luminancePlane(photo));
+  if (Math.min(plane.width, plane.height) < LEAST_SIDE_PX)
+    throw new UnusablePicture(
+      `The reference is ${plane.width} x ${plane.height} pixels: give a picture of at least ${LEAST_SIDE_PX} each way.`,
+    );
+  const { width, height, data } = softLightness(plane, 0);
+  const { of } = valueMap(valueSpan(data), { ends, key, pushPercent });
+  const named: ShapePlane | null = shapes === undefined ? null : await shapesFrom(shapes, { width, height });
+  return {
+    lightness: { width, height, data },
+    target: { width, height, data: data.map(of) },
+    shapes: named,
+  };
+}
+
+/** Throws UnusablePicture when a file can't be used; BadCorners and WrongCard on what was given beside the photograph. */
+export async function measurePaintingFile(
+  task: PaintingTask,
+  onStage?: (stage: Stage) => void,
+): Promise<PaintingResult> {
+  onStage?.('opening the picture');
+  const reference = await referenceFrom(task);
+  const { cv } = await loadOpenCv();
+  const { ends, target, card } = task;
+  const { result } = await withPhoto(task.file, null, (photo) =>
+    measurePainting(
+      photo,
+      {
+        reference,
+        ends,
+        step: (ends.light - ends.dark) / (STEPS - 1),
+        toleranceSteps: TOLERANCE_STEPS,
+        target,
+        expected: { exercise: null, student: null },
+        sheetKinds: FRAMED,
+        ...(card && { card }),
+      },
+      { cv, readQr, ...(onStage && { onStage }) },
+    ),
+  );
+  return result;
+}
