@@ -10,6 +10,7 @@ const entries = {
   render: 'src/demo/render/write.ts',
   bench: 'bench/main.ts',
   'bench-trial': 'bench/trial.ts',
+  'bench-painting': 'bench/painting/painting-trial.ts',
   'bench-dab': 'bench/dab-trial.ts',
   'bench-notan': 'bench/notan-trial.ts',
   'bench-masses': 'bench/mass-trial.ts',

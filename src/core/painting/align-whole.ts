@@ -7,6 +7,7 @@ import { localContrast } from './local-contrast';
 
 /** Places across at which it is looked for, and then laid on more and more exactly. */
 const ROUGH = 48;
+const ROUGH_BLUR = 0.7;
 const FINER = [96, 192, 384] as const;
 /** Of the finest places only those count that stand out, the strongest first: flat ones say nothing of where they are. */
 const MOST_PLACES = 12_000;
@@ -101,25 +102,33 @@ export interface AlignedWhole {
   readonly likeness: number;
 }
 
-/** Both planes L* of the same proportion, the painting's of any scale. */
-export function alignWhole(reference: Plane, painting: Plane): AlignedWhole {
-  const at = (across: number, blur: number) =>
-    [reference, painting].map((plane) => localContrast(sized(plane, across), blur)) as [Plane, Plane];
-  const [roughReference, roughPainting] = at(ROUGH, 0.7);
-  let best = { map: AS_IT_IS, likeness: -1 };
+/** What is compared roughly of a plane of L*. */
+export const roughContrast = (plane: Plane): Plane => localContrast(sized(plane, ROUGH), ROUGH_BLUR);
+
+/** The map under which two rough contrasts are most alike, of those that people's hands make. */
+export function roughMap(reference: Plane, painting: Plane): AlignedWhole {
+  let best: AlignedWhole = { map: AS_IT_IS, likeness: -1 };
   for (const turn of TURNS)
     for (const stretch of STRETCHES) {
       const [c, s] = [stretch * Math.cos(turn), stretch * Math.sin(turn)];
       for (const ty of SHIFTS)
         for (const tx of SHIFTS) {
           const map: Affine = [c, -s, tx, s, c, ty];
-          const own = likeness(roughReference, roughPainting, map);
+          const own = likeness(reference, painting, map);
           if (own > best.likeness) best = { map, likeness: own };
         }
     }
-  let map = best.map;
+  return best;
+}
+
+/** Lays a painting on its reference. Both planes L* of the same proportion, the painting's of any scale. */
+export function alignWhole(reference: Plane, painting: Plane): AlignedWhole {
+  const [roughReference, roughPainting] = [roughContrast(reference), roughContrast(painting)];
+  let { map } = roughMap(roughReference, roughPainting);
   for (const across of FINER) {
-    const [fineReference, finePainting] = at(across, 1);
+    const [fineReference, finePainting] = [reference, painting].map((plane) =>
+      localContrast(sized(plane, across), 1),
+    ) as [Plane, Plane];
     const places = placesOf(fineReference, MOST_PLACES);
     for (let round = 0; round < ROUNDS; round++) {
       const weight = trusted(places, finePainting, map);

@@ -11,10 +11,11 @@ import { quantile } from '../fitting/quantile';
 import { type BoxMm, boxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import { type Plane, shrunk } from '../raster/between';
-import { registrationOf } from './affine';
+import { type Affine, registrationOf } from './affine';
 import { alignWhole } from './align-whole';
 import { namedFeatures, unnamedFeatures } from './features';
 import { localContrast } from './local-contrast';
+import { misfitOf } from './misfit';
 import { readShapes, type ShapePlane } from './named-shapes';
 import { laidWith, readParts } from './read-parts';
 import { regionsOf } from './regions';
@@ -97,6 +98,12 @@ function inner(box: BoxMm, rim: number): BoxMm {
   return boxMm(box.xMm + rim, box.yMm + rim, box.widthMm - 2 * rim, box.heightMm - 2 * rim);
 }
 
+/** A map onto what was read, as one onto all that was painted. */
+function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affine {
+  const [wide, tall] = [read.widthMm / whole.widthMm, read.heightMm / whole.heightMm];
+  return [a * wide, b * wide, tx * wide, c * tall, d * tall, ty * tall];
+}
+
 /** A plane on a grid of so many places across, of another plane's proportion. */
 const onGrid = (plane: Plane, across: number, like: Plane): Plane =>
   shrunk(plane, Math.min(plane.width, across), Math.min(plane.height, Math.round((across * like.height) / like.width)));
@@ -127,11 +134,14 @@ export async function measurePainting(
   tools.onStage?.('reading the steps');
   const { reference } = request;
   const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
-  const read = lightnessOver(photo, found.calibration, inner(found.box, RIM * apart), apart, SMOOTH * SAMPLES);
+  const box = inner(found.box, RIM * apart);
+  const read = lightnessOver(photo, found.calibration, box, apart, SMOOTH * SAMPLES);
   const placed = found.relative ? placedBetween(found.calibration, read.data, request.ends) : (l: number) => l;
   const painting: Plane = found.relative ? { ...read, data: read.data.map(placed) } : read;
   tools.onStage?.('comparing');
-  const { map } = alignWhole(reference.target, painting);
+  const { map, likeness } = alignWhole(reference.target, painting);
+  const misfit = misfitOf(reference.target, painting, likeness);
+  if (misfit) return { result: nothing([misfit]), lightness: painting };
   const target = onGrid(reference.target, GRID, reference.target);
   const ground = {
     reference: localContrast(target, BLUR),
@@ -148,7 +158,7 @@ export async function measurePainting(
     result: {
       ...nothing(),
       capture: { ...base, accepted: !refuses(issues), uncertainty: found.uncertainty(50), issues },
-      registration: registrationOf(map, reference.target.height / reference.target.width),
+      registration: registrationOf(onWhole(map, box, found.box), reference.target.height / reference.target.width),
       overall: wholeOf(curve),
       regions: regions.map((r) => ({ ...r, deltaSteps: r.deltaLightness / request.step })),
       displacements: features.map(({ told }) => told),

@@ -10,10 +10,6 @@ export const PAINTING_RESULT_VERSION = 1;
 const lightness = z.number();
 const percentiles = z.object({ p5: lightness, p50: lightness, p95: lightness });
 
-/** Why a painting can't be of its reference, or not of all of it. */
-export const MISFITS = ['not_the_reference', 'mirrored', 'upside_down', 'cropped'] as const;
-export type Misfit = (typeof MISFITS)[number];
-
 export const paintingResultSchema = z.object({
   version: z.literal(PAINTING_RESULT_VERSION),
   kind: z.literal('painting'),

@@ -1,0 +1,87 @@
+/** Whether a painting can be of its reference at all: compared roughly, as it is, mirrored, turned, and as a part of it. */
+import { type CaptureIssue, GATE, issue } from '../capture/gate';
+import { type Plane } from '../raster/between';
+import type { Affine } from './affine';
+import { likeness, roughContrast, roughMap } from './align-whole';
+
+/** A part of the reference that fills the painting: how much of its width and height that is. */
+const PARTS = [1, 0.8, 0.65, 0.5] as const;
+/** Where such a part begins, in steps over what is left of the reference. */
+const PLACES = 5;
+/** So unlike its reference a painting has to be before it is looked for elsewhere in it. */
+const ASKS = 0.75;
+
+/** A plane seen in a mirror, or standing on its head. */
+function turned({ width, height, data }: Plane, how: 'mirrored' | 'upside_down'): Plane {
+  return {
+    width,
+    height,
+    data: Float32Array.from(data, (_, i) => {
+      const [x, y] = [i % width, Math.floor(i / width)];
+      return how === 'mirrored'
+        ? (data[y * width + width - 1 - x] as number)
+        : (data[(height - 1 - y) * width + width - 1 - x] as number);
+    }),
+  };
+}
+
+/** The part of the reference that is most like the whole painting, and how much so. */
+function bestPart(reference: Plane, painting: Plane): { like: number; box: CaptureIssue['box'] } {
+  const tall = reference.height / reference.width;
+  let best: { like: number; box: CaptureIssue['box'] } = { like: -1, box: null };
+  for (const width of PARTS)
+    for (const height of PARTS) {
+      if (width === 1 && height === 1) continue;
+      for (let row = 0; row < PLACES; row++)
+        for (let column = 0; column < PLACES; column++) {
+          if ((width === 1 && column > 0) || (height === 1 && row > 0)) continue;
+          const [x, y] = [((1 - width) * column) / (PLACES - 1), ((1 - height) * row) / (PLACES - 1)];
+          const [cx, cy] = [x + width / 2 - 0.5, (y + height / 2 - 0.5) * tall];
+          const map: Affine = [1 / width, 0, -cx / width, 0, 1 / height, -cy / height];
+          const like = likeness(reference, painting, map);
+          if (like > best.like) best = { like, box: { x, y, width, height } };
+        }
+    }
+  return best;
+}
+
+/**
+ * Why a painting can't be of its reference, or of all of it; null where it is. `own` is how alike the two were found to be as
+ * they lie. Both planes L* of one proportion.
+ */
+export function misfitOf(reference: Plane, painting: Plane, own: number): CaptureIssue | null {
+  if (own >= ASKS) return null;
+  const [of, seen] = [roughContrast(reference), roughContrast(painting)];
+  const plainly = own + GATE.mirrored.limit;
+  const mirrored = roughMap(turned(of, 'mirrored'), seen).likeness;
+  const head = roughMap(turned(of, 'upside_down'), seen).likeness;
+  const part = bestPart(of, seen);
+  const best = Math.max(mirrored, head, part.like);
+  if (best > plainly && best > GATE.not_the_reference.limit) {
+    if (best === mirrored)
+      return issue(
+        'mirrored',
+        mirrored - own,
+        'The painting is the other way round than its picture: turn mirroring off in the camera, or choose the picture it was painted from.',
+      );
+    if (best === head)
+      return issue(
+        'upside_down',
+        head - own,
+        'The painting stands on its head: turn the photograph round and send it again.',
+      );
+    return issue(
+      'cropped',
+      part.like - own,
+      'Only a part of the picture seems to be painted: photograph all of the painting, or frame the picture as it was painted.',
+      part.box,
+    );
+  }
+  return own < GATE.not_the_reference.limit
+    ? issue(
+        'not_the_reference',
+        own,
+        'This painting looks like another picture than the one it is measured against: choose the picture that it was painted from.',
+      )
+    : null;
+}
