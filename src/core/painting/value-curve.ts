@@ -26,17 +26,11 @@ const LEAST_RISE = 0.15;
 
 const within = (v: number, low: number, high: number) => Math.min(high, Math.max(low, v));
 
-/** What a curve makes of a target. */
+/** What a curve makes of a target; the target itself of a curve without two points. */
 export function onCurve(curve: ValueCurve, target: number): number {
-  const k = within(
-    curve.findIndex((p) => p.target >= target),
-    1,
-    curve.length - 1,
-  );
-  const [from, to] = [
-    curve[target > (curve.at(-1)?.target ?? 0) ? curve.length - 2 : k - 1],
-    curve[target > (curve.at(-1)?.target ?? 0) ? curve.length - 1 : k],
-  ];
+  let k = 1;
+  while (k < curve.length - 1 && (curve[k]?.target ?? 0) < target) k++;
+  const [from, to] = [curve[k - 1], curve[k]];
   if (!from || !to) return target;
   return from.painted + ((target - from.target) / (to.target - from.target)) * (to.painted - from.painted);
 }
