@@ -77,22 +77,24 @@ function trusted({ x, y, value }: Places, painting: Plane, map: Affine): Float64
 const LEAST_OFF = 0.03;
 
 /** Correlation of the reference's local contrast with the painting's under a map; only places that lie on the painting count. */
-export function likeness(reference: Plane, painting: Plane, map: Affine): number {
+export function likeness(reference: Plane, painting: Plane, [a, b, tx, c, d, ty]: Affine): number {
   let [rp, rr, pp] = [0, 0, 0];
   const { width, height, data } = reference;
-  for (let i = 0; i < data.length; i++) {
-    const [x, y] = placed(
-      map,
-      ((i % width) + 0.5 - width / 2) / width,
-      (Math.floor(i / width) + 0.5 - height / 2) / width,
-    );
-    const [u, v] = [(x + 0.5) * painting.width, y * painting.width + painting.height / 2];
-    if (u < 0 || v < 0 || u > painting.width || v > painting.height) continue;
-    const [r, p] = [data[i] as number, between(painting, u, v)];
-    rp += r * p;
-    rr += r * r;
-    pp += p * p;
-  }
+  const [across, down] = [painting.width, painting.height];
+  // No pair of numbers is made for any place: this is asked thousands of times.
+  for (let row = 0, i = 0; row < height; row++)
+    for (let column = 0; column < width; column++, i++) {
+      const x = (column + 0.5 - width / 2) / width;
+      const y = (row + 0.5 - height / 2) / width;
+      const u = (a * x + b * y + tx + 0.5) * across;
+      const v = (c * x + d * y + ty) * across + down / 2;
+      if (u < 0 || v < 0 || u > across || v > down) continue;
+      const r = data[i] as number;
+      const p = between(painting, u, v);
+      rp += r * p;
+      rr += r * r;
+      pp += p * p;
+    }
   return rp / Math.sqrt(Math.max(1e-12, rr * pp));
 }
 

@@ -11,7 +11,8 @@ export function between({ data, width, height }: Plane, x: number, y: number): n
   const v = y < 0.5 ? 0 : y > height - 0.5 ? height - 1 : y - 0.5;
   const c = Math.min(width - 2, Math.floor(u));
   const r = Math.min(height - 2, Math.floor(v));
-  const [a, b] = [u - c, v - r];
+  const a = u - c;
+  const b = v - r;
   const i = r * width + c;
   const top = (1 - a) * (data[i] as number) + a * (data[i + 1] as number);
   const bottom = (1 - a) * (data[i + width] as number) + a * (data[i + width + 1] as number);
