@@ -1,5 +1,5 @@
 /** The built application, served from a folder of its own. */
-import { freshDatabase } from '@/data/database/fresh-database';
+import { freshDatabase } from '@/data/database/test-database';
 import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -1,4 +1,7 @@
-/** `measure scale`, and the way to `measure notan` and `measure painting`: reads a photograph of a worksheet, of a board with corner pieces, or between marked corners. */
+/**
+ * `measure scale`, and the way to `measure notan` and `measure painting`: reads a photograph of a worksheet, of a board with
+ * corner pieces, or between marked corners.
+ */
 import { WrongCard } from '@/core/capture/card-profile';
 import { BadCorners } from '@/core/capture/open-corners';
 import { BadFlat } from '@/core/capture/open-sheet';

@@ -6,7 +6,7 @@ import { measureGaps, targetsFor } from '@/core/scale/flags';
 import type { DabResult } from '@/core/scale/read-dab';
 import { type ScaleResult } from '@/core/scale/result';
 import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
-import { freshDatabase } from '@/data/database/fresh-database';
+import { freshDatabase } from '@/data/database/test-database';
 import { newClassCode, newId } from '@/data/schema/ids';
 import { students } from '@/data/schema/tables';
 import { UnusablePicture } from '@/workers/decoding/decode';

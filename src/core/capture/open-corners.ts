@@ -219,12 +219,20 @@ export function openMarked(photo: Photo, corners: readonly Point[], scan: boolea
   return { ...place, calibration, paper };
 }
 
+/** What brings `light` and `dark` (luminance as read) to the two ends: a gain, after an offset is taken off. */
+export function anchorOf(
+  read: { readonly light: number; readonly dark: number },
+  ends: { readonly light: number; readonly dark: number },
+): { readonly gain: number; readonly offset: number } {
+  const gain = (ends.light - ends.dark) / Math.max(1e-6, read.light - read.dark);
+  return { gain, offset: read.light - ends.light / gain };
+}
+
 /** The same calibration with what reads `light` and `dark` (luminance as read) placed at the two ends. */
 export function anchored(
   calibration: Calibration,
   read: { readonly light: number; readonly dark: number },
   ends: { readonly light: number; readonly dark: number },
 ): Calibration {
-  const gain = (ends.light - ends.dark) / Math.max(1e-6, read.light - read.dark);
-  return { ...calibration, anchor: { gain, offset: read.light - ends.light / gain } };
+  return { ...calibration, anchor: anchorOf(read, ends) };
 }

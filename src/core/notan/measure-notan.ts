@@ -1,13 +1,11 @@
 /** Measures a painting in few flat tones against its reference: on its sheet, on a board, between marked corners, or scanned. */
-import type { Calibration } from '../capture/calibration';
+import { placedBetween } from '../capture/between-ends';
 import { type CaptureIssue, issue, refuses } from '../capture/gate';
 import { lightnessOver } from '../capture/lightness-over';
-import { anchored } from '../capture/open-corners';
 import { type Framing, openPainting } from '../capture/open-painting';
 import type { MeasureTools } from '../capture/tools';
-import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Ends } from '../exercise/scale';
-import { type BoxMm, boxMm } from '../geometry/box';
+import { type BoxMm, grow } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import { raster, type Raster } from '../raster/raster';
 import type { TonePlane } from '../tones/compare-tones';
@@ -129,12 +127,7 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   tools.onStage?.('reading the steps');
   const step = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
   const rim = RIM * step;
-  const box = boxMm(
-    found.box.xMm + rim,
-    found.box.yMm + rim,
-    found.box.widthMm - 2 * rim,
-    found.box.heightMm - 2 * rim,
-  );
+  const box = grow(found.box, -rim);
   const whole = lightnessOver(photo, found.calibration, box, step, SMOOTH * SAMPLES);
   const { tones: count, reference } = request;
   const seen = reference && darkAllRound(reference) ? null : paintedFrame(whole);
@@ -159,7 +152,7 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const onGrid = fitted({ toneOf: clean, width: w, height: h }, grid.width, grid.height);
   const isDarkEnd = seen !== null && request.frameIsDark === true;
   const placed = found.relative
-    ? placedBetween(found.calibration, means, isDarkEnd ? seen.lightness : null, request.ends)
+    ? placedBetween({ light: Math.max(...means), dark: isDarkEnd ? seen.lightness : Math.min(...means) }, request.ends)
     : (l: number) => l;
   const frame: NotanResult['frame'] = seen && {
     lightness: placed(seen.lightness),
@@ -200,21 +193,4 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
     drawn,
     lightness: found.relative ? raster('lightness', w, h, 1, picture.data.map(placed)) : picture,
   };
-}
-
-/** Places lightnesses of which only order and gaps are known: the lightest at the light end; `dark`, or else the darkest, at the dark one. */
-function placedBetween(
-  calibration: Calibration,
-  means: readonly number[],
-  dark: number | null,
-  ends: Ends,
-): (lightness: number) => number {
-  const y = means.map(lightnessToLuminance);
-  const { anchor } = anchored(
-    calibration,
-    { light: Math.max(...y), dark: dark === null ? Math.min(...y) : lightnessToLuminance(dark) },
-    { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) },
-  );
-  return (l) =>
-    luminanceToLightness(anchor ? anchor.gain * (lightnessToLuminance(l) - anchor.offset) : lightnessToLuminance(l));
 }

@@ -1,14 +1,12 @@
 /** Measures a painting against its reference: how the whole sits and how light it is, then what single parts are off by. */
-import type { Calibration } from '../capture/calibration';
+import { placedBetween } from '../capture/between-ends';
 import { type CaptureIssue, refuses } from '../capture/gate';
-import { anchored } from '../capture/open-corners';
 import { type Framing, openPainting } from '../capture/open-painting';
 import { lightnessOver } from '../capture/lightness-over';
 import type { MeasureTools } from '../capture/tools';
-import { lightnessToLuminance, luminanceToLightness } from '../colour/lab';
 import type { Ends } from '../exercise/scale';
 import { quantile } from '../fitting/quantile';
-import { type BoxMm, boxMm } from '../geometry/box';
+import { type BoxMm, grow } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import { type Plane, shrunk } from '../raster/between';
 import { type Affine, registrationOf } from './affine';
@@ -78,25 +76,9 @@ function wholeOf(curve: ValueCurve): NonNullable<PaintingResult['overall']> {
   };
 }
 
-/** In relative mode: the lightest hundredth at the light end, the darkest at the dark one. */
-function placedBetween(calibration: Calibration, lightness: Float32Array, ends: Ends): (l: number) => number {
-  const [light, dark] = [quantile(lightness, 0.99), quantile(lightness, 0.01)].map(lightnessToLuminance) as [
-    number,
-    number,
-  ];
-  const { anchor } = anchored(
-    calibration,
-    { light, dark },
-    { light: lightnessToLuminance(ends.light), dark: lightnessToLuminance(ends.dark) },
-  );
-  return (l) =>
-    luminanceToLightness(anchor ? anchor.gain * (lightnessToLuminance(l) - anchor.offset) : lightnessToLuminance(l));
-}
-
-/** The box without its rim. */
-function inner(box: BoxMm, rim: number): BoxMm {
-  return boxMm(box.xMm + rim, box.yMm + rim, box.widthMm - 2 * rim, box.heightMm - 2 * rim);
-}
+/** In relative mode the lightest hundredth is placed at the light end, the darkest at the dark one. */
+const betweenEnds = (lightness: Float32Array, ends: Ends): ((l: number) => number) =>
+  placedBetween({ light: quantile(lightness, 0.99), dark: quantile(lightness, 0.01) }, ends);
 
 /** A map onto what was read, as one onto all that was painted. */
 function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affine {
@@ -134,9 +116,9 @@ export async function measurePainting(
   tools.onStage?.('reading the steps');
   const { reference } = request;
   const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
-  const box = inner(found.box, RIM * apart);
+  const box = grow(found.box, -RIM * apart);
   const read = lightnessOver(photo, found.calibration, box, apart, SMOOTH * SAMPLES);
-  const placed = found.relative ? placedBetween(found.calibration, read.data, request.ends) : (l: number) => l;
+  const placed = found.relative ? betweenEnds(read.data, request.ends) : (l: number) => l;
   const painting: Plane = found.relative ? { ...read, data: read.data.map(placed) } : read;
   tools.onStage?.('comparing');
   const { map, likeness } = alignWhole(reference.target, painting);
