@@ -6,15 +6,14 @@ const trials = openNotanTrials();
 afterAll(() => trials.close());
 
 const ASKED = [
-  ['two tones on a sheet', { tones: 2, way: 'sheet', camera: 'studio' }],
-  ['two tones under a lamp', { tones: 2, way: 'sheet', camera: 'lamp' }],
-  ['three tones between marked corners', { tones: 3, way: 'corners', camera: 'window' }],
+  { tones: 2, way: 'sheet', camera: 'lamp' },
+  { tones: 3, way: 'corners', camera: 'window' },
 ] as const;
 /** The bench takes its seeds from the clock; a test fails for the change at hand, not by luck. */
-const SEEDS = [12, 35];
+const SEED = 12;
 
-test.each(ASKED)('%s', async (_, asked) => {
-  const outcomes = await trials.run(SEEDS.map((seed) => ({ megapixels: 3, ...asked, seed })));
+test('paintings in two and three tones, on sheets and between corners', async () => {
+  const outcomes = await trials.run(ASKED.map((asked) => ({ megapixels: 3, ...asked, seed: SEED })));
   outcomes.forEach(told);
 });
 

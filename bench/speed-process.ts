@@ -1,7 +1,10 @@
 /** The process whose time and memory the bench reads: decodes, and measures, the photographs that it is given on two workers. */
 import { defaultScale } from '@/core/exercise/scale';
+import { defaultTerms, kindsOnSheetOf } from '@/core/kinds/table';
 import { openPool } from '@/workers/pool';
 import type { MeasureScaleTask } from '@/workers/tasks/measure';
+import type { PaintingHandInTask } from '@/workers/tasks/painting-hand-in';
+import type { PreparedReference } from '@/workers/tasks/prepared-plane';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Piscina } from 'piscina';
@@ -17,7 +20,12 @@ export interface SpeedReport {
 
 const PHOTOGRAPHS = 30;
 const ROUNDS = 5;
-const files = process.argv.slice(2);
+/** What is to be read: photographs of scales, or of paintings of a picture. */
+export interface SpeedRequest {
+  readonly files: readonly string[];
+  readonly reference: PreparedReference | null;
+}
+const { files, reference } = JSON.parse(process.argv[2] ?? '') as SpeedRequest;
 const pile = Array.from({ length: PHOTOGRAPHS }, (_, i) => files[i % files.length] ?? '');
 
 async function milliseconds(work: () => Promise<unknown>): Promise<number> {
@@ -28,13 +36,24 @@ async function milliseconds(work: () => Promise<unknown>): Promise<number> {
 
 const decoders = new Piscina({ filename: path.resolve('dist/bench-decode.mjs'), minThreads: 2, maxThreads: 2 });
 const readers = openPool(path.resolve('dist/workers/entry.mjs'));
-const task = (file: string): MeasureScaleTask => ({
+const expected = { exercise: null, student: null };
+const ofScale = (file: string): MeasureScaleTask => ({
   task: 'measure-scale',
   file,
   orientation: null,
   terms: defaultScale('gouache', 9),
-  expected: { exercise: null, student: null },
+  expected,
 });
+const ofPainting = (file: string, of: PreparedReference): PaintingHandInTask => ({
+  task: 'measure-painting',
+  file,
+  orientation: null,
+  reference: of,
+  toleranceSteps: 0.5,
+  sheetKinds: kindsOnSheetOf(defaultTerms('monochrome-painting')),
+  expected,
+});
+const task = (file: string) => (reference ? ofPainting(file, reference) : ofScale(file));
 const decode = () => Promise.all(pile.map((file) => decoders.run(file) as Promise<number>));
 const measure = () => Promise.all(pile.map((file) => readers.run(task(file), { limitMs: 300_000 })));
 

@@ -7,7 +7,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import serverFlags from '../scripts/node-flags.json';
-import type { SpeedReport } from './speed-process';
+import type { SpeedReport, SpeedRequest } from './speed-process';
 import { jpegOf, paintedSheet } from './stage';
 import { row } from './tally';
 
@@ -28,10 +28,16 @@ export async function measureSpeed(seed: number): Promise<SpeedReport> {
     );
     files.push(file);
   }
-  const child = fork(path.resolve('dist/bench-speed.mjs'), files, { execArgv: serverFlags });
+  const report = await inOwnProcess({ files, reference: null });
+  rmSync(folder, { recursive: true });
+  return report;
+}
+
+/** Reads photographs in a process of their own. */
+export async function inOwnProcess(request: SpeedRequest): Promise<SpeedReport> {
+  const child = fork(path.resolve('dist/bench-speed.mjs'), [JSON.stringify(request)], { execArgv: serverFlags });
   const [report] = (await once(child, 'message')) as [SpeedReport];
   await once(child, 'exit');
-  rmSync(folder, { recursive: true });
   return report;
 }
 

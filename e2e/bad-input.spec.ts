@@ -1,7 +1,7 @@
 /** What goes wrong on a real evening: each gets one clear sentence and a way on, and nothing stored is lost. */
 import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
-import { inTidewell, type Tidewell } from './evening';
+import { inOwnTidewell, type Tidewell } from './evening';
 import { handInAnyway } from './people';
 import { greySheet } from './photographs';
 
@@ -12,7 +12,7 @@ let evening: Tidewell;
 let page: Page;
 let student: Page;
 let room: string;
-inTidewell('Ivo “the Brush” Tarrant 青木', (opened) => {
+inOwnTidewell('Ivo “the Brush” Tarrant 青木', (opened) => {
   evening = opened;
   ({ teacher: page, student } = opened);
   room = `/my/${opened.exerciseId}`;

@@ -1,14 +1,19 @@
 /** Photographs to hand in. */
+import { luminanceToLightness } from '@/core/colour/lab';
+import { LINEAR_OF_CODE } from '@/core/colour/srgb';
 import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
 import { sampleWords } from '@/core/handout/sample-words';
 import { defaultTerms, exerciseLayout } from '@/core/kinds/table';
+import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { toneShapes } from '@/core/tones/tones';
 import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
 import { type CameraCondition } from '@/devices/condition-names';
+import { AS_IT_IS } from '@/devices/drawing-hand';
 import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
 import { planFor } from '@/devices/paint-conditions';
 import { paint } from '@/devices/painter';
+import { paintPicture } from '@/devices/picture-painter';
 import { print } from '@/devices/printer';
 import { sheetToPng } from '@/print/sheet-png';
 import sharp from 'sharp';
@@ -77,6 +82,57 @@ export async function notanPhotograph(exercise: string, tones: Buffer, seed: num
     null,
     seed,
   );
+}
+
+/** A jug, two eggs and a book on a table before a wall, as PNG. */
+export function stillLife(): Promise<Buffer> {
+  const svg =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="600" height="480">' +
+    '<rect width="100%" height="100%" fill="#5a5a5a"/><rect y="290" width="100%" height="190" fill="#a0a0a0"/>' +
+    '<path d="M90 140 h110 l20 210 h-150 z" fill="#303030"/><ellipse cx="300" cy="370" rx="62" ry="44" fill="#e4e4e4"/>' +
+    '<ellipse cx="420" cy="330" rx="46" ry="34" fill="#c8c8c8"/>' +
+    '<path d="M470 180 l90 20 v130 l-90 -20 z" fill="#787878"/></svg>';
+  return sharp(Buffer.from(svg)).png().toBuffer();
+}
+
+/** The grey of the still life's book: no other thing has it. */
+const BOOK = 0x78;
+
+/** A painting of the still life in all its values, its book too light. */
+export async function valuesPhotograph(exercise: string, picture: Buffer, seed: number): Promise<Buffer> {
+  const terms = defaultTerms('monochrome-painting');
+  const { data, info } = await sharp(picture)
+    .removeAlpha()
+    .toColourspace('b-w')
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const { width, height } = info;
+  const codes = Uint8Array.from({ length: width * height }, (_, i) => data[i * info.channels] as number);
+  const lightness = Float32Array.from(codes, (c) => luminanceToLightness(LINEAR_OF_CODE[c] as number));
+  const { of } = valueMap(valueSpan(lightness), { ends: terms.ends, key: 'full', pushPercent: 0 });
+  const layout = exerciseLayout(terms);
+  const [cell] = layout.cells;
+  if (!cell) throw new Error('The sheet has no frame.');
+  const sheet = drawExerciseSheet(terms, sampleWords({ exercise }));
+  const printed = await print(await sheetToPng(sheet, 200), 'nominal', seed);
+  const { surface } = paintPicture(
+    printed.surface,
+    cell,
+    { width, height, lightness, shapeOf: codes.map((c) => (Math.abs(c - BOOK) < 4 ? 1 : 0)) },
+    {
+      whole: AS_IT_IS,
+      moves: [],
+      stray: 0.001,
+      smallest: 0.006,
+      unsure: 0.4,
+      value: of,
+      mistaken: new Map([[1, 16]]),
+      ground: 80,
+      streaks: 0.3,
+    },
+    seed,
+  );
+  return photograph(surface, layout, shotFor('window', layout, seed, SMALLER), seed);
 }
 
 /** A jug that is dark all over on a light table before a middle wall, in three tones, with a frame painted round it. */

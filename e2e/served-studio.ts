@@ -5,8 +5,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
-const PORT = '3187';
-const BASE = `http://127.0.0.1:${PORT}`;
+/** Ports of one served studio after the other in this process. */
+let nextPort = 3187;
 /** How often, and how long apart, it is asked whether it is ready. */
 const READY = { times: 120, everyMs: 500 } as const;
 
@@ -19,13 +19,17 @@ export interface ServedStudio {
   readonly close: () => void;
 }
 
-async function serve(folder: string, settings: Record<string, string>): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', PORT, '-H', '127.0.0.1'], {
-    stdio: 'ignore',
-    env: { ...process.env, FAIR_GREY_DATA: folder, FAIR_GREY_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1', ...settings },
-  });
+async function serve(folder: string, port: number, settings: Record<string, string>): Promise<ChildProcess> {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-p', String(port), '-H', '127.0.0.1'],
+    {
+      stdio: 'ignore',
+      env: { ...process.env, FAIR_GREY_DATA: folder, FAIR_GREY_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1', ...settings },
+    },
+  );
   for (let i = 0; i < READY.times; i++) {
-    const ready = await fetch(`${BASE}/health`)
+    const ready = await fetch(`http://127.0.0.1:${port}/health`)
       .then((r) => r.ok)
       .catch(() => false);
     if (ready) return child;
@@ -35,17 +39,22 @@ async function serve(folder: string, settings: Record<string, string>): Promise<
   throw new Error('The server did not become ready.');
 }
 
-export async function serveStudio(): Promise<ServedStudio> {
+/** `prepare` puts something into its folder before it is served. */
+export async function serveStudio(
+  prepare: (folder: string) => Promise<void> = () => Promise.resolve(),
+): Promise<ServedStudio> {
   const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-e2e-'));
   await freshDatabase(folder);
-  let server = await serve(folder, {});
+  await prepare(folder);
+  const port = nextPort++;
+  let server = await serve(folder, port, {});
   return {
-    base: BASE,
+    base: `http://127.0.0.1:${port}`,
     folder,
     async killAndServe(settings = {}) {
       server.kill('SIGKILL');
       await new Promise((r) => setTimeout(r, READY.everyMs));
-      server = await serve(folder, settings);
+      server = await serve(folder, port, settings);
     },
     close() {
       server.kill('SIGKILL');

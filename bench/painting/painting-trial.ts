@@ -4,7 +4,7 @@ import { measurePainting } from '@/core/painting/measure-painting';
 import type { PaintingResult } from '@/core/painting/result';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import type { CameraCondition } from '@/devices/condition-names';
-import { AS_IT_IS, type Move, type Whole } from '@/devices/drawing-hand';
+import { AS_IT_IS, type Move, type SeenPicture, type Whole } from '@/devices/drawing-hand';
 import { paintPicture } from '@/devices/picture-painter';
 import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
@@ -26,7 +26,14 @@ export interface PaintingTrial {
   readonly mistaken: number;
   /** Whether a thing is moved. */
   readonly moved: boolean;
+  /** Painted with a large brush in few greys close together. */
+  readonly rough?: boolean;
+  /** How it is no painting of what it is measured against. */
+  readonly wrong?: Wrong;
 }
+
+export const WRONGS = ['another', 'mirrored', 'upside_down', 'half'] as const;
+export type Wrong = (typeof WRONGS)[number];
 
 export interface PlantedShape {
   readonly name: string;
@@ -60,6 +67,51 @@ const wholeOf = (own: Chance): Whole => ({
   rotation: 0.8 * own.gauss(),
   shear: 0.006 * own.gauss(),
 });
+
+/** A picture seen in a mirror, or standing on its head. */
+function turned(picture: SeenPicture, how: 'mirrored' | 'upside_down'): SeenPicture {
+  const { width, height } = picture;
+  const from = (i: number) => {
+    const [x, y] = [i % width, Math.floor(i / width)];
+    return how === 'mirrored' ? y * width + width - 1 - x : (height - 1 - y) * width + width - 1 - x;
+  };
+  return {
+    width,
+    height,
+    lightness: picture.lightness.map((_, i) => picture.lightness[from(i)] as number),
+    shapeOf: picture.shapeOf.map((_, i) => picture.shapeOf[from(i)] as number),
+  };
+}
+
+/** So much of a picture's width and height is half of it. */
+const HALF = 0.7;
+
+/** About half of a picture, of its own proportion. */
+function halfOf(picture: SeenPicture, own: Chance): SeenPicture {
+  const [width, height] = [Math.round(HALF * picture.width), Math.round(HALF * picture.height)];
+  const [x0, y0] = [own.whole(0, picture.width - width), own.whole(0, picture.height - height)];
+  const from = (i: number) => (y0 + Math.floor(i / width)) * picture.width + x0 + (i % width);
+  const length = width * height;
+  return {
+    width,
+    height,
+    lightness: Float32Array.from({ length }, (_, i) => picture.lightness[from(i)] as number),
+    shapeOf: Uint8Array.from({ length }, (_, i) => picture.shapeOf[from(i)] as number),
+  };
+}
+
+/** Another picture than the one of a scene. */
+const ANOTHER = 1;
+
+/** What the student has before them, where that is not what is measured against. */
+async function seenFor({ wrong, scene }: PaintingTrial, reference: Reference, own: Chance): Promise<SeenPicture> {
+  if (wrong === undefined) return reference;
+  if (wrong === 'another') return referenceOf(scene + ANOTHER);
+  return wrong === 'half' ? halfOf(reference, own) : turned(reference, wrong);
+}
+
+/** A large brush, and values that lie close together. */
+const ROUGHLY = { smallest: 0.03, unsure: 2.5, squeezed: [42, 80] } as const;
 
 const nameOf = (shape: number) => `thing ${shape >> 1} > ${shape % 2 === 1 ? 'shadow' : 'light'}`;
 
@@ -129,18 +181,20 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   );
   const move = trial.moved ? moveOf(named, own.fork('move')) : null;
   const whole = own.next() < 0.1 ? AS_IT_IS : wholeOf(own.fork('whole'));
+  const [low, high] = ROUGHLY.squeezed;
+  const squeezed = (l: number) => low + ((of(l) - ends.dark) / (ends.light - ends.dark)) * (high - low);
   const blank = await blankFor(trial, trial.card === 'measured' ? 'office' : 'nominal', height / width);
   const { surface, canvas } = paintPicture(
     blank.surface,
     blank.frame,
-    reference,
+    await seenFor(trial, reference, own.fork('seen')),
     {
       whole,
       moves: move ? [move] : [],
       stray: own.between(0.001, 0.003),
-      smallest: own.between(0.006, 0.014),
-      unsure: own.between(0.5, 1.5),
-      value: of,
+      smallest: trial.rough ? ROUGHLY.smallest : own.between(0.006, 0.014),
+      unsure: trial.rough ? ROUGHLY.unsure : own.between(0.5, 1.5),
+      value: trial.rough ? squeezed : of,
       mistaken,
       ground: own.between(60, 93),
       streaks: own.between(0, 1),

@@ -44,7 +44,7 @@ beforeAll(async () => {
 
 interface Measured {
   capture: { accepted: boolean; mode: string; issues: { code: string; say: string }[] };
-  registration: { shift: { x: number; y: number }; scale: { x: number }; rotation: number } | null;
+  registration: { shift: { x: number; y: number }; scale: { x: number; y: number }; rotation: number } | null;
   overall: { offset: number } | null;
   regions: { box: { x: number; y: number; width: number; height: number }; residual: number; area: number }[];
   displacements: { name: string | null; dx: number; dy: number }[];
@@ -60,6 +60,27 @@ test('a faithful painting has nothing to tell but where it lies', async () => {
   expect(capture).toMatchObject({ accepted: true, mode: 'relative', issues: [] });
   expect(Math.abs(registration?.shift.x ?? 1) + Math.abs(registration?.shift.y ?? 1)).toBeLessThan(0.004);
   expect(Math.abs((registration?.scale.x ?? 0) - 1)).toBeLessThan(0.01);
+  expect([regions, displacements]).toEqual([[], []]);
+});
+
+test('a dark frame that was painted round it is left out, and the picture lies inside it as it should', async () => {
+  const framed =
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDE}" height="${HIGH}"><rect width="100%" height="100%" fill="#1c1c1c"/>` +
+    `<svg x="30" y="24" width="540" height="432" viewBox="0 0 ${WIDE} ${HIGH}">${scene(GREYS)}</svg></svg>`;
+  await paint('painting.png', framed);
+  const { registration, regions } = measured();
+  expect(Math.abs(registration?.shift.x ?? 1) + Math.abs(registration?.shift.y ?? 1)).toBeLessThan(0.01);
+  expect(Math.abs((registration?.scale.x ?? 0) - 1)).toBeLessThan(0.02);
+  expect(regions).toEqual([]);
+});
+
+test('a frame of another proportion than the picture is filled, and that is no fault', async () => {
+  await sharp(Buffer.from(scene(GREYS)), { density: 144 })
+    .resize(2 * WIDE, 2 * HIGH + 100, { fit: 'fill' })
+    .png()
+    .toFile(path.join(folder, 'painting.png'));
+  const { registration, regions, displacements } = measured();
+  expect(Math.abs((registration?.scale.x ?? 0) - 1) + Math.abs((registration?.scale.y ?? 0) - 1)).toBeLessThan(0.01);
   expect([regions, displacements]).toEqual([[], []]);
 });
 
@@ -108,6 +129,15 @@ test('a painting that can’t be of its picture is told why, and no faults follo
     '<rect x="0" y="60" width="240" height="60" fill="#333"/><circle cx="500" cy="90" r="70" fill="#777"/>' +
     '<rect x="330" y="210" width="60" height="270" fill="#222"/></svg>';
   expect(await told('another', scanned(other))).toEqual(['not_the_reference']);
+  const blank = scene({
+    wall: '#999999',
+    table: '#999999',
+    jug: '#999999',
+    egg: '#999999',
+    far: '#999999',
+    book: '#999999',
+  });
+  expect(await told('one grey', scanned(blank))).toEqual(['unpainted']);
 });
 
 test('what can’t be used is one line', () => {

@@ -10,7 +10,7 @@ import path from 'node:path';
 import sharp from 'sharp';
 import { handIn, type World } from './kinds';
 import { type NotanHabit, paintedBy } from './painted-notan';
-import { PICTURE_FOLDER, PICTURES } from './pictures';
+import { namedShape, PICTURE_FOLDER, PICTURES } from './pictures';
 
 /** What a teacher corrected of the proposed map of the greenhouse bench: dark things in the light, and the plant's lit leaves. */
 const PAINTED_FROM = 'greenhouse-bench';
@@ -35,16 +35,6 @@ export async function setReferences(world: World): Promise<string> {
   }
   const row = await referenceFor(house, teacher, chosen);
   const { preparation } = row;
-  const shape = (x: number, y: number, name: string, part: 'lit' | 'shadow' | 'cast-shadow' | null, emphasis = 1) => ({
-    at: { x, y },
-    name,
-    emphasis,
-    part,
-    material: 'matt' as const,
-    blocked: 0,
-    standing: 'painted' as const,
-    steps: null,
-  });
   await keepPreparation(house, teacher, chosen, {
     ...preparation,
     squint: 0.6,
@@ -59,11 +49,11 @@ export async function setReferences(world: World): Promise<string> {
       cut: { squint: 0.6, dissolve: 0.004, smooth: 0.4, thresholds: [36, 52, 64] },
       edits: [],
       named: [
-        shape(0.6, 0.62, 'can > shadow side', 'shadow', 1.5),
-        shape(0.39, 0.76, 'fallen pot > inside', 'shadow'),
-        shape(0.23, 0.6, 'large pot > shadow side', 'shadow'),
-        shape(0.05, 0.33, 'plant', null, 0.8),
-        shape(0.85, 0.3, 'wall and bench', 'lit'),
+        namedShape(0.6, 0.62, 'can > shadow side', 'shadow', 1.5),
+        namedShape(0.39, 0.76, 'fallen pot > inside', 'shadow'),
+        namedShape(0.23, 0.6, 'large pot > shadow side', 'shadow'),
+        namedShape(0.05, 0.33, 'plant', null, 0.8),
+        namedShape(0.85, 0.3, 'wall and bench', 'lit'),
       ],
     },
   });

@@ -5,9 +5,7 @@ export function blurInPlace(plane: Float32Array, width: number, height: number, 
   if (sigma < 0.3) return;
   const radius = Math.round((Math.sqrt(4 * sigma * sigma + 1) - 1) / 2);
   if (radius <= 1) {
-    // Twice a narrow kernel of half the variance: its three taps would not hold a wider one.
-    smallBlur(plane, width, height, sigma / Math.SQRT2);
-    smallBlur(plane, width, height, sigma / Math.SQRT2);
+    smallBlur(plane, width, height, sigma);
     return;
   }
   for (let pass = 0; pass < 3; pass++) {
@@ -48,29 +46,50 @@ function boxColumns(plane: Float32Array, width: number, height: number, radius: 
   }
 }
 
+/** Three taps of half the variance, twice: one kernel of five, so that the plane is gone through once each way. */
 function smallBlur(plane: Float32Array, width: number, height: number, sigma: number): void {
-  const side = Math.exp(-1 / (2 * sigma * sigma));
-  const w0 = 1 / (1 + 2 * side);
-  const w1 = side * w0;
+  const side = Math.exp(-1 / (sigma * sigma));
+  const [middle, beside] = [1 / (1 + 2 * side), side / (1 + 2 * side)];
+  const w0 = middle * middle + 2 * beside * beside;
+  const w1 = 2 * middle * beside;
+  const w2 = beside * beside;
+  fiveRows(plane, width, height, w0, w1, w2);
+  fiveColumns(plane, width, height, w0, w1, w2);
+}
+
+function fiveRows(plane: Float32Array, width: number, height: number, w0: number, w1: number, w2: number): void {
   for (let y = 0; y < height; y++) {
-    const last = (y + 1) * width - 1;
-    let here = plane[y * width] as number;
-    let left = here;
-    for (let i = y * width; i < last; i++) {
-      const right = plane[i + 1] as number;
-      plane[i] = w0 * here + w1 * (left + right);
+    const [from, last] = [y * width, (y + 1) * width - 1];
+    let here = plane[from] as number;
+    let right = plane[Math.min(last, from + 1)] as number;
+    let [before, left] = [here, here];
+    for (let i = from; i <= last; i++) {
+      const after = plane[i + 2 <= last ? i + 2 : last] as number;
+      plane[i] = w0 * here + w1 * (left + right) + w2 * (before + after);
+      before = left;
       left = here;
       here = right;
+      right = after;
     }
-    plane[last] = w0 * here + w1 * (left + here);
   }
+}
+
+function fiveColumns(plane: Float32Array, width: number, height: number, w0: number, w1: number, w2: number): void {
+  // The two rows above as they were.
+  const before = plane.slice(0, width);
   const above = plane.slice(0, width);
   for (let y = 0; y < height; y++) {
     const from = y * width;
-    const below = y + 1 < height ? from + width : from;
+    const below = Math.min(height - 1, y + 1) * width;
+    const after = Math.min(height - 1, y + 2) * width;
     for (let x = 0; x < width; x++) {
       const here = plane[from + x] as number;
-      plane[from + x] = w0 * here + w1 * ((above[x] as number) + (plane[below + x] as number));
+      const up = above[x] as number;
+      plane[from + x] =
+        w0 * here +
+        w1 * (up + (plane[below + x] as number)) +
+        w2 * ((before[x] as number) + (plane[after + x] as number));
+      before[x] = up;
       above[x] = here;
     }
   }

@@ -2,10 +2,14 @@
 import { defaultTerms } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
 import { sampleNotan } from '@/core/notan/sample-result';
+import type { PaintingResult } from '@/core/painting/result';
+import { samplePainting } from '@/core/painting/sample-result';
+import { raster } from '@/core/raster/raster';
 import { massSchema } from '@/core/tones/mass';
 import { newId } from '@/data/schema/ids';
-import { planesToPng } from '@/workers/decoding/planes';
+import { lightnessToPng, planesToPng } from '@/workers/decoding/planes';
 import type { NotanHandIn } from '@/workers/tasks/notan-hand-in';
+import type { PaintingHandIn } from '@/workers/tasks/painting-hand-in';
 import { writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
@@ -92,4 +96,33 @@ export async function handedIn(
   const id = await studio.send(who, shade, exerciseId);
   await measureAttempt(studio.house, id);
   return id;
+}
+
+/** A painting in many values, its right half a little too light; `more` says what was measured of it, and `left` how light its left half is. */
+export async function paintedInValues(more: Partial<PaintingResult> = {}, left = 30): Promise<PaintingHandIn> {
+  const half = (right: number) =>
+    lightnessToPng(
+      raster(
+        'lightness',
+        W,
+        H,
+        1,
+        Float32Array.from({ length: W * H }, (_, i) => (i % W < W / 2 ? left : right)),
+      ),
+    );
+  return { result: samplePainting(more), wanted: await half(60), laid: await half(70) };
+}
+
+/** An exercise in many values, painted from a picture of its own. */
+export async function valuesFrom(studio: TestStudio): Promise<{ referenceId: string; exerciseId: string }> {
+  const { house, teacher, classId } = studio;
+  const referenceId = await bringIn(house, teacher, await pictureFile(studio), ORIGIN);
+  const exerciseId = await setExercise(house, teacher, classId, {
+    title: 'In all its values',
+    note: '',
+    dueAt: null,
+    terms: defaultTerms('monochrome-painting'),
+    referenceId,
+  });
+  return { referenceId, exerciseId };
 }

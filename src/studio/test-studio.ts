@@ -17,6 +17,7 @@ import { fitTask } from '@/workers/tasks/fit';
 import type { LookTaken } from '@/workers/tasks/look';
 import { nearestTask } from '@/workers/tasks/nearest';
 import { judgeNotan, type NotanHandIn, readingMask, tonesPicture } from '@/workers/tasks/notan-hand-in';
+import { type PaintingHandIn, paintingPicture } from '@/workers/tasks/painting-hand-in';
 import { referenceFile } from '@/workers/tasks/reference-file';
 import type { SortedPicture } from '@/workers/tasks/sort';
 import { eq } from 'drizzle-orm';
@@ -80,6 +81,8 @@ export interface TestStudio {
   lastTask(): Task | null;
   /** What the next painting in few tones reads as. */
   nextNotan(what: NotanHandIn): void;
+  /** What the next painting in many values reads as. */
+  nextPainting(what: PaintingHandIn): void;
   /** What the next look shows. */
   nextLook(result: LookTaken): void;
   /** What the next photograph of two sheets says of the new one; null: it can't be used. */
@@ -113,6 +116,7 @@ async function openTestHouse(): Promise<TestHouse> {
   let look: LookTaken = { look: null, issues: [], picture: null };
   let carried: CardReadings | null = null;
   let notan: NotanHandIn | null = null;
+  let painting: PaintingHandIn | null = null;
   let dab: DabResult = { issues: [], reading: null, bare: false };
   const pool: WorkerPool = {
     async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
@@ -123,6 +127,12 @@ async function openTestHouse(): Promise<TestHouse> {
       if (task.task === 'judge-notan') return (await judgeNotan(task)) as Answers[T['task']];
       if (task.task === 'reading-mask') return (await readingMask(task)) as Answers[T['task']];
       if (task.task === 'tones-picture') return (await tonesPicture(task)) as Answers[T['task']];
+      if (task.task === 'painting-picture') return (await paintingPicture(task)) as Answers[T['task']];
+      if (task.task === 'measure-painting') {
+        last = task;
+        if (!painting) throw new UnusablePicture('No painting was laid ready.');
+        return painting as Answers[T['task']];
+      }
       if (task.task === 'measure-notan') {
         last = task;
         if (!notan) throw new UnusablePicture('No painting was laid ready.');
@@ -191,6 +201,9 @@ async function openTestHouse(): Promise<TestHouse> {
         },
         nextNotan: (given) => {
           notan = given;
+        },
+        nextPainting: (given) => {
+          painting = given;
         },
         nextDab: (given) => {
           dab = given;

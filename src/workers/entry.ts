@@ -11,6 +11,7 @@ import { losslessPng } from './tasks/lossless';
 import { measureScaleFile } from './tasks/measure';
 import { nearestTask } from './tasks/nearest';
 import { judgeNotan, measureNotanHandIn, readingMask, tonesPicture } from './tasks/notan-hand-in';
+import { measurePaintingHandIn, paintingPicture } from './tasks/painting-hand-in';
 import { makePictures } from './tasks/pictures';
 import { referenceFile } from './tasks/reference-file';
 import { sortPicture } from './tasks/sort';
@@ -27,6 +28,10 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return readingMask(task);
     case 'tones-picture':
       return tonesPicture(task);
+    case 'measure-painting':
+      return measurePaintingHandIn(task, (stage) => port?.postMessage({ stage }));
+    case 'painting-picture':
+      return paintingPicture(task);
     case 'bring-in':
       return bringIn(task);
     case 'reference-file':

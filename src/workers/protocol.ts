@@ -22,6 +22,7 @@ import type {
   ReadingMaskTask,
   TonesPictureTask,
 } from './tasks/notan-hand-in';
+import type { PaintingHandIn, PaintingHandInTask, PaintingPictureTask } from './tasks/painting-hand-in';
 import type { Pictures, PicturesTask } from './tasks/pictures';
 import type { ReferenceFileTask } from './tasks/reference-file';
 import type { SortedPicture, SortTask } from './tasks/sort';
@@ -32,6 +33,8 @@ export type Task =
   | JudgeNotanTask
   | ReadingMaskTask
   | TonesPictureTask
+  | PaintingHandInTask
+  | PaintingPictureTask
   | ReferenceFileTask
   | CarryTask
   | LookTask
@@ -50,6 +53,8 @@ export interface Answers {
   'measure-notan': NotanHandIn;
   'judge-notan': NotanResult;
   'reading-mask': Uint8Array | null;
+  'measure-painting': PaintingHandIn;
+  'painting-picture': Uint8Array;
   'reference-file': Uint8Array;
   'tones-picture': Uint8Array;
   carry: CardReadings;

@@ -17,6 +17,12 @@ export function keyedEnds({ light, dark }: Ends, key: Judging['key']): Ends {
   return { dark: dark + from * (light - dark), light: dark + to * (light - dark) };
 }
 
+/** A picture's values are counted in nine from end to end, as most classes count. */
+const PICTURE_STEPS = 9;
+
+/** What a step of a picture is, L*. */
+export const pictureStep = ({ light, dark }: Ends): number => (light - dark) / (PICTURE_STEPS - 1);
+
 /** Values moved away from `middle` by a push, cut off at the ends; L*. Order is kept. */
 export function pushed(value: number, middle: number, { light, dark }: Ends, pushPercent: number): number {
   return Math.min(light, Math.max(dark, middle + (1 + pushPercent / 100) * (value - middle)));

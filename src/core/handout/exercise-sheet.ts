@@ -3,12 +3,23 @@ import { brushesFor } from '../exercise/brushes';
 import { type PaintId, PAINTS } from '../exercise/paints';
 import { type ExerciseTerms } from '../exercise/terms';
 import { recipeOf } from '../kinds/exercise-recipe';
+import type { Kind } from '../kinds/kind';
 import { paintFor } from '../kinds/quantities';
 import { kindOf, shapeWidths, workLines } from '../kinds/table';
 import type { Figures } from '../mixing/paint-model';
 import { puddleName } from '../mixing/recipe-words';
 import { type Mark, type SheetDrawing, text } from '../sheet/drawing';
 import { PAPERS } from '../sheet/paper';
+
+/** How a kind is judged, where that is not always by what is measured. */
+const JUDGED: Record<`${Kind['measured']}`, string | null> = {
+  true: null,
+  'with-reference':
+    'Where it is painted from a picture or a set-up that your teacher prepared, its tones are measured against that; otherwise by your teacher’s eye.',
+  'with-picture':
+    'Where it is painted from a picture that your teacher prepared, its values and its drawing are measured against that; otherwise by your teacher’s eye.',
+  false: 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.',
+};
 
 export interface ExerciseWords {
   readonly title: string;
@@ -97,13 +108,7 @@ export function drawHandout(terms: ExerciseTerms, words: ExerciseWords): SheetDr
     `${need.map(([p, ml]) => `${PAINTS[p].name} ${ml < 1 ? ml.toFixed(2) : ml.toFixed(1)} ml`).join(', ')}: what stays on the palette included, an estimate.`,
   );
   part('Care', words.care);
-  const { measured } = kindOf(terms);
-  if (measured !== true)
-    part(
-      'How it is judged',
-      measured === 'with-reference'
-        ? 'Where it is painted from a picture or a set-up that your teacher prepared, its tones are measured against that; otherwise by your teacher’s eye.'
-        : 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.',
-    );
+  const judged = JUDGED[`${kindOf(terms).measured}`];
+  if (judged) part('How it is judged', judged);
   return { widthMm, heightMm, title: words.title, marks };
 }

@@ -1,9 +1,9 @@
 /** Every kind of exercise there is, in the order in which they are offered. */
 import { valueBands } from './bands/value-bands';
-import { freeColour } from './by-eye/free-colour';
+import { freeColour } from './paintings/free-colour';
 import { limitedPalette } from './by-eye/limited-palette';
-import { masterCopy } from './by-eye/master-copy';
-import { monochromePainting } from './by-eye/monochrome-painting';
+import { masterCopy } from './paintings/master-copy';
+import { monochromePainting } from './paintings/monochrome-painting';
 import { quickStudies } from './by-eye/quick-studies';
 import { rescue } from './by-eye/rescue';
 import { coloursOnScale } from './chips/colours-on-scale';

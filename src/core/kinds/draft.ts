@@ -1,9 +1,10 @@
 /** The draft of a critique: what a measured hand-in has to tell, by the rules of its family and the terms of its exercise. */
 import type { Finding } from '../critique/finding';
+import { critiquePainting } from '../critique/painting/critique';
 import { critiqueScale } from '../critique/scale/critique';
 import { critiqueTones } from '../critique/tones/critique';
 import type { NumberingId } from '../exercise/numbering';
-import { type ExerciseTerms, isStepped } from '../exercise/terms';
+import { type ExerciseTerms, isPicture, isStepped } from '../exercise/terms';
 import type { MeasuredResult } from './measured-result';
 
 /** Findings, what works first. The same measurement under the same terms always has the same to tell. */
@@ -15,5 +16,7 @@ export function draftOf(result: MeasuredResult, terms: ExerciseTerms, numbering:
       const whiteSparing = 'whiteSparing' in terms && terms.whiteSparing;
       return critiqueTones(result, terms.ends, { whiteSparing, numbering });
     }
+    case 'painting':
+      return isPicture(terms) ? critiquePainting(result, terms.toleranceSteps) : [];
   }
 }

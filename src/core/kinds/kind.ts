@@ -54,8 +54,11 @@ export interface Kind<T extends { readonly kind: string } = ExerciseTerms> {
   readonly task: string;
   /** How long it usually takes, minutes; an estimate. */
   readonly minutes: readonly [number, number];
-  /** Whether Fair Grey reads it, always or against what it is painted from; a person judges the others. */
-  readonly measured: boolean | 'with-reference';
+  /**
+   * Whether Fair Grey reads it: always, against a picture or a set-up that it is painted from, or against a picture alone; a
+   * person judges the others.
+   */
+  readonly measured: boolean | 'with-reference' | 'with-picture';
   /** Ways in which it may be framed where it is read. */
   framings(terms: T): readonly Framing[];
   /** What its sheet is: sheets of one sort may stand for each other where they have as many steps. */

@@ -54,6 +54,7 @@ export interface PaintedFrom {
 /** Whether Fair Grey reads the hand-ins of an exercise, by its kind and what it is painted from. */
 export function isMeasured(kind: ExerciseKind, { referenceId, setUpId }: PaintedFrom): boolean {
   const { measured } = kindById(kind);
+  if (measured === 'with-picture') return referenceId !== null;
   return measured === 'with-reference' ? referenceId !== null || setUpId !== null : measured;
 }
 

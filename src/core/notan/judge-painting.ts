@@ -6,7 +6,7 @@ import type { Mass, MassPlane } from '../tones/mass';
 import { sharesOf } from '../tones/tones';
 import { allottedTones, judgeMasses } from './judge-masses';
 import { judgeTones, type Reading, regionsOf } from './judge-tones';
-import { withIds } from './region-ids';
+import { withIds } from '../geometry/place-ids';
 import type { NotanResult } from './result';
 
 /** What each tone is to be, L*, the lightest first: between the exercise's ends, or down to a painted frame that stands for the dark one. */

@@ -1,10 +1,10 @@
 /** A painting's tones judged against a reference's: all that can be said without the photograph, and again when a reading is accepted. */
-import { contours } from 'd3-contour';
+import { withIds } from '../geometry/place-ids';
+import { outlineOf } from '../raster/outline';
 import { flippedShapes, type FlippedShapes, type Shift, toneAgreement, type TonePlane } from '../tones/compare-tones';
 import type { Mass, MassPlane } from '../tones/mass';
 import { sharesOf } from '../tones/tones';
 import { withAllotted } from './judge-masses';
-import { withIds } from './region-ids';
 import type { NotanResult } from './result';
 
 /** Places that may be of another tone than the reference has them: an edge lost on purpose. */
@@ -60,36 +60,6 @@ function namesFor({ regions, regionOf }: FlippedShapes, { nameOf, names }: MassP
   });
 }
 
-/** An outline is drawn with no more than so many corners: it is there to be seen. */
-const MOST_CORNERS = 160;
-const thousandths = (v: number) => Math.round(v * 1000) / 1000;
-
-/** Rings round a region, shares of the picture. Traced in its own box: most are small. */
-function outlineOf(
-  { regions, regionOf }: FlippedShapes,
-  k: number,
-  { width, height }: TonePlane,
-): [number, number][][] {
-  const { box } = regions[k] as FlippedShapes['regions'][number];
-  const [x0, y0] = [Math.round(box.x * width), Math.round(box.y * height)];
-  const [w, h] = [Math.round(box.width * width), Math.round(box.height * height)];
-  const inside = Array.from({ length: w * h }, (_, i) =>
-    regionOf[(y0 + Math.floor(i / w)) * width + x0 + (i % w)] === k + 1 ? 1 : 0,
-  );
-  const [shape] = contours().size([w, h]).smooth(false).thresholds([0.5])(inside);
-  return (shape?.coordinates ?? []).flatMap((polygon) =>
-    polygon.map((ring) => {
-      const every = Math.ceil(ring.length / MOST_CORNERS);
-      return ring
-        .filter((_, i) => i % every === 0)
-        .map(
-          ([x, y]) =>
-            [thousandths((x0 + (x as number)) / width), thousandths((y0 + (y as number)) / height)] as [number, number],
-        );
-    }),
-  );
-}
-
 /** Flipped regions with their outlines, and the names of the masses that they lie in. */
 export function regionsOf(
   drawn: TonePlane,
@@ -103,7 +73,7 @@ export function regionsOf(
     const own = names?.[k];
     return {
       ...region,
-      outline: outlineOf(flipped, k, wanted),
+      outline: outlineOf((i) => flipped.regionOf[i] === k + 1, region.box, wanted),
       ...(own && { shape: own.name, emphasis: own.emphasis }),
     };
   });

@@ -21,6 +21,16 @@ export function undone([a, b, tx, c, d, ty]: Affine): Affine {
   return [ia, ib, -(ia * tx + ib * ty), ic, id, -(ic * tx + id * ty)];
 }
 
+/** One map after another. */
+export const after = ([a, b, tx, c, d, ty]: Affine, [e, f, ux, g, h, uy]: Affine): Affine => [
+  a * e + b * g,
+  a * f + b * h,
+  a * ux + b * uy + tx,
+  c * e + d * g,
+  c * f + d * h,
+  c * ux + d * uy + ty,
+];
+
 export const registrationSchema = z.object({
   /** To the right as a share of the width, down as a share of the height. */
   shift: z.object({ x: z.number(), y: z.number() }),

@@ -5,15 +5,24 @@ import { type Affine, AS_IT_IS, placed } from './affine';
 import { align, type Places } from './align';
 import { localContrast } from './local-contrast';
 
-/** Places across at which it is looked for, and then laid on more and more exactly. */
+/** Places across at which it is looked for. */
 const ROUGH = 48;
 const ROUGH_BLUR = 0.7;
-const FINER = [96, 192, 384] as const;
-/** Of the finest places only those count that stand out, the strongest first: flat ones say nothing of where they are. */
-const MOST_PLACES = 12_000;
+/**
+ * Places across at which it is then laid on more and more exactly, and how many of them count: those that stand out most,
+ * since flat ones say nothing of where they are.
+ */
+const FINER = [
+  { across: 96, most: 6000 },
+  { across: 192, most: 8000 },
+  { across: 384, most: 12_000 },
+] as const;
+/** How often what is trusted is told anew at each size. */
+const ROUNDS = 3;
 
 /** What people do is near to nothing: shifts in widths, stretches, turns in radians, as starts to try. */
-const SHIFTS = Array.from({ length: 13 }, (_, k) => (k - 6) / 48);
+const SHIFTS = Array.from({ length: 7 }, (_, k) => (k - 3) / 24);
+const BESIDE = [-1 / 48, 0, 1 / 48];
 const STRETCHES = [0.92, 1, 1.08] as const;
 const TURNS = [-0.08, 0, 0.08] as const;
 /** How far from where it starts each parameter may go for the price of one misfit. */
@@ -21,6 +30,14 @@ const REACH: Affine = [0.15, 0.15, 0.15, 0.15, 0.15, 0.15];
 
 const sized = (plane: Plane, across: number): Plane =>
   across >= plane.width ? plane : shrunk(plane, across, Math.max(2, Math.round((across * plane.height) / plane.width)));
+
+/** A plane at each of the sizes at which it is laid on, each made from the next larger. */
+function sizesOf(plane: Plane): [Plane, ...Plane[]] {
+  let next = plane;
+  return FINER.toReversed()
+    .map(({ across }) => (next = sized(next, across)))
+    .reverse() as [Plane, ...Plane[]];
+}
 
 /** A plane's places that stand out, in widths about its middle. */
 function placesOf({ width, height, data }: Plane, most: number): Places {
@@ -45,8 +62,6 @@ function placesOf({ width, height, data }: Plane, most: number): Places {
 
 /** Places are trusted square by square, so many across. */
 const SQUARES = 14;
-/** How often what is trusted is told anew at each size. */
-const ROUNDS = 3;
 
 /**
  * What each place counts, from how well all of its square is laid on the painting: a thing that was moved, or painted as
@@ -107,31 +122,45 @@ export interface AlignedWhole {
 /** What is compared roughly of a plane of L*. */
 export const roughContrast = (plane: Plane): Plane => localContrast(sized(plane, ROUGH), ROUGH_BLUR);
 
-/** The map under which two rough contrasts are most alike, of those that people's hands make. */
-export function roughMap(reference: Plane, painting: Plane): AlignedWhole {
+/** The best of some maps. */
+function bestOf(reference: Plane, painting: Plane, maps: readonly Affine[]): AlignedWhole {
   let best: AlignedWhole = { map: AS_IT_IS, likeness: -1 };
-  for (const turn of TURNS)
-    for (const stretch of STRETCHES) {
-      const [c, s] = [stretch * Math.cos(turn), stretch * Math.sin(turn)];
-      for (const ty of SHIFTS)
-        for (const tx of SHIFTS) {
-          const map: Affine = [c, -s, tx, s, c, ty];
-          const own = likeness(reference, painting, map);
-          if (own > best.likeness) best = { map, likeness: own };
-        }
-    }
+  for (const map of maps) {
+    const own = likeness(reference, painting, map);
+    if (own > best.likeness) best = { map, likeness: own };
+  }
   return best;
+}
+
+const shifted = ([a, b, tx, c, d, ty]: Affine, by: readonly number[]): Affine[] =>
+  by.flatMap((y) => by.map((x): Affine => [a, b, tx + x, c, d, ty + y]));
+
+/**
+ * The map under which two rough contrasts are most alike, of those that people's hands make: each turn and stretch is first
+ * looked for at half their size, and the best of each then at all of it.
+ */
+export function roughMap(reference: Plane, painting: Plane): AlignedWhole {
+  const [halfReference, halfPainting] = [reference, painting].map((p) => sized(p, ROUGH / 2)) as [Plane, Plane];
+  const near = TURNS.flatMap((turn) =>
+    STRETCHES.flatMap((stretch) => {
+      const [c, s] = [stretch * Math.cos(turn), stretch * Math.sin(turn)];
+      return shifted(bestOf(halfReference, halfPainting, shifted([c, -s, 0, s, c, 0], SHIFTS)).map, BESIDE);
+    }),
+  );
+  return bestOf(reference, painting, near);
 }
 
 /** Lays a painting on its reference. Both planes L* of the same proportion, the painting's of any scale. */
 export function alignWhole(reference: Plane, painting: Plane): AlignedWhole {
-  const [roughReference, roughPainting] = [roughContrast(reference), roughContrast(painting)];
+  const [references, paintings] = [sizesOf(reference), sizesOf(painting)];
+  const [roughReference, roughPainting] = [roughContrast(references[0]), roughContrast(paintings[0])];
   let { map } = roughMap(roughReference, roughPainting);
-  for (const across of FINER) {
-    const [fineReference, finePainting] = [reference, painting].map((plane) =>
-      localContrast(sized(plane, across), 1),
-    ) as [Plane, Plane];
-    const places = placesOf(fineReference, MOST_PLACES);
+  for (const [k, { most }] of FINER.entries()) {
+    const [fineReference, finePainting] = [
+      localContrast(references[k] as Plane, 1),
+      localContrast(paintings[k] as Plane, 1),
+    ];
+    const places = placesOf(fineReference, most);
     for (let round = 0; round < ROUNDS; round++) {
       const weight = trusted(places, finePainting, map);
       map = align({ places: { ...places, weight }, painting: finePainting, start: map, reach: REACH });

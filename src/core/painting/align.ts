@@ -46,6 +46,8 @@ function slopes({ width, height, data }: Plane): { readonly x: Plane; readonly y
   return { x: { width, height, data: x }, y: { width, height, data: y } };
 }
 
+type Six = [Float64Array, Float64Array, Float64Array, Float64Array, Float64Array, Float64Array];
+
 /** The map that lays the places onto the painting, from a start that is near. */
 export function align({ places, painting, start, reach, softScale = SOFT, iterations = 12 }: AlignRequest): Affine {
   const { width, height } = painting;
@@ -75,11 +77,17 @@ export function align({ places, painting, start, reach, softScale = SOFT, iterat
       for (let j = 0; j < 6; j++) out[n + j] = ((p[j] as number) - (start[j] as number)) / (reach[j] as number);
     },
     differentiate: (p, columns) => {
+      const [byA, byB, byX, byC, byD, byY] = columns as Six;
       each(p, (k, u, v, inside) => {
         const gx = inside ? weightOf(k) * between(slope.x, u, v) : 0;
         const gy = inside ? weightOf(k) * between(slope.y, u, v) : 0;
         const [x, y] = [places.x[k] as number, places.y[k] as number];
-        [gx * x, gx * y, gx, gy * x, gy * y, gy].forEach((value, j) => ((columns[j] as Float64Array)[k] = value));
+        byA[k] = gx * x;
+        byB[k] = gx * y;
+        byX[k] = gx;
+        byC[k] = gy * x;
+        byD[k] = gy * y;
+        byY[k] = gy;
       });
       for (let j = 0; j < 6; j++)
         for (let i = 0; i < 6; i++) (columns[j] as Float64Array)[n + i] = i === j ? 1 / (reach[j] as number) : 0;

@@ -79,6 +79,16 @@ function alike({ x, y, value }: Places, painting: Plane, [a, b, , c, d]: Affine,
   return (pr - (p1 * r1) / n) / Math.sqrt(Math.max(1e-9, vr * vp));
 }
 
+/** Enough places to tell where a feature stands. */
+const ENOUGH = 400;
+
+/** Every so many of the places. */
+function thinned({ x, y, value }: Places): Places {
+  const every = Math.ceil(value.length / ENOUGH);
+  const kept = (of: Float64Array) => of.filter((_, k) => k % every === 0);
+  return every === 1 ? { x, y, value } : { x: kept(x), y: kept(y), value: kept(value) };
+}
+
 export interface Displaced {
   readonly displacement: Displacement;
   /** Lays the reference's places of it onto the painting. */
@@ -93,18 +103,28 @@ const REACH: Affine = [0.12, 0.12, 0.015, 0.03, 0.12, 0.015];
 
 /**
  * How a feature is displaced against the whole. Both planes are local contrasts of one proportion; the mask lies on the
- * reference's. Null where it is too small or too little like anything near.
+ * reference's. Null where it is too small or too little like anything near, or can't be more like by `least` elsewhere.
  */
-export function displacementOf(reference: Plane, painting: Plane, whole: Affine, mask: Uint8Array): Displaced | null {
+export function displacementOf(
+  reference: Plane,
+  painting: Plane,
+  whole: Affine,
+  mask: Uint8Array,
+  least = 0,
+): Displaced | null {
   const of = placesOf(reference, mask);
   if (!of) return null;
   const { places, middle } = of;
   const [cx, cy] = placed(whole, ...middle);
-  const likeAt = (dx: number, dy: number) => alike(places, painting, whole, cx + dx, cy + dy);
+  const some = thinned(places);
+  const likeAt = (dx: number, dy: number) => alike(some, painting, whole, cx + dx, cy + dy);
   const unmoved = likeAt(0, 0);
+  if (unmoved > 1 - least) return null;
   let best = { dx: 0, dy: 0, score: unmoved, likeness: unmoved };
-  for (let y = -FAR; y <= FAR; y++)
-    for (let x = -FAR; x <= FAR; x++) {
+  // What is nearly the same where it should be can be nowhere else.
+  const far = unmoved + GAIN < 1 ? FAR : 0;
+  for (let y = -far; y <= far; y++)
+    for (let x = -far; x <= far; x++) {
       const [dx, dy] = [x * STEP, y * STEP];
       const likeness = likeAt(dx, dy);
       const score = likeness - COST * Math.hypot(dx, dy) - (x === 0 && y === 0 ? 0 : GAIN);

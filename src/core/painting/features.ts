@@ -9,7 +9,7 @@ import { segments } from './segments';
 
 export interface FoundFeature extends Displaced {
   readonly mask: Uint8Array;
-  readonly told: PaintingResult['displacements'][number];
+  readonly told: Omit<PaintingResult['displacements'][number], 'id'>;
 }
 
 /** What has no name is told only when it is off by this, widths: nobody asked about it. */
@@ -76,7 +76,7 @@ export function unnamedFeatures(target: Plane, ground: Ground): FoundFeature[] {
   const able = [...sizes].flatMap((size, part) => (size <= SIZES.most * n ? [part] : []));
   return able.flatMap((part) => {
     const mask = Uint8Array.from(cut.partOf, (p) => (p === part ? 1 : 0));
-    const own = displacementOf(reference, painting, whole, mask);
+    const own = displacementOf(reference, painting, whole, mask, PLAINLY);
     return own && Math.hypot(own.displacement.dx, own.displacement.dy) > UNASKED && own.likeness - own.unmoved > PLAINLY
       ? found(mask, null, own, ground)
       : [];

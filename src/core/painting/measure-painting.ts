@@ -7,17 +7,21 @@ import type { MeasureTools } from '../capture/tools';
 import type { Ends } from '../exercise/scale';
 import { quantile } from '../fitting/quantile';
 import { type BoxMm, grow } from '../geometry/box';
+import { withIds } from '../geometry/place-ids';
 import type { Photo } from '../raster/photo';
 import { type Plane, shrunk } from '../raster/between';
+import { outlineOf } from '../raster/outline';
 import { type Affine, registrationOf } from './affine';
 import { alignWhole } from './align-whole';
 import { namedFeatures, unnamedFeatures } from './features';
 import { localContrast } from './local-contrast';
-import { misfitOf } from './misfit';
-import { readShapes, type ShapePlane } from './named-shapes';
-import { laidWith, readParts } from './read-parts';
+import { misfitOf, unpaintedIssue } from './misfit';
+import { nameOfPlaces, readShapes, type ShapePlane } from './named-shapes';
+import { laidOn, laidWith, readParts } from './read-parts';
 import { regionsOf } from './regions';
 import { PAINTING_RESULT_VERSION, type PaintingResult } from './result';
+import type { Segments } from './segments';
+import { withoutFrame } from './without-frame';
 import { onCurve, type ValueCurve, valueCurve } from './value-curve';
 
 export interface PaintingReference {
@@ -40,8 +44,8 @@ export interface PaintingRequest extends Framing {
 
 export interface PaintingMeasured {
   readonly result: PaintingResult;
-  /** The painting's own lightness; null where nothing was read. */
-  readonly lightness: Plane | null;
+  /** The painting's lightness on the places of its reference, to be looked at; null where it was not laid on it. */
+  readonly laid: Plane | null;
 }
 
 /** Samples across the longer side. */
@@ -86,6 +90,12 @@ function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affin
   return [a * wide, b * wide, tx * wide, c * tall, d * tall, ty * tall];
 }
 
+/** Which places are of some parts. */
+function placesOf({ partOf }: Segments, parts: readonly number[]): Uint8Array {
+  const own = new Set(parts);
+  return Uint8Array.from(partOf, (p) => (own.has(p) ? 1 : 0));
+}
+
 /** A plane on a grid of so many places across, of another plane's proportion. */
 const onGrid = (plane: Plane, across: number, like: Plane): Plane =>
   shrunk(plane, Math.min(plane.width, across), Math.min(plane.height, Math.round((across * like.height) / like.width)));
@@ -105,25 +115,31 @@ export async function measurePainting(
     version: PAINTING_RESULT_VERSION,
     kind: 'painting',
     capture: { ...base, accepted: false, uncertainty: null, issues: [...issues, ...more] },
+    step: request.step,
     registration: null,
     overall: null,
     regions: [],
     displacements: [],
     shapes: [],
     range: null,
+    frame: null,
   });
-  if (!found) return { result: nothing(), lightness: null };
+  if (!found) return { result: nothing(), laid: null };
   tools.onStage?.('reading the steps');
   const { reference } = request;
   const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
   const box = grow(found.box, -RIM * apart);
   const read = lightnessOver(photo, found.calibration, box, apart, SMOOTH * SAMPLES);
+  const unpainted = unpaintedIssue(read.data);
+  if (unpainted) return { result: nothing([unpainted]), laid: null };
   const placed = found.relative ? betweenEnds(read.data, request.ends) : (l: number) => l;
-  const painting: Plane = found.relative ? { ...read, data: read.data.map(placed) } : read;
+  const whole = found.relative ? { ...read, data: read.data.map(placed) } : read;
+  const { painting, frame } = withoutFrame(whole, reference.target);
+  const paintedOn = frame ? box : found.box;
   tools.onStage?.('comparing');
   const { map, likeness } = alignWhole(reference.target, painting);
   const misfit = misfitOf(reference.target, painting, likeness);
-  if (misfit) return { result: nothing([misfit]), lightness: painting };
+  if (misfit) return { result: nothing([misfit]), laid: null };
   const target = onGrid(reference.target, GRID, reference.target);
   const ground = {
     reference: localContrast(target, BLUR),
@@ -140,13 +156,24 @@ export async function measurePainting(
     result: {
       ...nothing(),
       capture: { ...base, accepted: !refuses(issues), uncertainty: found.uncertainty(50), issues },
-      registration: registrationOf(onWhole(map, box, found.box), reference.target.height / reference.target.width),
+      registration: registrationOf(onWhole(map, box, paintedOn), reference.target.height / reference.target.width),
       overall: wholeOf(curve),
-      regions: regions.map((r) => ({ ...r, deltaSteps: r.deltaLightness / request.step })),
-      displacements: features.map(({ told }) => told),
+      regions: withIds(
+        regions.map(({ parts: of, ...r }) => {
+          const places = placesOf(parts.cut, of);
+          return {
+            ...r,
+            shape: reference.shapes && nameOfPlaces(reference.shapes, places, target),
+            outline: outlineOf((i) => places[i] === 1, r.box, target),
+            deltaSteps: r.deltaLightness / request.step,
+          };
+        }),
+      ),
+      displacements: withIds(features.map(({ told }) => told)),
       shapes: reference.shapes ? readShapes(reference.shapes, target, lies, (t) => onCurve(curve, t)) : [],
       range: { student: percentiles(painting.data), reference: percentiles(reference.lightness.data) },
+      frame,
     },
-    lightness: painting,
+    laid: laidOn(painting, map, reference.target.width, reference.target.height, 'edge'),
   };
 }

@@ -1,5 +1,6 @@
 /** Whether a painting can be of its reference at all: compared roughly, as it is, mirrored, turned, and as a part of it. */
 import { type CaptureIssue, GATE, issue } from '../capture/gate';
+import { quantile } from '../fitting/quantile';
 import { type Plane } from '../raster/between';
 import type { Affine } from './affine';
 import { likeness, roughContrast, roughMap } from './align-whole';
@@ -43,6 +44,18 @@ function bestPart(reference: Plane, painting: Plane): { like: number; box: Captu
         }
     }
   return best;
+}
+
+/** Refuses what is one flat grey, or bare ground everywhere; `lightness` as it was read, before it was placed between any ends. */
+export function unpaintedIssue(lightness: Float32Array): CaptureIssue | null {
+  const spread = quantile(lightness, 0.98) - quantile(lightness, 0.02);
+  return spread >= GATE.unpainted.limit
+    ? null
+    : issue(
+        'unpainted',
+        spread,
+        'There is hardly anything to compare yet: all of it is one grey. Paint light and dark first, then photograph it again.',
+      );
 }
 
 /**

@@ -39,6 +39,29 @@ export function boxOf(mask: Uint8Array, width: number, height: number): ShareBox
   return x1 === 0 ? null : { x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height };
 }
 
+/** What lies in a named shape by more than this share goes by its name. */
+const MOSTLY = 0.5;
+
+/** The name of the shape that most places of a mask lie in; null where there is none. */
+export function nameOfPlaces(
+  { shapeOf, names, width, height }: ShapePlane,
+  mask: Uint8Array,
+  grid: { width: number; height: number },
+): string | null {
+  const counts = new Int32Array(names.length + 1);
+  let places = 0;
+  mask.forEach((m, i) => {
+    if (m !== 1) return;
+    places++;
+    const x = Math.floor((((i % grid.width) + 0.5) * width) / grid.width);
+    const y = Math.floor(((Math.floor(i / grid.width) + 0.5) * height) / grid.height);
+    const shape = shapeOf[y * width + x] as number;
+    counts[shape] = (counts[shape] as number) + 1;
+  });
+  const most = names.findIndex((_, k) => (counts[k + 1] as number) > MOSTLY * places);
+  return names[most] ?? null;
+}
+
 /** Each named shape: what it was to be, what it became, and what the curve of the whole leaves of that. Null where it can't be read. */
 export function readShapes(
   shapes: ShapePlane,

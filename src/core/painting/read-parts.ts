@@ -1,7 +1,7 @@
 /** A painting laid on its reference and cut into parts: what each was to be, and what it became. */
 import { between, type Plane } from '../raster/between';
 import { squaredDistances } from '../raster/distance';
-import { type Affine, placed, undone } from './affine';
+import { type Affine, after, undone } from './affine';
 import { segments, type Segments } from './segments';
 
 /** A part of the picture that was painted as one. */
@@ -21,18 +21,32 @@ export interface ReadParts {
   readonly parts: readonly ReadPart[];
 }
 
-/** The painting on the places of its reference; NaN where it does not reach. */
-export function laidOn(painting: Plane, map: Affine, width: number, height: number): Plane {
+/** What the painting has at a place of its reference (widths about the middle) under a map; past its edge NaN, or what its edge has. */
+function laidAt(
+  painting: Plane,
+  [a, b, tx, c, d, ty]: Affine,
+  x: number,
+  y: number,
+  beyond: 'nothing' | 'edge' = 'nothing',
+): number {
+  const u = (a * x + b * y + tx + 0.5) * painting.width;
+  const v = (c * x + d * y + ty) * painting.width + painting.height / 2;
+  const outside = u < 0 || v < 0 || u > painting.width || v > painting.height;
+  return outside && beyond === 'nothing' ? NaN : between(painting, u, v);
+}
+
+/** The painting on the places of its reference; where it does not reach there is NaN, or its edge goes on. */
+export function laidOn(
+  painting: Plane,
+  map: Affine,
+  width: number,
+  height: number,
+  beyond: 'nothing' | 'edge' = 'nothing',
+): Plane {
   const data = new Float32Array(width * height);
-  for (let i = 0; i < data.length; i++) {
-    const [x, y] = placed(
-      map,
-      ((i % width) + 0.5 - width / 2) / width,
-      (Math.floor(i / width) + 0.5 - height / 2) / width,
-    );
-    const [u, v] = [(x + 0.5) * painting.width, y * painting.width + painting.height / 2];
-    data[i] = u < 0 || v < 0 || u > painting.width || v > painting.height ? NaN : between(painting, u, v);
-  }
+  for (let row = 0, i = 0; row < height; row++)
+    for (let column = 0; column < width; column++, i++)
+      data[i] = laidAt(painting, map, (column + 0.5 - width / 2) / width, (row + 0.5 - height / 2) / width, beyond);
   return { width, height, data };
 }
 
@@ -49,20 +63,22 @@ export function laidWith(
 ): Plane {
   const base = laidOn(painting, whole, width, height);
   for (const { mask, map } of features) {
-    const own = laidOn(painting, map, width, height);
-    const back = undone(map);
-    for (let i = 0; i < mask.length; i++) {
-      if (mask[i] === 1) {
-        base.data[i] = own.data[i] as number;
-        continue;
+    // From a place of the reference to the one whose feature covers it.
+    const [a, b, tx, c, d, ty] = after(undone(map), whole);
+    for (let row = 0, i = 0; row < height; row++)
+      for (let column = 0; column < width; column++, i++) {
+        const [x, y] = [(column + 0.5 - width / 2) / width, (row + 0.5 - height / 2) / width];
+        if (mask[i] === 1) {
+          base.data[i] = laidAt(painting, map, x, y);
+          continue;
+        }
+        const [from, line] = [
+          Math.floor((a * x + b * y + tx + 0.5) * width),
+          Math.floor((c * x + d * y + ty) * width + height / 2),
+        ];
+        if (from >= 0 && line >= 0 && from < width && line < height && mask[line * width + from] === 1)
+          base.data[i] = NaN;
       }
-      const [x, y] = placed(
-        back,
-        ...placed(whole, ((i % width) + 0.5 - width / 2) / width, (Math.floor(i / width) + 0.5 - height / 2) / width),
-      );
-      const [c, r] = [Math.floor((x + 0.5) * width), Math.floor(y * width + height / 2)];
-      if (c >= 0 && r >= 0 && c < width && r < height && mask[r * width + c] === 1) base.data[i] = NaN;
-    }
   }
   return base;
 }

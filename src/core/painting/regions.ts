@@ -5,6 +5,8 @@ import type { ReadParts } from './read-parts';
 
 export interface Region {
   readonly box: ShareBox;
+  /** Parts of the cut that it is of. */
+  readonly parts: readonly number[];
   readonly area: number;
   /** Painted less wanted, L*: positive where the painting is too light. */
   readonly deltaLightness: number;
@@ -70,6 +72,7 @@ export function regionsOf({ cut, parts }: ReadParts, curve: ValueCurve, toleranc
           width: (box.x1 - box.x0) / width,
           height: (box.y1 - box.y0) / height,
         },
+        parts: own.map((p) => p.id),
         area,
         deltaLightness: mean('delta'),
         residual: mean('residual'),

@@ -14,6 +14,8 @@ export const paintingResultSchema = z.object({
   version: z.literal(PAINTING_RESULT_VERSION),
   kind: z.literal('painting'),
   capture: captureSchema,
+  /** What a step of the exercise is, L*. */
+  step: lightness,
   /** Null where the painting was not laid on its reference. */
   registration: registrationSchema.nullable(),
   /**
@@ -30,7 +32,13 @@ export const paintingResultSchema = z.object({
   /** Parts that are beyond tolerance once the whole is taken off; `deltaLightness` is painted less target, all in all. */
   regions: z.array(
     z.object({
+      /** Stays the same when the painting is measured again, as do those of displacements. */
+      id: z.string(),
+      /** The named shape that it lies in; null where it lies in none. */
+      shape: z.string().nullable(),
       box: shareBoxSchema,
+      /** Rings of shares of width and height. */
+      outline: z.array(z.array(z.tuple([z.number(), z.number()]))),
       area: z.number(),
       deltaLightness: z.number(),
       residual: z.number(),
@@ -40,6 +48,7 @@ export const paintingResultSchema = z.object({
   /** Features that stand elsewhere than the whole has them: in widths, ratios, degrees clockwise. */
   displacements: z.array(
     z.object({
+      id: z.string(),
       box: shareBoxSchema,
       name: z.string().nullable(),
       dx: z.number(),
@@ -63,5 +72,7 @@ export const paintingResultSchema = z.object({
   ),
   /** Lightness that 5, 50 and 95 percent of each lie below; the reference's own, not mapped to paint. */
   range: z.object({ student: percentiles, reference: percentiles }).nullable(),
+  /** A dark frame that was painted round the picture and left out; null where there is none. */
+  frame: z.object({ lightness }).nullable(),
 });
 export type PaintingResult = z.infer<typeof paintingResultSchema>;

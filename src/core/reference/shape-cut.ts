@@ -83,3 +83,12 @@ export function namesIn({ shapeOf, width, height }: ShapeCut, named: readonly Na
   }
   return out;
 }
+
+/** Which named shape each place of a cut is of, counted from 1 as they are listed; 0 for none. */
+export function namedPlaces(
+  { shapeOf }: Pick<ShapeCut, 'shapeOf'>,
+  names: ReadonlyMap<number, NamedShape>,
+): { readonly numberOf: Uint8Array; readonly named: readonly NamedShape[] } {
+  const number = new Map([...names.keys()].map((shape, k) => [shape, k + 1]));
+  return { numberOf: Uint8Array.from(shapeOf, (s) => number.get(s) ?? 0), named: [...names.values()] };
+}

@@ -43,16 +43,19 @@ export const loggedMix = checkedJson(loggedMixSchema);
 export const preparation = checkedJson(preparationSchema);
 export const setUp = checkedJson(setUpSchema);
 export const paintedMasses = checkedJson(paintedMassesSchema);
-/** What a painting in few tones was measured against: enough to show it, and to judge it again. */
+/** What a painting was measured against: enough to show it, and to judge one in few tones again. */
 export const measuredAgainst = checkedJson(
   z.object({
     /** A prepared picture, or a set-up: its id, and how often it had been changed. */
     kind: z.enum(['picture', 'set-up']).default('picture'),
     reference: z.string(),
     revision: z.number().int(),
-    /** File of the tones as wanted and as drawn. */
+    /** File of the tones as wanted and as drawn; of a painting in many values, of those that were wanted. */
     planes: z.string(),
-    /** File of the painting's own lightness, 16 bits; null in rows from before it was kept. */
+    /**
+     * File of the painting's own lightness, 16 bits, laid on the values that were wanted where there are such; null in rows
+     * from before it was kept.
+     */
     lightness: z.string().nullable().default(null),
     names: z.array(massSchema),
     /** Readings that counted. */

@@ -2,6 +2,7 @@
 import { defaultTerms } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
 import { sampleNotan } from '@/core/notan/sample-result';
+import { sampleFeature, sampleRegion } from '@/core/painting/sample-result';
 import { setUpSchema } from '@/core/reference/set-up';
 import { newId } from '@/data/schema/ids';
 import { attempts } from '@/data/schema/tables';
@@ -16,6 +17,7 @@ import { tryAgain } from '../hand-in/receive';
 import { setExercise } from '../plan/exercises';
 import { bringIn } from '../reference/references';
 import { keepNewSetUp, keepSetUp, paintMasses } from '../reference/set-ups';
+import { paintedInValues, valuesFrom } from '../test-picture';
 import { eachInNewStudio, resultWith, saidOf, type TestStudio } from '../test-studio';
 import { editItem } from './critiquing';
 
@@ -124,6 +126,24 @@ test('a painting: edits and drops, of shapes with a box too, outlive a reading t
   await measureAttempt(house, id);
   expect(await codes(id)).toContain(accepted);
   expect(await changed(id)).toEqual(words);
+});
+
+test('a painting in many values: edits of its parts and features outlive measuring anew', async () => {
+  const { house, teacher, bea } = studio;
+  const [region, feature] = [sampleRegion(2), sampleFeature({ dx: 0.04 })];
+  const other = sampleRegion(-3, { id: '15.15', area: 0.2, box: { x: 0.7, y: 0.7, width: 0.2, height: 0.2 } });
+  const { exerciseId } = await valuesFrom(studio);
+  studio.nextPainting(await paintedInValues({ regions: [region], displacements: [feature] }));
+  const id = await studio.send(bea, 130, exerciseId);
+  await measureAttempt(house, id);
+  await editItem(house, teacher, id, 'part_off shape 4.4', { say: 'The jug glows.' });
+  await editItem(house, teacher, id, 'feature_moved shape 8.8', { dropped: true });
+  // Something heavier comes before them.
+  studio.nextPainting(await paintedInValues({ regions: [other, region], displacements: [feature] }));
+  await measureAnew(house, teacher, id);
+  await measureAttempt(house, id);
+  expect(await codes(id)).toContain('part_off shape 15.15');
+  expect(await changed(id)).toEqual({ 'part_off shape 4.4': 'The jug glows.', 'feature_moved shape 8.8': 'dropped' });
 });
 
 test('a scale: edits and drops outlive measuring anew, and wait for a finding that is not told for a while', async () => {

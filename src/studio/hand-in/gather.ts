@@ -7,6 +7,7 @@ import type { Photograph } from '@/workers/tasks/measure';
 import type { House } from '../house';
 import { figuresFor } from '../mixing/palettes';
 import { measuredNotan } from './notan-hand-ins';
+import { measuredPainting } from './painting-hand-ins';
 import type { Measured, ToMeasure } from './to-measure';
 
 type How = Parameters<House['pool']['run']>[1];
@@ -31,6 +32,7 @@ const MEASURE: Record<FamilyId, Measure> = {
   bands: measureSteps,
   chips: measureSteps,
   tones: measuredNotan,
+  paintings: measuredPainting,
   'by-eye': () => Promise.resolve(null),
 };
 

@@ -4,6 +4,7 @@ import type { NumberingId } from '@/core/exercise/numbering';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { draftOf } from '@/core/kinds/draft';
 import type { NotanResult } from '@/core/notan/result';
+import type { PaintingResult } from '@/core/painting/result';
 import type { MassEdit } from '@/core/reference/set-up';
 import type { ScaleResult } from '@/core/scale/result';
 import {
@@ -23,10 +24,18 @@ type Against = (typeof measurements.$inferSelect)['against'];
 /** A result, and what it was measured against: only of a painting is there anything to measure against. */
 export type Measured =
   | { readonly kind: 'scale'; readonly result: ScaleResult }
-  | { readonly kind: 'notan'; readonly result: NotanResult; readonly against: Against };
+  | { readonly kind: 'notan'; readonly result: NotanResult; readonly against: Against }
+  | { readonly kind: 'painting'; readonly result: PaintingResult; readonly against: Against };
 
 function measuredOf({ result, against }: typeof measurements.$inferSelect): Measured {
-  return result.kind === 'scale' ? { kind: 'scale', result } : { kind: 'notan', result, against };
+  switch (result.kind) {
+    case 'scale':
+      return { kind: 'scale', result };
+    case 'notan':
+      return { kind: 'notan', result, against };
+    case 'painting':
+      return { kind: 'painting', result, against };
+  }
 }
 
 /** What was measured of attempts, by their ids: one query for all. */

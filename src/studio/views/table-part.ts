@@ -50,5 +50,12 @@ export async function tablePartOf(
         readingsForEveryone: await readingsForEveryone(house, table.exercise.id),
       };
     }
+    case 'painting':
+      if (!measured.against) return null;
+      return {
+        kind: 'painting' as const,
+        measured,
+        standing: (await standingOf(house, teacher, shown.id)) ?? ('as-it-is' as const),
+      };
   }
 }

@@ -2,6 +2,7 @@
 import { valuesOf } from '@/core/kinds/table';
 import { critiques, handIns, students } from '@/data/schema/tables';
 import { asc, eq } from 'drizzle-orm';
+import type { PaintingPicture } from '@/core/painting/pictures';
 import { type Actor, attemptFor, handInFor, type Teacher } from '../access/actor';
 import { standing } from '../hand-in/notan-hand-ins';
 import type { House } from '../house';
@@ -32,7 +33,7 @@ export async function tableOf(house: House, teacher: Teacher, handInId: string) 
 /** What a painting was measured against; null of what was not measured against anything. */
 async function againstOf(house: House, attemptId: string) {
   const measured = await measuredOfOne(house, attemptId);
-  return measured?.kind === 'notan' ? measured.against : null;
+  return measured && 'against' in measured ? measured.against : null;
 }
 
 /** Whether what was measured against a picture still stands; null of what was not. */
@@ -44,6 +45,25 @@ export async function standingOf(house: House, teacher: Teacher, attemptId: stri
   return told === 'other-set-up' && own.attempt.masses === null ? 'as-it-is' : told;
 }
 
+/** PNG in greys of a painting as it lies on what was wanted of it, of that, or of how they differ; null where it was not laid on it. */
+export async function paintingPictureOf(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  which: PaintingPicture,
+): Promise<Uint8Array | null> {
+  await attemptFor(house, teacher, attemptId);
+  const measured = await measuredOfOne(house, attemptId);
+  if (measured?.kind !== 'painting' || !measured.against?.lightness) return null;
+  const { planes, lightness } = measured.against;
+  return house.pool.run({
+    task: 'painting-picture',
+    wanted: house.files.path(planes),
+    laid: house.files.path(lightness),
+    which,
+  });
+}
+
 /** PNG of an attempt's tones, as wanted or as drawn, in the exercise's greys; null where none were read. */
 export async function tonesOfAttempt(
   house: House,
@@ -52,7 +72,8 @@ export async function tonesOfAttempt(
   which: 'wanted' | 'drawn',
 ): Promise<Uint8Array | null> {
   const own = await attemptFor(house, teacher, attemptId);
-  const against = await againstOf(house, attemptId);
+  const measured = await measuredOfOne(house, attemptId);
+  const against = measured?.kind === 'notan' ? measured.against : null;
   const greys = valuesOf(own.attempt.terms ?? own.exercise.terms);
   return against && house.pool.run({ task: 'tones-picture', planes: house.files.path(against.planes), which, greys });
 }

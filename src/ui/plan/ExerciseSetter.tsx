@@ -1,8 +1,9 @@
 'use client';
 /** Sets an exercise of any kind: the kinds at the left, choices beside them, the sheet that comes of it at the right. */
-import { inSteps } from '@/core/critique/scale/words';
+import { inSteps } from '@/core/critique/amounts';
 import { MEDIA, MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
 import { type ExerciseKind, type ExerciseTerms, isPicture, isStepped } from '@/core/exercise/terms';
+import type { Kind } from '@/core/kinds/kind';
 import { defaultTerms, isMeasured, KIND_IDS, kindById } from '@/core/kinds/table';
 import { useEffect, useState, useTransition } from 'react';
 import { Amount, Choice } from '../parts/fields';
@@ -41,6 +42,16 @@ interface Props {
   readonly draw: (form: ExerciseForm) => Promise<Answer<string>>;
   readonly save: (form: ExerciseForm) => Promise<Answer<null>>;
 }
+
+/** What is said of a kind that is judged by eye as it is set. */
+const BY_EYE: Record<`${Kind['measured']}`, string> = {
+  true: '',
+  'with-reference':
+    'Choose a prepared picture or a set-up below, and hand-ins are measured against it; without one you judge them by eye.',
+  'with-picture':
+    'Choose a prepared picture below, and hand-ins are measured against it; without one you judge them by eye.',
+  false: 'Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.',
+};
 
 const FROM_NOTHING = { referenceId: '', setUpId: '' };
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
@@ -120,11 +131,7 @@ export function ExerciseSetter({ classes, references, setUps, revised, draw, sav
           </h1>
           <p>{kind.task}</p>
           {!isMeasured(terms.kind, { referenceId: form.referenceId || null, setUpId: form.setUpId || null }) && (
-            <p className="quiet">
-              {kind.measured === 'with-reference'
-                ? 'Choose a prepared picture or a set-up below, and hand-ins are measured against it; without one you judge them by eye.'
-                : 'Fair Grey does not measure this kind yet: hand-ins are kept and shown, and you judge them by eye.'}
-            </p>
+            <p className="quiet">{BY_EYE[`${kind.measured}`]}</p>
           )}
         </div>
         <label className="sm:col-span-2">

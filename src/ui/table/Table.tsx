@@ -1,6 +1,7 @@
 'use client';
 /** The Table: one hand-in under critique, by what was read of it. */
 import { ByEyeTable } from './by-eye/ByEyeTable';
+import { PaintingTable } from './paintings/PaintingTable';
 import { ScaleTable } from './scale/ScaleTable';
 import type { TablePart, TableProps } from './table-props';
 import { TonesTable } from './tones/TonesTable';
@@ -11,6 +12,7 @@ const PARTS: {
 } = {
   scale: (props) => <ScaleTable {...props} />,
   notan: (props) => <TonesTable {...props} />,
+  painting: (props) => <PaintingTable {...props} />,
 };
 
 export function Table(props: TableProps) {

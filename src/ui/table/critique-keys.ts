@@ -1,4 +1,4 @@
-/** Keys of the Table, for a scale and for a painting in few tones. */
+/** Keys of the Table, for a scale, for a painting in few tones and for one in many values. */
 
 export const NOTAN_KEYS = [
   ['hold t', 'the painting in its tones'],
@@ -6,6 +6,13 @@ export const NOTAN_KEYS = [
   ['hold m', 'the reference half over the painting'],
   ['a', 'accept the flipped shape as a reading, for this one'],
   ['f', 'accept it for everyone'],
+] as const;
+export const PAINTING_KEYS = [
+  ['hold c', 'the paint as it is, in its colours'],
+  ['hold r', 'the reference and the painting in each other’s place'],
+  ['hold m', 'the reference half over the painting'],
+  ['hold f', 'how they differ: lighter where it is too light'],
+  ['v', 'side by side, split, or a piece laid in'],
 ] as const;
 /** In place of those that need a reference, where it was painted from life. */
 export const LIFE_KEYS = [

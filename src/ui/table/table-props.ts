@@ -17,13 +17,14 @@ export interface TableActions {
   giveVerdict(attemptId: string, verdict: string): Promise<Answer>;
   withdrawVerdict(attemptId: string): Promise<Answer>;
   measureOnceMore(attemptId: string): Promise<Answer>;
+  /** Measures anew what was measured against something that was changed since. */
+  measureAgainstNow(attemptId: string): Promise<Answer>;
 }
 
 /** What is done with paintings in few tones besides. */
 export interface TonesActions {
   acceptAsReading(attemptId: string, region: string, scope: string): Promise<Answer>;
   judgeOnceMore(attemptId: string): Promise<Answer>;
-  measureAgainstNow(attemptId: string): Promise<Answer>;
   forgetReadings(exerciseId: string): Promise<Answer>;
   judgeByMasses(attemptId: string, edits: readonly MassEdit[]): Promise<Answer>;
   takeFrameAsDark(attemptId: string, frameIsDark: boolean): Promise<Answer>;
@@ -38,6 +39,9 @@ export interface StripRow {
   readonly tall: boolean;
 }
 
+/** Whether what was measured still stands. */
+export type Standing = 'as-it-is' | 'other-reference' | 'other-set-up' | 'other-readings';
+
 export interface ScalePart {
   readonly kind: 'scale';
   readonly measured: Extract<Measured, { kind: 'scale' }>;
@@ -51,16 +55,21 @@ export interface TonesPart {
   readonly measured: Extract<Measured, { kind: 'notan' }>;
   /** Greys that the exercise's tones are painted in, L*, the lightest first. */
   readonly greys: readonly number[];
-  /** Whether what was measured still stands. */
-  readonly standing: 'as-it-is' | 'other-reference' | 'other-set-up' | 'other-readings';
+  readonly standing: Standing;
   /** What it was painted from in life; null where there was a picture, or nothing that is kept. */
   readonly setUp: { readonly id: string; readonly title: string; readonly masses: readonly SetUpMass[] } | null;
   /** How many readings were accepted for everyone. */
   readonly readingsForEveryone: number;
 }
 
+export interface PaintingPart {
+  readonly kind: 'painting';
+  readonly measured: Extract<Measured, { kind: 'painting' }>;
+  readonly standing: Standing;
+}
+
 /** What a family shows of its own, with what it was measured from; null where nothing was read. */
-export type TablePart = ScalePart | TonesPart;
+export type TablePart = ScalePart | TonesPart | PaintingPart;
 
 export interface TableProps<P extends TablePart | null = TablePart | null> {
   readonly handIn: {

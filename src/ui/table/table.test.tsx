@@ -4,6 +4,7 @@ import { draftOf } from '@/core/kinds/draft';
 import { defaultTerms, labelsOf } from '@/core/kinds/table';
 import { measureGaps, targetsFor } from '@/core/scale/flags';
 import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
+import { samplePainting, sampleRegion } from '@/core/painting/sample-result';
 import { jest } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { TableProps } from './table-props';
@@ -84,6 +85,48 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
   const fixes = items.filter((i) => i.original.kind === 'fix');
   expect(fixes.length).toBeGreaterThan(0);
   for (const fix of fixes) expect(html).toContain(`data-code="${fix.original.code}"`);
+});
+
+test('a painting in many values: laid beside what was wanted, its parts outlined, told and in figures', () => {
+  const own = defaultTerms('monochrome-painting');
+  const result = samplePainting({
+    regions: [sampleRegion(2, { shape: 'jug > lit side' })],
+    shapes: [
+      {
+        name: 'jug > lit side',
+        box: sampleRegion(1).box,
+        area: 0.1,
+        lightness: 70,
+        target: 52,
+        deltaLightness: 18,
+        residual: 18,
+      },
+    ],
+  });
+  const painting = { kind: 'painting' as const, result, against: null };
+  const said = withEdits(draftOf(result, own, 'white-is-one'), []);
+  const shown = { ...attempt, terms: own, measured: painting, critique: { ...critique, items: said } };
+  const html = renderToStaticMarkup(
+    <Table
+      handIn={handIn}
+      attempts={[shown]}
+      shown={shown as TableProps['shown']}
+      isCurrent
+      labels={[]}
+      part={{ kind: 'painting', measured: painting, standing: 'other-reference' }}
+      actions={actions}
+    />,
+  );
+  for (const words of [
+    '/laid/a1/drawn',
+    '/laid/a1/wanted',
+    'The lit side of the jug is far too light beside the rest.',
+    'data-code="part_off"',
+    'prepared anew since',
+    'A piece laid in',
+    '<td>70.0</td><td>52.0</td><td>+18.0</td>',
+  ])
+    expect(html).toContain(words);
 });
 
 test('by eye: the photograph as it came, no findings, and both decisions', () => {

@@ -6,8 +6,10 @@ import { type CutPiece, layBoard } from '@/devices/board';
 import { photograph } from '@/devices/camera';
 import { type CameraCondition } from '@/devices/condition-names';
 import { shotFor } from '@/devices/camera-conditions';
+import type { SeenPicture } from '@/devices/drawing-hand';
 import { type NotanPlan, paintTones, type ToneMap } from '@/devices/notan-painter';
 import { paint, type PaintPlan } from '@/devices/painter';
+import { paintPicture, type PicturePlan } from '@/devices/picture-painter';
 import { print } from '@/devices/printer';
 import { sheetToPng } from '@/print/sheet-png';
 
@@ -22,6 +24,8 @@ export interface PracticeTask {
   readonly areas?: readonly PaintedArea[];
   /** A picture in few tones, painted into the frame in place of the plan. */
   readonly tones?: { readonly map: ToneMap; readonly plan: NotanPlan };
+  /** A picture in many values, painted into the frame; its L* are those that are meant. */
+  readonly picture?: { readonly seen: SeenPicture; readonly plan: Omit<PicturePlan, 'value'> };
   /** The sheet is cut into corner pieces, and the plan painted in stripes on a board between them. */
   readonly board?: { readonly pieces: readonly CutPiece[]; readonly widthMm: number; readonly heightMm: number };
   readonly condition: CameraCondition;
@@ -38,7 +42,11 @@ const TONES_DPI = 200;
 /** JPEG bytes of the photograph. */
 export async function practiceShot(task: PracticeTask): Promise<Uint8Array> {
   const { layout } = task;
-  const printed = await print(await sheetToPng(task.sheet, task.tones ? TONES_DPI : DPI), 'nominal', task.seed);
+  const printed = await print(
+    await sheetToPng(task.sheet, task.tones || task.picture ? TONES_DPI : DPI),
+    'nominal',
+    task.seed,
+  );
   const file = { orientation: task.orientation, location: task.location };
   if (task.board) {
     const { pieces, widthMm, heightMm } = task.board;
@@ -60,6 +68,11 @@ export async function practiceShot(task: PracticeTask): Promise<Uint8Array> {
   const frame = layout.cells[0];
   if (task.tones && frame) {
     const { surface } = paintTones(printed.surface, frame, task.tones.map, task.tones.plan, task.seed);
+    return photograph(surface, layout, shotFor(task.condition, layout, task.seed, task.megapixels), task.seed, file);
+  }
+  if (task.picture && frame) {
+    const { seen, plan } = task.picture;
+    const { surface } = paintPicture(printed.surface, frame, seen, { ...plan, value: (l) => l }, task.seed);
     return photograph(surface, layout, shotFor(task.condition, layout, task.seed, task.megapixels), task.seed, file);
   }
   const surface = task.areas

@@ -7,6 +7,7 @@ import { asItCounts, type Reading } from '@/core/notan/judge-tones';
 import { measureNotan } from '@/core/notan/measure-notan';
 import type { NotanResult } from '@/core/notan/result';
 import type { ReferencePlane } from '@/core/reference/prepared-tones';
+import { namedPlaces } from '@/core/reference/shape-cut';
 import { type MassEdit, massPlane, type SetUpMass } from '@/core/reference/set-up';
 import { flippedShapes, type TonePlane } from '@/core/tones/compare-tones';
 import type { Mass, MassPlane } from '@/core/tones/mass';
@@ -54,11 +55,9 @@ export interface NotanHandIn {
   readonly lightness: Uint8Array | null;
 }
 
-/** Numbers of named shapes, place by place. */
 function namesOf({ shapes, names }: ReferencePlane): MassPlane {
-  const list = [...names];
-  const number = new Map(list.map(([shape], k) => [shape, k + 1]));
-  return { nameOf: Uint8Array.from(shapes.shapeOf, (s) => number.get(s) ?? 0), names: list.map(([, shape]) => shape) };
+  const { numberOf, named } = namedPlaces(shapes, names);
+  return { nameOf: numberOf, names: named };
 }
 
 type Grid = Pick<TonePlane, 'width' | 'height'>;

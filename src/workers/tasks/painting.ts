@@ -2,6 +2,7 @@
 import type { KnownCard } from '@/core/capture/open-sheet';
 import type { Target } from '@/core/capture/target';
 import type { Judging } from '@/core/exercise/judging';
+import { keyedEnds, pictureStep } from '@/core/exercise/key';
 import type { Ends } from '@/core/exercise/scale';
 import { defaultTerms, kindsOnSheetOf } from '@/core/kinds/table';
 import { measurePainting, type PaintingReference } from '@/core/painting/measure-painting';
@@ -29,8 +30,6 @@ export interface PaintingTask {
 
 /** Of the command line a sheet is expected that has one frame to paint a picture in. */
 const FRAMED = kindsOnSheetOf(defaultTerms('monochrome-painting'));
-/** Steps of the command line's measure: nine from end to end, as most classes count. */
-const STEPS = 9;
 const TOLERANCE_STEPS = 0.5;
 const LEAST_SIDE_PX = 32;
 
@@ -65,7 +64,7 @@ export async function measurePaintingFile(
       {
         reference,
         ends,
-        step: (ends.light - ends.dark) / (STEPS - 1),
+        step: pictureStep(keyedEnds(ends, task.key)),
         toleranceSteps: TOLERANCE_STEPS,
         target,
         expected: { exercise: null, student: null },

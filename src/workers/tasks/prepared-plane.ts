@@ -1,9 +1,14 @@
-/** A reference as an exercise wants it: its tones and shapes, worked out of the picture and its preparation. */
+/** A reference as an exercise wants it: its tones and shapes, or its values, worked out of the picture and its preparation. */
+import type { PaintingReference } from '@/core/painting/measure-painting';
+import type { Raster } from '@/core/raster/raster';
 import { framed } from '@/core/reference/framing';
+import { luminanceOf, softLightness } from '@/core/reference/luminance-plane';
 import type { Preparation } from '@/core/reference/preparation';
 import { NothingToPrepare } from '@/core/reference/prepare';
-import { type ReferencePlane, referencePlane, type Wanted } from '@/core/reference/prepared-tones';
+import { type ReferencePlane, referencePlane, shapesOf, type Wanted } from '@/core/reference/prepared-tones';
 import { OneSided } from '@/core/reference/shadow-map';
+import { namedPlaces, namesIn } from '@/core/reference/shape-cut';
+import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { TooFewTones } from '@/core/tones/thresholds';
 import { LRUCache } from 'lru-cache';
 import { UnusablePicture, withPhoto } from '../decoding/decode';
@@ -26,10 +31,49 @@ export async function planeOf(reference: PreparedReference): Promise<ReferencePl
   return plane;
 }
 
-async function makePlane({ picture, preparation, wanted }: PreparedReference): Promise<ReferencePlane> {
+/** Values that were made last. */
+const keptValues = new LRUCache<string, PaintingReference>({ max: 4 });
+
+/** The values that a painting from it is to have, with its named shapes. Throws UnusablePicture with what to do about it. */
+export async function valuesOf(reference: PreparedReference): Promise<PaintingReference> {
+  const key = JSON.stringify(reference);
+  const values = keptValues.get(key) ?? (await worked(reference, (rgb, preparation) => valuesIn(rgb, preparation)));
+  keptValues.set(key, values);
+  return values;
+}
+
+function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): PaintingReference {
+  const luminance = luminanceOf(rgb);
+  const lightness = softLightness(luminance, 0);
+  const { width, height, data } = lightness;
+  const { of } = valueMap(valueSpan(data), preparation);
+  const cut = shapesOf(luminance, preparation);
+  const { numberOf, named } = namedPlaces(cut, namesIn(cut, preparation.shapes.named));
+  return {
+    lightness,
+    target: { width, height, data: data.map(of) },
+    shapes:
+      named.length === 0
+        ? null
+        : {
+            width,
+            height,
+            shapeOf: numberOf,
+            names: named.map(({ name }) => name),
+          },
+  };
+}
+
+const makePlane = (reference: PreparedReference): Promise<ReferencePlane> =>
+  worked(reference, (rgb, preparation) => referencePlane(rgb, preparation, reference.wanted));
+
+async function worked<T>(
+  { picture, preparation }: PreparedReference,
+  work: (rgb: Raster<'linear', 3>, preparation: Preparation) => T,
+): Promise<T> {
   try {
     return await withPhoto(picture, null, (photo) =>
-      referencePlane(framed(photo, preparation.corners, preparation.proportion), preparation, wanted),
+      work(framed(photo, preparation.corners, preparation.proportion), preparation),
     );
   } catch (error) {
     if (error instanceof TooFewTones || error instanceof NothingToPrepare || error instanceof OneSided)

@@ -63,7 +63,8 @@ async function ofSheet(photo: Photo, terms: ExerciseTerms, { card }: KnownPrint)
   const profile = card ? readProfile(layout, card.readings, card.basis) : nominalProfile(layout);
   const { calibration } = calibrate(photo, sheetCard(located.plane, layout), profile);
   // What is laid beside its reference place by place is cut out along its frame, with no margin.
-  const isCompared = kindOf(terms).wanted(terms) !== null;
+  const { measured } = kindOf(terms);
+  const isCompared = measured === 'with-reference' || measured === 'with-picture';
   return (
     calibration && {
       photo,

@@ -3,7 +3,7 @@ import { measureGaps, targetsFor, valueFlags } from '../../scale/flags';
 import { type MeasuredStep, type ScaleResult } from '../../scale/result';
 import { sampleScale, sampleSteps } from '../../scale/sample-result';
 import { critiqueScale } from './critique';
-import { inSteps } from './words';
+import { inSteps } from '../amounts';
 
 const terms = defaultScale('gouache', 9);
 

@@ -1,5 +1,6 @@
 /** The sentences of a scale critique, one entry a code: what is seen, and one thing to do about it. */
 import type { MeasuredChip } from '../../scale/result';
+import { inSteps } from '../amounts';
 import type { Catalogue, Register, Words } from '../rule';
 import type { ChipFacts, ScaleFacts, StepFacts, ValueFacts } from './facts';
 
@@ -15,23 +16,6 @@ export interface ScaleNames {
 export function list(labels: readonly string[]): string {
   if (labels.length <= 1) return labels[0] ?? '';
   return `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;
-}
-
-const AMOUNTS: readonly (readonly [upTo: number, words: string])[] = [
-  [0.18, 'a touch'],
-  [0.29, 'a quarter of a step'],
-  [0.41, 'a third of a step'],
-  [0.6, 'half a step'],
-  [0.85, 'three quarters of a step'],
-  [1.15, 'a whole step'],
-  [1.6, 'a step and a half'],
-  [2.5, 'two steps'],
-];
-
-/** A distance in steps as it is said in the studio; the sign is left out. */
-export function inSteps(steps: number): string {
-  const size = Math.abs(steps);
-  return AMOUNTS.find(([upTo]) => size <= upTo)?.[1] ?? `${Math.round(size)} steps`;
 }
 
 const nameOf = ({ labels }: ScaleNames, step: number): string => labels[step - 1] ?? String(step);

@@ -1,11 +1,10 @@
 /** Rules about the picture as a whole: where its shapes sit, what they are made of. */
+import { SHIFTED } from '../naming';
 import { ofShape, ofTone, PICTURE, type Rule } from '../rule';
 import type { ToneFacts, ToneReading } from './facts';
 
 /** Beside outlines this much agreement is a picture whose big shapes sit right. */
 const SITS_RIGHT = 0.93;
-/** A whole picture further off than this (shares of its width or height) is told. */
-export const SHIFTED = 0.015;
 /** A share of a tone further off than this is told. */
 const SHARE_OFF = 0.06;
 /** More slivers than this are told. */

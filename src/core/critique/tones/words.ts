@@ -1,8 +1,8 @@
 /** The sentences of a critique of few tones, one entry a code: what is seen, and one thing to do about it. */
+import { capital, massName, partOf, place, whither } from '../naming';
 import type { Catalogue, Register, Words } from '../rule';
 import type { EndFacts, MassFacts, MeasuredRegion, ToneFacts } from './facts';
-import { capital, howFar, massName, partOf, place, toneGroup, toneName, type ToneNames } from './naming';
-import { SHIFTED } from './picture-rules';
+import { toneGroup, toneName, type ToneNames } from './tone-names';
 import { SHORT } from './tone-rules';
 
 const praise = <F>(say: (facts: F) => string): Words<F, ToneNames> => ({ say, do: () => null });
@@ -32,13 +32,7 @@ const outsideSteps: Words<MassFacts, ToneNames> = {
 };
 
 const shifted: Words<{ readonly x: number; readonly y: number }, ToneNames> = {
-  say: ({ x, y }) => {
-    const ways = [
-      ...(Math.abs(x) > SHIFTED / 2 ? [`${howFar(Math.abs(x))} to the ${x > 0 ? 'right' : 'left'}`] : []),
-      ...(Math.abs(y) > SHIFTED / 2 ? [`${howFar(Math.abs(y))} too ${y > 0 ? 'low' : 'high'}`] : []),
-    ];
-    return `The whole picture sits ${ways.join(' and ')}; its shapes are judged as if it did not.`;
-  },
+  say: (by) => `The whole picture sits ${whither(by)}; its shapes are judged as if it did not.`,
   do: () => 'Next time mark the middle of each side before you draw.',
 };
 

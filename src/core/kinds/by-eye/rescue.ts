@@ -3,7 +3,7 @@ import { rescueSchema, type TermsOf } from '../../exercise/terms';
 import type { Kind } from '../kind';
 import { painted, usualPicture } from '../picture';
 import { oneSitting } from '../sittings';
-import { IN_ONE_SITTING, paintingWork } from './painting-work';
+import { IN_ONE_SITTING, paintingWork } from '../painting-work';
 
 const MINUTES = [60, 180] as const;
 

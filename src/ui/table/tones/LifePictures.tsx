@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { useKeys } from '../../parts/use-keys';
 import { PaintingView, SquintFilter } from '../PaintingView';
 import type { NotanView } from './NotanPictures';
-import { RegionOutlines } from './RegionOutlines';
+import { RegionOutlines } from '../RegionOutlines';
 import { ToneShares } from './ToneShares';
 import { useMassPainting } from './use-mass-painting';
 

@@ -3,7 +3,7 @@
 import type { Finding } from '@/core/critique/finding';
 import type { NotanResult } from '@/core/notan/result';
 import { PaintingView, squinted, SquintFilter } from '../PaintingView';
-import { RegionOutlines } from './RegionOutlines';
+import { RegionOutlines } from '../RegionOutlines';
 import { ToneShares } from './ToneShares';
 
 export interface NotanView {

@@ -1,10 +1,12 @@
 'use client';
 /** Accepts a flipped shape as a reading, and says when something was measured before one was. */
+import { OtherReference } from '../OtherReference';
+import type { Standing } from '../table-props';
 
 interface Props {
   /** The flipped shape that is picked can be accepted. */
   readonly able: boolean;
-  readonly standing: 'as-it-is' | 'other-reference' | 'other-set-up' | 'other-readings';
+  readonly standing: Standing;
   readonly frozen: boolean;
   readonly busy: boolean;
   readonly accept: (scope: 'this' | 'everyone') => void;
@@ -38,16 +40,7 @@ export function ReadingChoice({ able, standing, frozen, busy, accept, judge, mea
           )}
         </div>
       )}
-      {standing === 'other-reference' && (
-        <div className="trouble" role="status">
-          <p>Measured before: the reference was prepared anew since.</p>
-          {!frozen && (
-            <button type="button" className="calm mt-2" disabled={busy} onClick={measure}>
-              Measure it against what stands now
-            </button>
-          )}
-        </div>
-      )}
+      {standing === 'other-reference' && <OtherReference frozen={frozen} busy={busy} measure={measure} />}
       {able && !frozen && (
         <div className="rounded-sm bg-l97 p-2">
           <p className="text-13">Was this edge lost on purpose? Accept it as a reading, and it counts as right.</p>

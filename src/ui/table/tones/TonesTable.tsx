@@ -4,6 +4,7 @@ import { HoldButton, useHold } from '../../instruments/HoldButton';
 import { useKeys } from '../../parts/use-keys';
 import { KEYS, LIFE_KEYS, NOTAN_KEYS } from '../critique-keys';
 import type { TableProps, TonesPart } from '../table-props';
+import { sameBox } from '../same-box';
 import { attemptName, TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
 import { FrameChoice } from './FrameChoice';
@@ -11,10 +12,6 @@ import { LifePictures } from './LifePictures';
 import { NotanFacts } from './NotanFacts';
 import { NotanPictures } from './NotanPictures';
 import { ReadingChoice } from './ReadingChoice';
-
-type Box = { readonly x: number; readonly y: number };
-const sameBox = (a: Box | undefined, b: Box | undefined) =>
-  a !== undefined && b !== undefined && Math.abs(a.x - b.x) + Math.abs(a.y - b.y) < 1e-6;
 
 export function TonesTable(props: TableProps<TonesPart>) {
   const critique = useCritique(props);
@@ -84,7 +81,7 @@ export function TonesTable(props: TableProps<TonesPart>) {
         busy={busy}
         accept={accept}
         judge={() => run(() => actions.judgeOnceMore(id))}
-        measure={() => run(() => actions.measureAgainstNow(id))}
+        measure={() => run(() => props.actions.measureAgainstNow(id))}
         forget={() => run(() => actions.forgetReadings(handIn.exerciseId))}
         forEveryone={readingsForEveryone}
       />

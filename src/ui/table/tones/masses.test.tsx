@@ -6,7 +6,7 @@ import { PaintedFrom } from '../../plan/PaintedFrom';
 import { MassFields } from '../../references/MassFields';
 import { FrameChoice } from './FrameChoice';
 import { MassFacts } from './MassFacts';
-import { RegionOutlines } from './RegionOutlines';
+import { RegionOutlines } from '../RegionOutlines';
 
 const { box } = sampleMass('anything');
 const nothing = () => undefined;

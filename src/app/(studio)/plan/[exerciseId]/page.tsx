@@ -1,4 +1,4 @@
-import { inSteps } from '@/core/critique/scale/words';
+import { inSteps } from '@/core/critique/amounts';
 import { isPicture } from '@/core/exercise/terms';
 import { inShort, isMeasured, kindById } from '@/core/kinds/table';
 import { CAUTIONS, cautionsFor, DEFERRAL } from '@/core/planning/cautions';

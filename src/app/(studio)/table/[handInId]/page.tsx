@@ -22,8 +22,8 @@ interface Props {
   readonly searchParams: Promise<{ attempt?: string }>;
 }
 
-const tones = { acceptAsReading, judgeOnceMore, measureAgainstNow, forgetReadings, judgeByMasses, takeFrameAsDark };
-const actions = { changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, tones };
+const tones = { acceptAsReading, judgeOnceMore, forgetReadings, judgeByMasses, takeFrameAsDark };
+const actions = { changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, measureAgainstNow, tones };
 
 export default async function TablePage({ params, searchParams }: Props) {
   const { house, teacher } = await teacherOnly();

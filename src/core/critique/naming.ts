@@ -1,28 +1,5 @@
-/** How places, tones, masses and amounts of a picture are called when they are spoken of. */
-import type { ShareBox } from '../../geometry/share-box';
-
-/** What a class calls its values, the lightest first. */
-export interface ToneNames {
-  readonly labels: readonly string[];
-}
-
-const ORDINALS = ['zeroth', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth'];
-
-/** What a tone (1 the lightest) is called, as something that a place is: the class's number only where there are several between light and dark. */
-export function toneName(tone: number, { labels }: ToneNames): string {
-  if (tone === 1) return 'light';
-  if (tone === labels.length) return 'dark';
-  if (labels.length === 3) return 'the middle tone';
-  const label = labels[tone - 1] ?? String(tone);
-  const ordinal = /^\d+$/.test(label) ? ORDINALS[Number(label)] : undefined;
-  return ordinal ? `the ${ordinal} tone` : `tone ${label}`;
-}
-
-/** The same as something that a place belongs to: "the light", "the second tone". */
-export function toneGroup(tone: number, names: ToneNames): string {
-  const name = toneName(tone, names);
-  return name === 'light' || name === 'dark' ? `the ${name}` : name;
-}
+/** How places, masses and amounts of a picture are called when they are spoken of. */
+import type { ShareBox } from '../geometry/share-box';
 
 const PREPOSITION = / > /;
 const ARTICLE = /^(the|a|an|one|my|our|his|her|their|its) /i;
@@ -54,6 +31,18 @@ export function partOf(share: number): string {
   if (share >= 0.6) return 'most of ';
   if (share >= 0.4) return 'about half of ';
   return share >= 0.2 ? 'some of ' : 'a little of ';
+}
+
+/** A whole picture further off than this (shares of its width or height) is told. */
+export const SHIFTED = 0.015;
+
+/** Whither something went, in words: "a little to the right and clearly too low"; a way that is less than half of what is told of is left out. */
+export function whither({ x, y }: { readonly x: number; readonly y: number }): string {
+  const ways = [
+    ...(Math.abs(x) > SHIFTED / 2 ? [`${howFar(Math.abs(x))} to the ${x > 0 ? 'right' : 'left'}`] : []),
+    ...(Math.abs(y) > SHIFTED / 2 ? [`${howFar(Math.abs(y))} too ${y > 0 ? 'low' : 'high'}`] : []),
+  ];
+  return ways.join(' and ');
 }
 
 /** How far, for a share of the picture's width or height. */

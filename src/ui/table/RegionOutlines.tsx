@@ -1,10 +1,9 @@
 /** Rings round what disagrees, over a painting or its reference, and a box round what is told of a part without one. */
 import type { Finding } from '@/core/critique/finding';
-import type { NotanResult } from '@/core/notan/result';
-import { onAnyGround } from '../../parts/on-any-ground';
+import { onAnyGround } from '../parts/on-any-ground';
 
 interface Props {
-  readonly regions: NotanResult['regions'];
+  readonly regions: readonly { readonly outline?: readonly (readonly (readonly [number, number])[])[] | undefined }[];
   /** How far the picture under them lies from the reference, shares of it. */
   readonly shift: { readonly x: number; readonly y: number };
   /** Region that is lit up, by its place in the list; null for none. */

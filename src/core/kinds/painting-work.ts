@@ -1,7 +1,7 @@
 /** How a painting is built up, whatever it is painted from. */
-import type { PictureTerms } from '../../exercise/terms';
-import { pictureWork } from '../picture';
-import { STEP_BACK, WASH } from '../work-words';
+import type { PictureTerms } from '../exercise/terms';
+import { pictureWork } from './picture';
+import { STEP_BACK, WASH } from './work-words';
 
 export const IN_ONE_SITTING = [
   'Two masses first: light and shadow, cast shadows joined to the shadows they run from.',

@@ -4,19 +4,19 @@ import { masterCopySchema, type TermsOf } from '../../exercise/terms';
 import type { Kind } from '../kind';
 import { painted, usualPicture } from '../picture';
 import { oneSitting } from '../sittings';
-import { paintingWork } from './painting-work';
+import { paintingWork } from '../painting-work';
 
 const MINUTES = [180, 360] as const;
 
 export const masterCopy: Kind<TermsOf<'master-copy'>> = {
   ...painted<TermsOf<'master-copy'>>(),
   id: 'master-copy',
-  family: 'by-eye',
+  family: 'paintings',
   name: 'master copy',
   usualTitle: 'A copy, as exact as you can',
   task: 'Copy the picture as exactly as you can: values first, then drawing, then colour.',
   minutes: MINUTES,
-  measured: false,
+  measured: 'with-picture',
   terms: masterCopySchema,
   usual: (medium) => ({
     kind: 'master-copy',

@@ -4,7 +4,7 @@ import type { Stage } from '../../planning/stage';
 import type { Kind } from '../kind';
 import { painted, usualPicture } from '../picture';
 import { GLAZE_READY, LAYER_DRY, oneSitting, STAIN_DRY } from '../sittings';
-import { IN_ONE_SITTING, paintingWork } from './painting-work';
+import { IN_ONE_SITTING, paintingWork } from '../painting-work';
 
 type Terms = TermsOf<'monochrome-painting'>;
 const MINUTES = [120, 180] as const;
@@ -43,12 +43,12 @@ function stagedStages({ medium, glaze }: Terms): Stage[] {
 export const monochromePainting: Kind<Terms> = {
   ...painted<Terms>(),
   id: 'monochrome-painting',
-  family: 'by-eye',
+  family: 'paintings',
   name: 'monochrome painting',
   usualTitle: 'Watering can under a lamp',
   task: 'Light and shadow first, then the values inside each, then the edges.',
   minutes: MINUTES,
-  measured: false,
+  measured: 'with-picture',
   terms: monochromePaintingSchema,
   usual: (medium) => ({
     kind: 'monochrome-painting',

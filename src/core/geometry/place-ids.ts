@@ -1,5 +1,5 @@
 /** Names of places in a picture that stay the same when it is judged or measured again: edits of a teacher hang on them. */
-import type { ShareBox } from '../geometry/share-box';
+import type { ShareBox } from './share-box';
 
 /** Places are named by the middle of their box, on a grid of so many columns and rows: finer than shapes lie apart. */
 const GRID = 20;

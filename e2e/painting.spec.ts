@@ -1,0 +1,97 @@
+/** A painting in all its values: from setting to letter, laid on its picture, split and probed by keys. */
+import { expect, type Page, test } from '@playwright/test';
+import { inTidewell } from './evening';
+import { awake, handIn } from './people';
+import { stillLife, valuesPhotograph } from './photographs';
+
+test.describe.configure({ mode: 'serial' });
+let page: Page;
+let student: Page;
+inTidewell('Ruta Vane', (evening) => void ({ teacher: page, student } = evening));
+
+test('it is set from a picture, and a hand-in is measured against it', async () => {
+  const picture = await stillLife();
+  await page.goto('/references');
+  await awake(page.getByLabel('What it is called'));
+  await page
+    .getByLabel('Picture', { exact: true })
+    .setInputFiles({ name: 'still life.png', mimeType: 'image/png', buffer: picture });
+  await page.getByLabel('What it is called').fill('Jug, eggs and a book');
+  await page.getByLabel('Where it is from').fill('drawn for this studio');
+  await page.getByLabel('Who may use it').fill('anybody');
+  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await page.waitForURL(/\/references\/\w+/);
+  await page.goto('/plan/new');
+  await page.getByRole('button', { name: 'monochrome painting' }).click();
+  await page.getByText('Choose a prepared picture below').waitFor();
+  await page.getByLabel('Painted from').selectOption({ label: 'Jug, eggs and a book' });
+  await page.getByRole('button', { name: 'Set it' }).click();
+  await page.waitForURL(/\/plan\/(?!new)\w+/);
+  const exerciseId = page.url().split('/').pop() ?? '';
+  await student.goto(`/my/${exerciseId}`);
+  await handIn(student, await valuesPhotograph(exerciseId, picture, 91));
+  await student.getByText('This picture will do.').waitFor();
+  await page.goto('/rack');
+  await page
+    .getByRole('link', { name: /Watering can under a lamp/ })
+    .last()
+    .click();
+  await page.locator('[data-code="part_off"]').first().waitFor();
+  await expect(page.locator('[data-code="part_off"]')).toHaveCount(1);
+  await page.getByText('too light beside the rest').waitFor();
+});
+
+test('held keys lay the reference in its place, or show how they differ', async () => {
+  const beside = page.getByAltText('The painting in greys');
+  await expect(beside).toHaveJSProperty('complete', true);
+  for (const [key, alt] of [
+    ['f', 'How it differs: lighter where it is too light, darker where it is too dark'],
+    ['c', 'The painting as it is, straightened'],
+  ] as const) {
+    await page.keyboard.down(key);
+    await page.getByAltText(alt).waitFor();
+    await page.keyboard.up(key);
+    await beside.waitFor();
+  }
+});
+
+test('its readings unfold with the curve of the whole drawn in them', async () => {
+  await page.getByText('The readings as a table').click();
+  const chart = page.getByRole('img', { name: /Painted against wanted lightness/ });
+  await chart.locator('svg').waitFor();
+  expect((await chart.locator('svg').boundingBox())?.width ?? 0).toBeGreaterThan(200);
+  expect(await chart.locator('svg path').count()).toBeGreaterThan(5);
+});
+
+test('split along a line that keys move', async () => {
+  await page.keyboard.press('v');
+  const line = page.getByRole('slider', { name: 'Where the line stands' });
+  await expect(line).toHaveValue('50');
+  await line.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(line).toHaveValue('52');
+  const left = page.getByAltText('The painting in greys').locator('..');
+  await expect(left).toHaveCSS('clip-path', 'inset(0px 48% 0px 0px)');
+});
+
+test('a piece of the reference laid into the painting follows the arrow keys, and the hand-in stays', async () => {
+  const address = page.url();
+  await page.getByRole('button', { name: 'A piece laid in' }).click();
+  const piece = page.getByRole('group', { name: /The piece that is laid in/ });
+  await piece.focus();
+  const at = await piece.getAttribute('data-at');
+  for (const key of ['ArrowRight', 'ArrowRight', 'ArrowDown']) await page.keyboard.press(key);
+  const [x = 0, y = 0] = (at ?? '').split(' ').map(Number);
+  await expect(piece).toHaveAttribute('data-at', `${x + 4} ${y + 2}`);
+  expect(page.url()).toBe(address);
+});
+
+test('it is given back, and the student reads it as a letter', async () => {
+  await page.getByRole('button', { name: /Once more/ }).click();
+  await page.getByRole('button', { name: /Withdraw/ }).waitFor();
+  await student.reload();
+  const letter = student.getByRole('region', { name: 'Critique' });
+  await letter.getByText('too light beside the rest').waitFor();
+  await expect(letter).not.toContainText(/[%_]/);
+});

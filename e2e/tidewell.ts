@@ -1,0 +1,45 @@
+/** A studio with people in it, made by the studio's own hands before it is served: its doors are walked through in another story. */
+import { defaultTerms } from '@/core/kinds/table';
+import type { Teacher } from '@/studio/access/actor';
+import { newClassCode } from '@/data/schema/ids';
+import { addStudent, createClass } from '@/studio/class/people';
+import { openHouse } from '@/studio/house';
+import { setExercise } from '@/studio/plan/exercises';
+
+/** What somebody types at the door. */
+export const HESPER = { name: 'Hesper Dunnock', email: 'hesper@tidewell.example', password: 'saltpans-and-hills' };
+const OWN_CODE = 'FRESHPAN';
+
+/** A teacher with a class, a student of it and nine greys to paint; teachers see nothing of each other. */
+export interface Room {
+  readonly student: string;
+  readonly email: string;
+  readonly codes: { readonly class: string; readonly own: string };
+  readonly exerciseId: string;
+}
+
+/** Puts a room for each of some students into a studio that is not served yet, each with a teacher of its own. */
+export async function furnish(folder: string, people: readonly string[]): Promise<Room[]> {
+  // Nothing is measured here.
+  const pool = { run: () => Promise.reject(new Error('No work is done yet.')), close: () => Promise.resolve() };
+  const house = await openHouse({ folder, minFree: 0, demo: false }, pool);
+  try {
+    const rooms: Room[] = [];
+    for (const [k, student] of people.entries()) {
+      const { name, password } = HESPER;
+      const email = k === 0 ? HESPER.email : `hesper-${k}@tidewell.example`;
+      const userId = await house.auth.createTeacher(name, email, password);
+      const teacher: Teacher = { role: 'teacher', userId, name };
+      const code = newClassCode();
+      const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one', code);
+      await addStudent(house, teacher, classId, student, OWN_CODE);
+      const terms = defaultTerms('scale');
+      const set = { title: 'Nine greys from white to black', note: '', dueAt: null, terms };
+      const exerciseId = await setExercise(house, teacher, classId, set);
+      rooms.push({ student, email, codes: { class: code, own: OWN_CODE }, exerciseId });
+    }
+    return rooms;
+  } finally {
+    await house.close();
+  }
+}

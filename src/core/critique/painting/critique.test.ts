@@ -1,0 +1,132 @@
+/** What is said of a painting, from what was measured of it. */
+import { SAMPLE_CAPTURE } from '../../capture/sample-capture';
+import type { PaintingResult } from '../../painting/result';
+import { sampleFeature, samplePainting, sampleRegion } from '../../painting/sample-result';
+import { findingSchema } from '../finding';
+import { critiquePainting } from './critique';
+
+const TOLERANCE = 0.5;
+const critique = (more?: Partial<PaintingResult>) => critiquePainting(samplePainting(more), TOLERANCE);
+const fixes = (more: Partial<PaintingResult>) => critique(more).filter((f) => f.kind === 'fix');
+const sits = (more: Partial<NonNullable<PaintingResult['registration']>>) => ({
+  registration: { shift: { x: 0, y: 0 }, scale: { x: 1, y: 1 }, rotation: 0, shear: 0, ...more },
+});
+const curve = (dark: number, light: number) => ({
+  overall: {
+    curve: [
+      { target: 24, painted: dark },
+      { target: 96, painted: light },
+    ],
+    offset: (dark + light - 120) / 2,
+    contrast: (light - dark) / 72,
+  },
+});
+
+test('a good one is praised for what it measured, and nothing is to be mended', () => {
+  const findings = critique();
+  expect(findings.map((f) => [f.kind, f.code])).toEqual([
+    ['works', 'drawing_holds'],
+    ['works', 'values_hold'],
+    ['works', 'range_holds'],
+  ]);
+  findings.forEach((f) => expect(findingSchema.parse(f)).toEqual(f));
+});
+
+test('a part that is off is told by its name or place and in steps, the heaviest first', () => {
+  const told = fixes({
+    regions: [
+      sampleRegion(-1.4, { id: '1.1', shape: 'loaf > shadow side' }),
+      sampleRegion(2.1, { id: '9.9', area: 0.09, box: { x: 0.7, y: 0.7, width: 0.2, height: 0.2 } }),
+    ],
+  });
+  expect(told.map((f) => [f.say, f.do])).toEqual([
+    ['A shape at the bottom right is far too light beside the rest.', 'Bring it down by two steps.'],
+    ['The shadow side of the loaf is clearly too dark beside the rest.', 'Bring it up by a step and a half.'],
+  ]);
+  expect(told[1]?.where.shape).toBe('loaf > shadow side');
+  expect(told[0]?.key).toBe('part_off shape 9.9');
+});
+
+test('two parts of one named shape are one finding, and parts of an object go along with it', () => {
+  const regions = [
+    sampleRegion(1, { id: '1.1', shape: 'wall', area: 0.1 }),
+    sampleRegion(2, { id: '8.8', shape: 'wall', area: 0.1 }),
+    sampleRegion(-2, { id: '9.9', shape: 'wall' }),
+  ];
+  expect(fixes({ regions }).map((f) => [f.key, f.evidence['steps'], f.evidence['area']])).toEqual([
+    ['part_off shape 1.1', 1.5, 0.2],
+    ['part_off shape 9.9', -2, 0.04],
+  ]);
+  const names = ['jug', 'jug > lit side', 'jug > handle'];
+  const displacements = names.map((name, k) => sampleFeature({ name, id: name, dx: k === 2 ? 0.06 : 0.03 }));
+  expect(fixes({ displacements }).map((f) => f.where.shape)).toEqual(['jug > handle', 'jug']);
+});
+
+test('what the exercise allows is not told, and a stricter one tells it', () => {
+  const regions = [sampleRegion(0.45)];
+  expect(critiquePainting(samplePainting({ regions }), 0.5).filter((f) => f.kind === 'fix')).toEqual([]);
+  expect(critiquePainting(samplePainting({ regions }), 0.3).map((f) => f.code)).toContain('part_off');
+});
+
+test.each([
+  [curve(38, 96), 'range_short', 'most of all the darks are not dark enough'],
+  [curve(24, 80), 'range_short', 'most of all the lights are not light enough'],
+  [curve(10, 102), 'range_stretched', 'further apart'],
+  [curve(32, 103), 'all_lighter', 'a little lighter than it should be'],
+  [curve(4, 76), 'all_darker', 'far darker than it should be'],
+])('the whole is told once (%#): %s', (more, code, words) => {
+  const told = fixes(more).find((f) => f.code === code);
+  expect(told?.say).toContain(words);
+});
+
+test('one end that gives way is told as that, and not as a whole that is too light', () => {
+  expect(fixes(curve(38, 96)).map((f) => f.code)).toEqual(['range_short']);
+  expect(fixes(curve(34, 104)).map((f) => f.code)).toEqual(['all_lighter']);
+});
+
+test('between marked corners nothing is said of ends, range or how light the whole is', () => {
+  const capture = { ...SAMPLE_CAPTURE, mode: 'relative' as const, target: 'corners' as const };
+  for (const more of [curve(40, 80), curve(40, 110), curve(4, 76), curve(24, 96)])
+    expect(critique({ ...more, capture }).map((f) => f.code)).toEqual(['drawing_holds', 'values_hold']);
+});
+
+test('a feature is told by its worst two ways', () => {
+  const told = (more: Parameters<typeof sampleFeature>[0]) =>
+    fixes({ displacements: [sampleFeature({ name: 'egg', ...more })] })[0];
+  expect(told({ dx: 0.04 })?.say).toBe('The egg stands clearly to the right.');
+  expect(told({ dy: 0.02, height: 1.2 })?.say).toBe('The egg is too tall and stands a little too low.');
+  expect(told({ width: 0.8 })?.do).toContain('width against its height');
+  expect(told({ slant: -9 })?.say).toBe('The egg leans to the left.');
+  expect(told({ dx: 0.01, slant: 2, width: 1.04 })).toBeUndefined();
+  expect(fixes({ displacements: [sampleFeature({ dx: -0.07 })] })[0]?.say).toBe(
+    'What stands at the top left stands far to the left.',
+  );
+});
+
+test.each([
+  [sits({ shift: { x: -0.03, y: 0.02 } }), 'The whole picture sits clearly to the left and a little too low'],
+  [sits({ rotation: 2 }), 'The whole picture leans to the right.'],
+  [sits({ scale: { x: 0.94, y: 0.95 } }), 'The whole picture is smaller than its frame has it.'],
+  [sits({ scale: { x: 1.06, y: 1 } }), 'The whole picture is wider than its frame has it.'],
+])('how the whole sits is told (%#)', (more, words) => {
+  const findings = critique(more);
+  expect(findings.find((f) => f.kind === 'fix')?.say).toContain(words);
+  expect(findings.map((f) => f.code)).not.toContain('drawing_holds');
+});
+
+test('what was not accepted, or not laid on its reference, has nothing said of it', () => {
+  expect(critique({ registration: null })).toEqual([]);
+  expect(critique({ capture: { ...SAMPLE_CAPTURE, accepted: false } })).toEqual([]);
+});
+
+test('said to a student there are no percentages, codes or paths of names', () => {
+  const all = [
+    ...fixes({ regions: [sampleRegion(1, { shape: 'jug > lit side' }), sampleRegion(-3)], ...curve(34, 84) }),
+    ...fixes({
+      displacements: [sampleFeature({ dx: 0.04, width: 1.3, name: 'jug > handle' })],
+      ...sits({ rotation: 3 }),
+    }),
+  ];
+  expect(all.length).toBeGreaterThan(4);
+  for (const { say, do: act } of all) expect(`${say} ${act}`).not.toMatch(/[%>_*]/);
+});

@@ -1,0 +1,140 @@
+/** Rules about drawing: how the whole sits in its frame, then what stands elsewhere in it. */
+import { objectOf } from '../../tones/mass';
+import { SHIFTED } from '../naming';
+import { ofShape, PICTURE, type Rule } from '../rule';
+import type { Moved, PaintingFacts, PaintingReading, Sits, Way } from './facts';
+
+/** A whole that is further off than this is told: degrees, ratios. */
+const TURNED = 1;
+const SIZED = 0.03;
+/** Features told of at the most, the furthest off. */
+const MOST_FEATURES = 5;
+/** A feature is told from here on: widths, ratios, degrees. */
+const OFF: Record<Way, number> = { place: 0.015, width: 0.08, height: 0.08, slant: 4 };
+/** A shift of a quarter of the picture is as bad as a whole step everywhere. */
+const SHIFT_WEIGHT = 4;
+/** So many degrees weigh as much as a shift of a whole width. */
+const DEGREES = 57;
+
+const round3 = (v: number) => Math.round(v * 1000) / 1000;
+
+type PaintingRule<C extends keyof PaintingFacts> = Rule<C, PaintingReading, PaintingFacts[C]>;
+
+/** How far it is off in each way, against what is told from: 1 and more is told. */
+function offBy({ dx, dy, width, height, slant }: Moved): Record<Way, number> {
+  return {
+    place: Math.hypot(dx, dy) / OFF.place,
+    width: Math.abs(width - 1) / OFF.width,
+    height: Math.abs(height - 1) / OFF.height,
+    slant: Math.abs(slant) / OFF.slant,
+  };
+}
+
+function waysOf(moved: Moved): Way[] {
+  const off = offBy(moved);
+  return (Object.keys(off) as Way[]).filter((way) => off[way] > 1).sort((a, b) => off[b] - off[a]);
+}
+
+const shiftOf = ({ shift }: Sits) => Math.hypot(shift.x, shift.y);
+const sizeOf = ({ scale }: Sits) => Math.max(Math.abs(scale.x - 1), Math.abs(scale.y - 1));
+const sitsOf = ({ result: { registration } }: PaintingReading) =>
+  registration ? [{ subject: PICTURE, facts: registration }] : [];
+
+const evidence = ({ shift, scale, rotation }: Sits) => ({
+  x: round3(shift.x),
+  y: round3(shift.y),
+  width: round3(scale.x),
+  height: round3(scale.y),
+  degrees: round3(rotation),
+});
+
+const drawingHolds: PaintingRule<'drawing_holds'> = {
+  code: 'drawing_holds',
+  kind: 'works',
+  reads: ({ result: { registration, displacements } }) =>
+    registration &&
+    shiftOf(registration) <= SHIFTED &&
+    sizeOf(registration) <= SIZED &&
+    Math.abs(registration.rotation) <= TURNED &&
+    displacements.every((d) => waysOf(d).length === 0)
+      ? [{ subject: PICTURE, facts: { shift: shiftOf(registration) } }]
+      : [],
+  tells: () => true,
+  weight: () => 0,
+  evidence: ({ shift }) => ({ shift: round3(shift) }),
+  source: 'nothing of it is off by as much as would be told',
+};
+
+const pictureMoved: PaintingRule<'picture_moved'> = {
+  code: 'picture_moved',
+  kind: 'fix',
+  reads: sitsOf,
+  tells: (sits) => shiftOf(sits) > SHIFTED,
+  weight: (sits) => SHIFT_WEIGHT * shiftOf(sits),
+  evidence,
+  source: 'about the width of a pencil line and a hand on paper of a hand sheet',
+};
+
+const pictureTurned: PaintingRule<'picture_turned'> = {
+  code: 'picture_turned',
+  kind: 'fix',
+  reads: sitsOf,
+  tells: ({ rotation }) => Math.abs(rotation) > TURNED,
+  weight: ({ rotation }) => (SHIFT_WEIGHT * Math.abs(rotation)) / DEGREES,
+  evidence,
+  source: 'at the edge of the picture a degree moves as much as what is told of places',
+};
+
+const pictureSized: PaintingRule<'picture_sized'> = {
+  code: 'picture_sized',
+  kind: 'fix',
+  reads: sitsOf,
+  tells: (sits) => sizeOf(sits) > SIZED,
+  weight: (sits) => (SHIFT_WEIGHT * sizeOf(sits)) / 2,
+  evidence,
+  source: 'at the edge of the picture it moves as much as what is told of places',
+};
+
+/** Features nearer than this (widths) moved together. */
+const TOGETHER = 0.005;
+
+/** Whether a part of an object only goes where all of it went: that is told of the object. */
+function goesAlong(moved: Moved, all: readonly Moved[]): boolean {
+  if (moved.name === null) return false;
+  const object = objectOf({ name: moved.name });
+  if (object === moved.name) return false;
+  return all.some((o) => o.name === object && Math.hypot(o.dx - moved.dx, o.dy - moved.dy) < TOGETHER);
+}
+
+const featureMoved: PaintingRule<'feature_moved'> = {
+  code: 'feature_moved',
+  kind: 'fix',
+  reads: ({ result: { displacements } }) =>
+    displacements
+      .filter((moved) => !goesAlong(moved, displacements))
+      .map((moved) => ({ moved, ways: waysOf(moved), most: Math.max(...Object.values(offBy(moved))) }))
+      .sort((a, b) => b.most - a.most)
+      .slice(0, MOST_FEATURES)
+      .map(({ moved, ways }) => ({
+        subject: ofShape(moved.id, moved.name ?? undefined, moved.box),
+        facts: { moved, ways },
+      })),
+  tells: ({ ways }) => ways.length > 0,
+  weight: ({ moved }) => SHIFT_WEIGHT * Math.hypot(moved.dx, moved.dy) + Math.abs(moved.width - 1) / 2,
+  evidence: ({ moved: { dx, dy, width, height, slant } }) => ({
+    dx: round3(dx),
+    dy: round3(dy),
+    width: round3(width),
+    height: round3(height),
+    slant: round3(slant),
+  }),
+  source: 'three times what a place of a feature is read to; ratios and degrees twice what they are',
+};
+
+export const DRAWING_RULES = {
+  drawing_holds: drawingHolds,
+  picture_moved: pictureMoved,
+  picture_turned: pictureTurned,
+  picture_sized: pictureSized,
+  feature_moved: featureMoved,
+} as const;

@@ -1,0 +1,58 @@
+/** What the rules of paintings go by: the numbers behind each code. */
+import type { PaintingResult } from '../../painting/result';
+
+export type OffPart = PaintingResult['regions'][number];
+export type Moved = PaintingResult['displacements'][number];
+export type Sits = NonNullable<PaintingResult['registration']>;
+
+/** A measured painting, and what was asked of it. */
+export interface PaintingReading {
+  readonly result: PaintingResult;
+  /** A step of the exercise, L*, and how many of them something may be off by. */
+  readonly step: number;
+  readonly tolerance: number;
+}
+
+export interface PartFacts {
+  readonly part: OffPart;
+  /** Beside the rest of the painting, steps: positive where it is too light. */
+  readonly steps: number;
+  readonly tolerance: number;
+}
+
+export interface WholeFacts {
+  /** How much lighter all of it is, steps. */
+  readonly steps: number;
+  readonly tolerance: number;
+}
+
+export interface RangeFacts {
+  /** How much of the reference's range is left: 1 where all is. */
+  readonly contrast: number;
+  /** How many steps the dark and the light end are short of where they should be. */
+  readonly short: { readonly dark: number; readonly light: number };
+}
+
+/** What is the matter with a feature, the worst first. */
+export const WAYS = ['place', 'width', 'height', 'slant'] as const;
+export type Way = (typeof WAYS)[number];
+
+export interface MovedFacts {
+  readonly moved: Moved;
+  readonly ways: readonly Way[];
+}
+
+export interface PaintingFacts {
+  readonly drawing_holds: { readonly shift: number };
+  readonly values_hold: { readonly parts: number };
+  readonly range_holds: { readonly contrast: number };
+  readonly range_short: RangeFacts;
+  readonly range_stretched: RangeFacts;
+  readonly all_lighter: WholeFacts;
+  readonly all_darker: WholeFacts;
+  readonly part_off: PartFacts;
+  readonly feature_moved: MovedFacts;
+  readonly picture_moved: Sits;
+  readonly picture_turned: Sits;
+  readonly picture_sized: Sits;
+}

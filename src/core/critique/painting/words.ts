@@ -1,0 +1,108 @@
+/** The sentences of a painting's critique, one entry a code: what is seen, and one thing to do about it. */
+import type { ShareBox } from '../../geometry/share-box';
+import { inSteps } from '../amounts';
+import { capital, massName, place, whither } from '../naming';
+import type { Catalogue, Register, Words } from '../rule';
+import type { MovedFacts, PaintingFacts, RangeFacts, Sits, Way, WholeFacts } from './facts';
+
+/** Nothing of a painting goes by the class's own numbers. */
+export type NoNames = Record<never, never>;
+
+const praise = <F>(say: (facts: F) => string): Words<F, NoNames> => ({ say, do: () => null });
+
+const named = (name: string | null, box: ShareBox, what: string): string =>
+  name === null ? `${what} ${place(box)}` : massName(name);
+
+/** How much, for an amount in steps. */
+const howMuch = (steps: number): string => (Math.abs(steps) < 1 ? 'a little' : Math.abs(steps) < 2 ? 'clearly' : 'far');
+
+const partOff: Words<PaintingFacts['part_off'], NoNames> = {
+  say: ({ part, steps }) =>
+    `${capital(named(part.shape, part.box, 'a shape'))} is ${howMuch(steps)} too ${steps > 0 ? 'light' : 'dark'} beside the rest.`,
+  do: ({ steps }) => `Bring it ${steps > 0 ? 'down' : 'up'} by ${inSteps(steps)}.`,
+};
+
+const MOVED: Record<Way, (facts: MovedFacts) => { say: string; do: string }> = {
+  place: ({ moved: { dx, dy } }) => ({
+    say: `stands ${whither({ x: dx, y: dy })}`,
+    do: 'Check where it begins and ends against what lies above and beside it.',
+  }),
+  width: ({ moved: { width } }) => ({
+    say: width > 1 ? 'is too wide' : 'is too narrow',
+    do: 'Measure its width against its height with your brush at arm’s length.',
+  }),
+  height: ({ moved: { height } }) => ({
+    say: height > 1 ? 'is too tall' : 'is too low',
+    do: 'Measure its height against its width with your brush at arm’s length.',
+  }),
+  slant: ({ moved: { slant } }) => ({
+    say: `leans to the ${slant > 0 ? 'right' : 'left'}`,
+    do: 'Hold the brush upright before it and compare.',
+  }),
+};
+
+const featureMoved: Words<MovedFacts, NoNames> = {
+  say: (facts) => {
+    const { moved, ways } = facts;
+    const told = ways.slice(0, 2).map((way) => MOVED[way](facts).say);
+    return `${capital(named(moved.name, moved.box, 'what stands'))} ${told.join(' and ')}.`;
+  },
+  do: (facts) => {
+    const [worst = 'place'] = facts.ways;
+    return MOVED[worst](facts).do;
+  },
+};
+
+const wholeWords = (than: string, what: string): Words<WholeFacts, NoNames> => ({
+  say: ({ steps }) =>
+    `All of it is ${howMuch(steps)} ${than} than it should be; its parts are judged as if it were not.`,
+  do: () => what,
+});
+
+/** The end that gives way more. */
+const shortEnd = ({ short }: RangeFacts) => (short.dark > short.light ? 'dark' : 'light');
+
+const sized = ({ scale }: Sits): string => {
+  const [x, y] = [scale.x - 1, scale.y - 1];
+  if (Math.abs(x - y) > 0.03)
+    return Math.abs(x) > Math.abs(y) ? (x > 0 ? 'wider' : 'narrower') : y > 0 ? 'taller' : 'lower';
+  return x + y > 0 ? 'larger' : 'smaller';
+};
+
+const STUDIO: Catalogue<PaintingFacts, NoNames> = {
+  drawing_holds: praise(() => 'The drawing holds: everything sits where the reference has it.'),
+  values_hold: praise(() => 'The values hold together: nothing stands out as too light or too dark.'),
+  range_holds: praise(() => 'It goes from its lightest light to its darkest dark as far as it should.'),
+  range_short: {
+    say: (facts) =>
+      shortEnd(facts) === 'dark'
+        ? 'Light and dark lie too close together: most of all the darks are not dark enough.'
+        : 'Light and dark lie too close together: most of all the lights are not light enough.',
+    do: (facts) =>
+      shortEnd(facts) === 'dark'
+        ? 'Put in the darkest dark first, and set every other value against it.'
+        : 'Put in the lightest light first, and set every other value against it.',
+  },
+  range_stretched: {
+    say: () => 'Light and dark lie further apart than in the reference.',
+    do: () => 'Mix the two ends nearer to each other, then step between them anew.',
+  },
+  all_lighter: wholeWords('lighter', 'Begin the next one with the darkest value, and mix the others down from it.'),
+  all_darker: wholeWords('darker', 'Begin the next one with the lightest value, and mix the others up from it.'),
+  part_off: partOff,
+  feature_moved: featureMoved,
+  picture_moved: {
+    say: ({ shift }) => `The whole picture sits ${whither(shift)}; its shapes are judged as if it did not.`,
+    do: () => 'Next time mark the middle of each side before you draw.',
+  },
+  picture_turned: {
+    say: ({ rotation }) => `The whole picture leans to the ${rotation > 0 ? 'right' : 'left'}.`,
+    do: () => 'Next time draw one upright through the middle first.',
+  },
+  picture_sized: {
+    say: (sits) => `The whole picture is ${sized(sits)} than its frame has it.`,
+    do: () => 'Next time mark how far the largest shape reaches before you draw it.',
+  },
+};
+
+export const PAINTING_WORDS: Record<Register, Catalogue<PaintingFacts, NoNames>> = { studio: STUDIO };

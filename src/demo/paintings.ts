@@ -1,0 +1,141 @@
+/** The sample world's monochrome paintings: one still life, painted by six students, each with a habit of their own. */
+import { linearRgbToLab } from '@/core/colour/lab';
+import { LINEAR_OF_CODE } from '@/core/colour/srgb';
+import { defaultTerms } from '@/core/kinds/table';
+import { valueMap, valueSpan } from '@/core/reference/value-map';
+import { AS_IT_IS, type SeenPicture } from '@/devices/drawing-hand';
+import type { PicturePlan } from '@/devices/picture-painter';
+import type { Student } from '@/studio/access/actor';
+import { setExercise } from '@/studio/plan/exercises';
+import { keepPreparation, referenceFor, referencesOf } from '@/studio/reference/references';
+import path from 'node:path';
+import sharp from 'sharp';
+import { handIn, type World } from './kinds';
+import { namedShape, PICTURE_FOLDER } from './pictures';
+
+const PAINTED_FROM = 'jug-and-eggs';
+const TITLE = 'Jug, loaf and three eggs on a cloth';
+
+/** Things of the picture by their place in its list, from 1; each has a light and a shadow. */
+const [JUG, LOAF, EGGS] = [4, 5, 6];
+const lightOf = (thing: number) => 2 * thing;
+const shadowOf = (thing: number) => 2 * thing + 1;
+
+/** Places across that it is seen with. */
+const ACROSS = 800;
+
+/** The picture as it is to be painted: L* within reach of the paint, and what is a thing's light or shadow. */
+async function seenFor(ends: { light: number; dark: number }): Promise<SeenPicture> {
+  const open = (name: string, kernel: 'nearest' | 'cubic') =>
+    sharp(path.join(PICTURE_FOLDER, PAINTED_FROM, name))
+      .resize({ width: ACROSS, kernel })
+      .removeAlpha()
+      .toColourspace('srgb')
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+  const [{ data, info }, things, shadow] = [
+    await open('picture.jpg', 'cubic'),
+    await open('things.png', 'nearest'),
+    await open('shadow.png', 'nearest'),
+  ];
+  const { width, height } = info;
+  const linear = (i: number) => LINEAR_OF_CODE[data[i] as number] as number;
+  const lightness = Float32Array.from(
+    { length: width * height },
+    (_, i) => linearRgbToLab([linear(3 * i), linear(3 * i + 1), linear(3 * i + 2)])[0],
+  );
+  const { of } = valueMap(valueSpan(lightness), { ends, key: 'full', pushPercent: 0 });
+  return {
+    width,
+    height,
+    lightness: lightness.map(of),
+    shapeOf: Uint8Array.from(
+      { length: width * height },
+      (_, i) => 2 * (things.data[3 * i] as number) + ((shadow.data[3 * i] as number) > 127 ? 1 : 0),
+    ),
+  };
+}
+
+type Habit = Partial<Omit<PicturePlan, 'value'>> & {
+  /** From the L* that is wanted to the L* that is meant. */
+  readonly values?: readonly [dark: number, light: number];
+};
+
+const CAREFUL: Omit<PicturePlan, 'value'> = {
+  whole: AS_IT_IS,
+  moves: [],
+  stray: 0.0012,
+  smallest: 0.006,
+  unsure: 0.5,
+  mistaken: new Map(),
+  ground: 78,
+  streaks: 0.3,
+};
+
+/** What each makes of it, in the order of the class. */
+const HABITS: readonly Habit[] = [
+  // A shadow full of light: reflected light that was believed.
+  {
+    mistaken: new Map([
+      [shadowOf(JUG), 17],
+      [shadowOf(LOAF), 13],
+    ]),
+  },
+  // The strong one.
+  { stray: 0.0008, smallest: 0.005, unsure: 0.3 },
+  // Everything in greys.
+  { values: [44, 80], unsure: 1 },
+  // Eggs too far to the left, and a slim jug.
+  {
+    moves: [
+      { shapes: [lightOf(EGGS), shadowOf(EGGS)], dx: -0.035, dy: 0, width: 1, height: 1, slant: 0 },
+      { shapes: [lightOf(JUG), shadowOf(JUG)], dx: 0, dy: 0, width: 0.88, height: 1, slant: 0 },
+    ],
+  },
+  // The whole of it askew, with a large brush.
+  {
+    whole: { ...AS_IT_IS, shift: { x: 0.03, y: -0.014 }, rotation: 1.8 },
+    smallest: 0.022,
+    unsure: 1.2,
+  },
+  // A loaf that lost its light.
+  { mistaken: new Map([[lightOf(LOAF), -14]]), stray: 0.002 },
+];
+
+async function prepare({ house, teacher }: World): Promise<string> {
+  const row = (await referencesOf(house, teacher)).find((r) => r.title === TITLE);
+  if (!row) throw new Error('The sample picture is not there.');
+  const { preparation } = await referenceFor(house, teacher, row.id);
+  await keepPreparation(house, teacher, row.id, {
+    ...preparation,
+    shapes: {
+      cut: { squint: 0.6, dissolve: 0.003, smooth: 0.4, thresholds: [24, 48, 70] },
+      edits: [],
+      named: [namedShape(0.66, 0.52, 'jug > lit side'), namedShape(0.5, 0.33, 'jug > shadow side')],
+    },
+  });
+  return row.id;
+}
+
+/** Sets the exercise; what is still to be painted and photographed, one piece of work each. */
+export async function monochromePaintings(world: World, who: readonly Student[]): Promise<(() => Promise<unknown>)[]> {
+  const { house, teacher, classId } = world;
+  const referenceId = await prepare(world);
+  const terms = defaultTerms('monochrome-painting');
+  const exerciseId = await setExercise(house, teacher, classId, {
+    title: 'Jug, loaf and eggs in greys',
+    note: 'Squint, and put in the large lights and darks first. Leave the eggs for last.',
+    dueAt: null,
+    terms,
+    referenceId,
+  });
+  const seen = await seenFor(terms.ends);
+  const { dark, light } = terms.ends;
+  return HABITS.flatMap(({ values = [dark, light], ...habit }, k) => {
+    const student = who[k];
+    if (!student) return [];
+    const meant = (l: number) => values[0] + ((l - dark) / (light - dark)) * (values[1] - values[0]);
+    const picture = { seen: { ...seen, lightness: seen.lightness.map(meant) }, plan: { ...CAREFUL, ...habit } };
+    return [() => handIn(world, student, exerciseId, 501 + k, { plan: { lightness: [], faults: [] }, picture })];
+  });
+}

@@ -1,0 +1,92 @@
+/** Paintings in many values: measured against the picture, shown laid on it, and told when the picture was prepared anew. */
+import { defaultTerms } from '@/core/kinds/table';
+import { sampleRegion } from '@/core/painting/sample-result';
+import { measurements } from '@/data/schema/tables';
+import { eq } from 'drizzle-orm';
+import sharp from 'sharp';
+import { NotFound } from '../access/actor';
+import { deleteStudent } from '../class/records';
+import { setExercise } from '../plan/exercises';
+import { keepPreparation, referenceFor } from '../reference/references';
+import { paintedInValues, valuesFrom } from '../test-picture';
+import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
+import { paintingPictureOf, standingOf, tonesOfAttempt } from '../views/table';
+import { measureAttempt } from './measuring';
+
+let studio: TestStudio;
+eachInNewStudio((s) => (studio = s));
+
+async function handedIn(exerciseId: string, ...painted: Parameters<typeof paintedInValues>) {
+  studio.nextPainting(await paintedInValues(...painted));
+  const id = await studio.send(studio.bea, 140, exerciseId);
+  await measureAttempt(studio.house, id);
+  return id;
+}
+
+test('it is measured against the picture as the exercise wants it, and what is off is drafted', async () => {
+  const { house, teacher } = studio;
+  const { exerciseId } = await valuesFrom(studio);
+  const id = await handedIn(exerciseId, { regions: [sampleRegion(2)] });
+  const { ends, toleranceSteps } = defaultTerms('monochrome-painting');
+  expect(studio.lastTask()).toMatchObject({
+    task: 'measure-painting',
+    toleranceSteps,
+    reference: { preparation: { ends, key: 'full', pushPercent: 0 } },
+    expected: { exercise: exerciseId },
+  });
+  expect((await saidOf(studio, id)).map((i) => i.original.code)).toEqual(['drawing_holds', 'range_holds', 'part_off']);
+  expect(await standingOf(house, teacher, id)).toBe('as-it-is');
+});
+
+test('it is shown in greys as it lies on the picture, and where it differs: to its teacher alone', async () => {
+  const { house, teacher } = studio;
+  const { exerciseId } = await valuesFrom(studio);
+  const id = await handedIn(exerciseId);
+  const greys = async (which: 'wanted' | 'drawn' | 'difference') => {
+    const { data, info } = await sharp((await paintingPictureOf(house, teacher, id, which)) ?? undefined)
+      .toColourspace('b-w')
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    return [data[0], data[info.width - 1]];
+  };
+  const [wanted, drawn, difference] = [await greys('wanted'), await greys('drawn'), await greys('difference')];
+  expect(drawn[0]).toBe(wanted[0]);
+  expect(drawn[1]).toBeGreaterThan(wanted[1] as number);
+  // Where they are alike it is the middle grey, and lighter where the painting is too light.
+  expect(difference[0]).toBe(119);
+  expect(difference[1]).toBeGreaterThan(140);
+  // It has no tones, and of another teacher's it says nothing.
+  expect(await tonesOfAttempt(house, teacher, id, 'drawn')).toBeNull();
+  const other = await house.auth.createTeacher('Odile Marrow', `${id}@tidewell.example`, 'saltpans-and-hills');
+  const stranger = { role: 'teacher' as const, userId: other, name: 'Odile Marrow' };
+  await expect(paintingPictureOf(house, stranger, id, 'drawn')).rejects.toThrow(NotFound);
+});
+
+test('when the picture is prepared anew a hand-in says so', async () => {
+  const { house, teacher } = studio;
+  const { referenceId, exerciseId } = await valuesFrom(studio);
+  const id = await handedIn(exerciseId);
+  const { preparation } = await referenceFor(house, teacher, referenceId);
+  await keepPreparation(house, teacher, referenceId, { ...preparation, pushPercent: 10 });
+  expect(await standingOf(house, teacher, id)).toBe('other-reference');
+});
+
+test('without a picture a person judges by eye', async () => {
+  const { house, teacher, classId } = studio;
+  const terms = defaultTerms('monochrome-painting');
+  const exerciseId = await setExercise(house, teacher, classId, { title: 'From life', note: '', dueAt: null, terms });
+  const id = await studio.send(studio.bea, 90, exerciseId);
+  await measureAttempt(house, id);
+  expect(await house.db.select().from(measurements).where(eq(measurements.attemptId, id))).toEqual([]);
+});
+
+test('a deleted student takes what was read of their painting along', async () => {
+  const { house, teacher } = studio;
+  const { exerciseId } = await valuesFrom(studio);
+  // In a grey of its own: the same bytes of another test's student would rightly stay.
+  const id = await handedIn(exerciseId, {}, 41);
+  const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, id));
+  expect(await house.files.list()).toContain(row?.against?.lightness);
+  await deleteStudent(house, teacher, studio.bea.studentId);
+  expect(await house.files.list()).not.toContain(row?.against?.lightness);
+});

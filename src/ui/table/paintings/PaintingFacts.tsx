@@ -1,0 +1,97 @@
+/** What was measured of a painting, in figures. */
+import type { PaintingResult } from '@/core/painting/result';
+import { ReadingsFold } from '../ReadingsFold';
+import { ValueCurve } from './ValueCurve';
+
+interface Props {
+  readonly result: PaintingResult;
+  readonly numberUp: string;
+}
+
+const signed = (v: number, digits = 1) => `${v > 0 ? '+' : ''}${v.toFixed(digits)}`;
+const one = (v: number | null) => (v === null ? '–' : v.toFixed(1));
+
+export function PaintingFacts({ result, numberUp }: Props) {
+  const { registration, overall, shapes, displacements, range } = result;
+  return (
+    <ReadingsFold capture={result.capture} numberUp={numberUp}>
+      {shapes.length > 0 && (
+        <table className="mt-1 w-full text-right">
+          <thead>
+            <tr>
+              <th className="text-left">Shape</th>
+              <th>L*</th>
+              <th>wanted</th>
+              <th>beside the rest</th>
+            </tr>
+          </thead>
+          <tbody>
+            {shapes.map((s) => (
+              <tr key={s.name}>
+                <td className="text-left">{s.name}</td>
+                <td>{one(s.lightness)}</td>
+                <td>{one(s.target)}</td>
+                <td>{s.residual === null ? '–' : signed(s.residual)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {overall && <ValueCurve curve={overall.curve} />}
+      {overall && (
+        <table className="mt-2 w-full text-right">
+          <caption className="text-left">The whole: painted against wanted, L*</caption>
+          <thead>
+            <tr>
+              <th>wanted</th>
+              <th>painted</th>
+              <th>off</th>
+            </tr>
+          </thead>
+          <tbody>
+            {overall.curve.map((p) => (
+              <tr key={p.target}>
+                <td>{one(p.target)}</td>
+                <td>{one(p.painted)}</td>
+                <td>{signed(p.painted - p.target)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <dl className="mt-2 grid grid-cols-[9rem_1fr]">
+        {registration && (
+          <>
+            <dt>Sits</dt>
+            <dd>
+              {signed(100 * registration.shift.x)} % across, {signed(100 * registration.shift.y)} % down
+            </dd>
+            <dt>Turned</dt>
+            <dd>{signed(registration.rotation, 2)}°</dd>
+            <dt>Size</dt>
+            <dd>
+              {registration.scale.x.toFixed(3)} across, {registration.scale.y.toFixed(3)} down
+            </dd>
+          </>
+        )}
+        {displacements.map((d) => (
+          <div key={d.id} className="contents">
+            <dt>{d.name ?? 'Without a name'}</dt>
+            <dd>
+              {signed(100 * d.dx)} % across, {signed(100 * d.dy)} % down, width {d.width.toFixed(2)}, height{' '}
+              {d.height.toFixed(2)}
+            </dd>
+          </div>
+        ))}
+        {range && (
+          <>
+            <dt>Darkest, middle, lightest</dt>
+            <dd>
+              L* {one(range.student.p5)}, {one(range.student.p50)}, {one(range.student.p95)}
+            </dd>
+          </>
+        )}
+      </dl>
+    </ReadingsFold>
+  );
+}

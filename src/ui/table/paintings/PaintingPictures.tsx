@@ -1,0 +1,89 @@
+'use client';
+/** A painting and what was wanted of it, both in greys on the same places: edge to edge, split along a line, or a piece of one laid into the other. */
+import type { Finding } from '@/core/critique/finding';
+import type { PaintingResult } from '@/core/painting/result';
+import { squinted, SquintFilter } from '../PaintingView';
+import { RegionOutlines } from '../RegionOutlines';
+import { SeamProbe } from './SeamProbe';
+import { SplitPicture } from './SplitPicture';
+
+export const VIEWS = ['beside', 'split', 'seam'] as const;
+export type View = (typeof VIEWS)[number];
+const VIEW_NAMES: Record<View, string> = { beside: 'Side by side', split: 'Split', seam: 'A piece laid in' };
+
+interface Props {
+  readonly attemptId: string;
+  readonly hasStrip: boolean;
+  readonly regions: PaintingResult['regions'];
+  readonly view: View;
+  readonly onView: (view: View) => void;
+  readonly squint: boolean;
+  /** The paint as it is, straightened, in place of its greys. */
+  readonly paint: boolean;
+  /** The reference in place of the painting, half over it, and how they differ in its place. */
+  readonly swap: boolean;
+  readonly over: boolean;
+  readonly difference: boolean;
+  /** Region that is lit up, by its place in the result, and a part that is lit up and is no region. */
+  readonly lit: number | null;
+  readonly box: Finding['where']['box'];
+  readonly onPick: (region: number) => void;
+}
+
+const STILL = { x: 0, y: 0 };
+
+export function PaintingPictures(props: Props) {
+  const { attemptId, hasStrip, regions, view, onView, squint, paint, swap, over, difference, lit, box, onPick } = props;
+  const laid = (which: string) => `/laid/${attemptId}/${which}`;
+  const inPaint = paint && hasStrip;
+  const painting = {
+    src: inPaint ? `/picture/${attemptId}/strip` : laid(difference ? 'difference' : 'drawn'),
+    alt: inPaint
+      ? 'The painting as it is, straightened'
+      : difference
+        ? 'How it differs: lighter where it is too light, darker where it is too dark'
+        : 'The painting in greys',
+  };
+  const reference = { src: laid('wanted'), alt: 'The reference, in the values that paint can reach' };
+  const [first, second] = swap ? [reference, painting] : [painting, reference];
+  const outlines = !squint && !swap && (
+    <RegionOutlines regions={regions} shift={STILL} lit={lit} box={box} onPick={onPick} />
+  );
+  const picture = ({ src, alt }: { src: string; alt: string }) => (
+    <img src={src} alt={alt} className="block w-full" style={squinted(squint)} />
+  );
+  return (
+    <div className="flex min-h-0 flex-1 flex-col justify-center gap-3 p-3">
+      <SquintFilter />
+      <div role="group" aria-label="How they are laid" className="flex justify-center gap-1">
+        {VIEWS.map((v) => (
+          <button key={v} type="button" className="choice" aria-pressed={v === view} onClick={() => onView(v)}>
+            {VIEW_NAMES[v]}
+          </button>
+        ))}
+      </div>
+      {view === 'split' && <SplitPicture over={first} under={second} squint={squint} />}
+      {view === 'seam' && <SeamProbe piece={second} ground={first} squint={squint} />}
+      {view === 'beside' && (
+        <div className="grid grid-cols-2 overflow-hidden">
+          <figure className="relative m-0">
+            {picture(first)}
+            {over && (
+              <img
+                src={reference.src}
+                alt=""
+                className="absolute inset-0 h-full w-full opacity-50"
+                style={squinted(squint)}
+              />
+            )}
+            {outlines}
+          </figure>
+          <figure className="relative m-0">
+            {picture(second)}
+            {outlines}
+          </figure>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,84 @@
+/** A painting measured against the values of its prepared reference, and pictures of the two to lay side by side. */
+import { targetIn } from '@/core/capture/target';
+import { lightnessToGreyCode } from '@/core/colour/grey-code';
+import { measurePainting } from '@/core/painting/measure-painting';
+import type { PaintingPicture } from '@/core/painting/pictures';
+import type { PaintingResult } from '@/core/painting/result';
+import type { Plane } from '@/core/raster/between';
+import { raster } from '@/core/raster/raster';
+import { keyedEnds, pictureStep } from '@/core/exercise/key';
+import { withPhoto } from '../decoding/decode';
+import { loadOpenCv } from '../decoding/opencv';
+import { greyPng, lightnessFromPng, lightnessToPng } from '../decoding/planes';
+import { readQr } from '../decoding/read-qr';
+import type { Photograph, Stage } from './measure';
+import { type PreparedReference, valuesOf } from './prepared-plane';
+
+export interface PaintingHandInTask extends Photograph {
+  readonly task: 'measure-painting';
+  readonly reference: PreparedReference;
+  readonly toleranceSteps: number;
+  /** Kinds whose sheets may stand for the one that is expected. */
+  readonly sheetKinds: readonly string[];
+}
+
+export interface PaintingHandIn {
+  readonly result: PaintingResult;
+  /** PNG of 16 bits of the values that were wanted, and of what was painted, laid on them; null where it was not. */
+  readonly wanted: Uint8Array | null;
+  readonly laid: Uint8Array | null;
+}
+
+const kept = ({ width, height, data }: Plane): Promise<Uint8Array> =>
+  lightnessToPng(raster('lightness', width, height, 1, data));
+
+export async function measurePaintingHandIn(
+  task: PaintingHandInTask,
+  onStage?: (stage: Stage) => void,
+): Promise<PaintingHandIn> {
+  onStage?.('opening the picture');
+  const reference = await valuesOf(task.reference);
+  const { ends, key } = task.reference.preparation;
+  const { toleranceSteps, expected, sheetKinds, card, lineMm } = task;
+  const { cv } = await loadOpenCv();
+  const { result, laid } = await withPhoto(task.file, task.orientation, (photo) =>
+    measurePainting(
+      photo,
+      {
+        reference,
+        ends: keyedEnds(ends, key),
+        step: pictureStep(keyedEnds(ends, key)),
+        toleranceSteps,
+        target: targetIn(photo, task.target),
+        expected,
+        sheetKinds,
+        ...(card && { card }),
+        ...(lineMm !== undefined && { lineMm }),
+      },
+      { cv, readQr, ...(onStage && { onStage }) },
+    ),
+  );
+  return { result, wanted: laid && (await kept(reference.target)), laid: laid && (await kept(laid)) };
+}
+
+export interface PaintingPictureTask {
+  readonly task: 'painting-picture';
+  /** Files of what was wanted, and of what was painted. */
+  readonly wanted: string;
+  readonly laid: string;
+  readonly which: PaintingPicture;
+}
+
+/** A difference is shown about this grey: lighter where the painting is too light. */
+const ALIKE = 50;
+
+/** PNG in greys of what was wanted, of what was painted, or of how they differ. */
+export async function paintingPicture({ wanted, laid, which }: PaintingPictureTask): Promise<Uint8Array> {
+  const plane = await lightnessFromPng(which === 'wanted' ? wanted : laid);
+  const other = which === 'difference' ? await lightnessFromPng(wanted) : null;
+  const lightness = other ? plane.data.map((l, i) => ALIKE + l - (other.data[i] as number)) : plane.data;
+  return greyPng(
+    Uint8Array.from(lightness, (l) => lightnessToGreyCode(Math.min(100, Math.max(0, l)))),
+    plane,
+  );
+}
