@@ -3,6 +3,7 @@ import type { KnownCard } from '@/core/capture/open-sheet';
 import { measurePainting } from '@/core/painting/measure-painting';
 import type { PaintingResult } from '@/core/painting/result';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
+import { withAccents } from '@/devices/accents';
 import type { CameraCondition } from '@/devices/condition-names';
 import { AS_IT_IS, type Move, type SeenPicture, type Whole } from '@/devices/drawing-hand';
 import { paintPicture } from '@/devices/picture-painter';
@@ -14,6 +15,7 @@ import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import { blankFor, targetOf } from '../notan-stage';
 import { type Reference, referenceOf } from './references';
+import { type PlantedAccent, plannedAccents, plannedExtents } from './small-faults';
 
 export interface PaintingTrial {
   readonly seed: number;
@@ -26,6 +28,8 @@ export interface PaintingTrial {
   readonly mistaken: number;
   /** Whether a thing is moved. */
   readonly moved: boolean;
+  /** Whether small faults are planted too: in its lines, or in how far its shapes reach. */
+  readonly small?: 'accents' | 'extents';
   /** Painted with a large brush in few greys close together. */
   readonly rough?: boolean;
   /** How it is no painting of what it is measured against. */
@@ -53,6 +57,11 @@ export interface PaintingOutcome {
   readonly regions: PaintingResult['regions'];
   readonly moved: { readonly made: Move; readonly names: readonly string[] } | null;
   readonly displacements: PaintingResult['displacements'];
+  readonly accents: { readonly planted: readonly PlantedAccent[]; readonly told: PaintingResult['accents'] };
+  readonly extents: {
+    readonly planted: readonly { readonly name: string; readonly kind: string; readonly by: number }[];
+    readonly told: PaintingResult['extents'];
+  };
   /** Lightness that 5, 50 and 95 percent lie below: as read less as painted. */
   readonly range: readonly number[];
   readonly milliseconds: number;
@@ -183,6 +192,9 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const whole = own.next() < 0.1 ? AS_IT_IS : wholeOf(own.fork('whole'));
   const [low, high] = ROUGHLY.squeezed;
   const squeezed = (l: number) => low + ((of(l) - ends.dark) / (ends.light - ends.dark)) * (high - low);
+  const lines = trial.small === 'accents' ? plannedAccents(reference, own.fork('lines')) : null;
+  const reaches = trial.small === 'extents' ? plannedExtents(reference, named, own.fork('reaches')) : null;
+  const seen = lines ? withAccents(lightness, width, height, lines.wanted) : lightness;
   const blank = await blankFor(trial, trial.card === 'measured' ? 'office' : 'nominal', height / width);
   const { surface, canvas } = paintPicture(
     blank.surface,
@@ -198,6 +210,8 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       mistaken,
       ground: own.between(60, 93),
       streaks: own.between(0, 1),
+      ...(lines && { accents: lines.painted }),
+      ...(reaches && { spreads: reaches.spreads, busy: reaches.busy }),
     },
     seed,
   );
@@ -212,15 +226,14 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     photo,
     {
       reference: {
-        lightness: { ...plane, data: lightness },
-        target: { ...plane, data: lightness.map(of) },
+        lightness: { ...plane, data: seen },
+        target: { ...plane, data: seen.map(of) },
         shapes: {
           ...plane,
           shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
           names: named.map(({ shape }) => nameOf(shape)),
         },
       },
-      ends,
       step: (ends.light - ends.dark) / 8,
       toleranceSteps: 0.5,
       expected: { exercise: null, student: null },
@@ -247,6 +260,11 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     regions: result.regions,
     moved: move && { made: move, names: move.shapes.map(nameOf) },
     displacements: result.displacements,
+    accents: { planted: lines?.planted ?? [], told: result.accents },
+    extents: {
+      planted: reaches?.planted.map(({ shape, ...how }) => ({ ...how, name: nameOf(shape) })) ?? [],
+      told: result.extents,
+    },
     range: student ? [student.p5 - at(0.05), student.p50 - at(0.5), student.p95 - at(0.95)] : [],
     milliseconds: performance.now() - began,
   };

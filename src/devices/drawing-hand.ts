@@ -83,12 +83,51 @@ export function middleOfShapes(picture: SeenPicture, shapes: readonly number[]):
   return [(sx / n - width / 2) / width, (sy / n - height / 2) / width];
 }
 
+/** One of two shapes that meet grew at the cost of the other: a light too wide, a shadow too short. */
+export interface Spread {
+  readonly grows: number;
+  readonly gives: number;
+  /** How far its edge moved, in widths. */
+  readonly by: number;
+}
+
 export interface Hand {
   readonly whole: Whole;
+  readonly spreads?: readonly Spread[];
   /** The topmost first. */
   readonly moves: readonly Move[];
   /** How far outlines stray, in widths. */
   readonly stray: number;
+}
+
+/** So far from an edge that moved (times how far it moved) things stand where they should. */
+const GIVES_WAY = 4;
+
+/** Where each place of a picture looks instead once an edge has moved: how far to the right and down, in places. */
+function spreadOf(picture: SeenPicture, { grows, gives, by }: Spread): { x: Float32Array; y: Float32Array } {
+  const { width, height, shapeOf } = picture;
+  const far = by * width;
+  const nearestOf = (shape: number) =>
+    nearestPlaces(
+      Uint8Array.from(shapeOf, (s) => (s === shape ? 1 : 0)),
+      width,
+      height,
+    );
+  const [toGrows, toGives] = [nearestOf(grows), nearestOf(gives)];
+  const out = { x: new Float32Array(shapeOf.length), y: new Float32Array(shapeOf.length) };
+  shapeOf.forEach((shape, i) => {
+    if (shape !== grows && shape !== gives) return;
+    const to = (shape === grows ? toGives : toGrows)[i] as number;
+    const [vx, vy] = [(to % width) - (i % width), Math.floor(to / width) - Math.floor(i / width)];
+    const apart = Math.hypot(vx, vy);
+    const share = Math.max(0, 1 - apart / (GIVES_WAY * far));
+    if (apart === 0 || share === 0) return;
+    // Into the shape that grows, from either side of the edge.
+    const way = ((shape === grows ? -1 : 1) * far * share) / apart;
+    out.x[i] = way * vx;
+    out.y[i] = way * vy;
+  });
+  return out;
 }
 
 /** Draws a picture on a canvas of so many places. */
@@ -101,6 +140,7 @@ export function draw(picture: SeenPicture, hand: Hand, across: number, down: num
     const [ox, oy] = done(0, 0);
     return { ...move, middle, at: done(...middle), own: new Set(move.shapes), origin: [ox, oy] as const };
   });
+  const spreads = (hand.spreads ?? []).map((s) => spreadOf(picture, s));
   const gone = new Set(moves.flatMap((m) => m.shapes));
   const behind =
     gone.size === 0
@@ -144,6 +184,11 @@ export function draw(picture: SeenPicture, hand: Hand, across: number, down: num
       on = behind[on] as number;
       [px, py] = [((on % width) + 0.5) / width - 0.5, (Math.floor(on / width) + 0.5 - height / 2) / width];
     }
+    for (const spread of spreads) {
+      px += (spread.x[on] as number) / width;
+      py += (spread.y[on] as number) / width;
+    }
+    if (spreads.length > 0) on = indexOn(px, py);
     out.x[i] = (px + 0.5) * width;
     out.y[i] = py * width + height / 2;
     out.shapeOf[i] = shapeOf[on] as number;

@@ -5,6 +5,7 @@
  */
 import { labToLinearRgb } from '@/core/colour/lab';
 import { raster } from '@/core/raster/raster';
+import { type Accent, coverOf } from './accents';
 import { type Brushes, paintStrokes } from './brushwork';
 import { draw, type Drawing, type Hand, type SeenPicture } from './drawing-hand';
 import type { PaintedFrameMm } from './notan-painter';
@@ -16,6 +17,10 @@ export interface PicturePlan extends Hand, Brushes {
   readonly value: (lightness: number) => number;
   /** L* by which shapes are mistaken, by their number. */
   readonly mistaken: ReadonlyMap<number, number>;
+  /** Where a shape that should be quiet is full of marks: by how much L*, and how large they are (widths). */
+  readonly busy?: { readonly shape: number; readonly by: number; readonly size: number } | undefined;
+  /** Thin lines, painted last with a small brush. */
+  readonly accents?: readonly Accent[];
   /** L* of the ground. */
   readonly ground: number;
   /** Strength of the strokes' own texture, L*. */
@@ -48,6 +53,26 @@ function lightnessAt({ lightness, width, height }: SeenPicture, x: number, y: nu
   return (1 - b) * ((1 - a) * at(0, 0) + a * at(1, 0)) + b * ((1 - a) * at(0, 1) + a * at(1, 1));
 }
 
+/** A line over what was painted, as light as the picture has it there. */
+function paintAccent(
+  painted: Float32Array,
+  { x, y }: Drawing,
+  picture: SeenPicture,
+  { value }: PicturePlan,
+  accent: Accent,
+  across: number,
+): void {
+  const cover = coverOf(accent, 1 / across);
+  for (let i = 0; i < painted.length; i++) {
+    const [px, py] = [x[i] as number, y[i] as number];
+    const share = cover(px / picture.width - 0.5, (py - picture.height / 2) / picture.width);
+    if (share > 0) {
+      const wanted = value(lightnessAt(picture, px, py) + accent.by);
+      painted[i] = (1 - share) * (painted[i] as number) + share * wanted;
+    }
+  }
+}
+
 /** Paints a copy of the surface inside the frame. */
 export function paintPicture(
   printed: Surface,
@@ -59,13 +84,18 @@ export function paintPicture(
   const own = chance(seed).fork('picture');
   const [across, down] = [ACROSS, Math.round((ACROSS * frame.heightMm) / frame.widthMm)];
   const drawing = draw(picture, plan, across, down, own.fork('hand'));
-  const meant = Float32Array.from(
-    drawing.x,
-    (x, i) =>
-      plan.value(lightnessAt(picture, x, drawing.y[i] as number)) +
-      (plan.mistaken.get(drawing.shapeOf[i] as number) ?? 0),
-  );
+  const marks = own.fork('marks').whole(1, 1e9);
+  const meant = Float32Array.from(drawing.x, (x, i) => {
+    const [y, shape] = [drawing.y[i] as number, drawing.shapeOf[i] as number];
+    const { busy } = plan;
+    const mark =
+      busy?.shape === shape
+        ? busy.by * smoothNoise(x / (busy.size * picture.width), y / (busy.size * picture.width), marks)
+        : 0;
+    return plan.value(lightnessAt(picture, x, y)) + (plan.mistaken.get(shape) ?? 0) + mark;
+  });
   const painted = paintStrokes(meant, across, down, plan.ground, plan, own.fork('brushes'));
+  for (const accent of plan.accents ?? []) paintAccent(painted, drawing, picture, plan, accent, across);
   const { width, height } = printed.reflectance;
   const data = Float32Array.from(printed.reflectance.data);
   const perMm = printed.dpi / 25.4;

@@ -30,6 +30,18 @@ const LEAST_LIKE = 0.4;
 /** Places that are off by more count with their absolute value. */
 const SOFT = 0.5;
 
+/** Middle of a mask, widths about the middle of the picture. */
+function middleOf(mask: Uint8Array, width: number, height: number): [number, number] {
+  let [n, sx, sy] = [0, 0, 0];
+  mask.forEach((m, i) => {
+    if (m !== 1) return;
+    n++;
+    sx += ((i % width) + 0.5 - width / 2) / width;
+    sy += (Math.floor(i / width) + 0.5 - height / 2) / width;
+  });
+  return [sx / Math.max(1, n), sy / Math.max(1, n)];
+}
+
 /** Places of a feature and its outline, about its own middle. */
 function placesOf(reference: Plane, mask: Uint8Array): { places: Places; middle: [number, number] } | null {
   const { width, height, data } = reference;
@@ -42,10 +54,7 @@ function placesOf(reference: Plane, mask: Uint8Array): { places: Places; middle:
   if (own.length < LEAST_PLACES) return null;
   const xs = own.map((i) => ((i % width) + 0.5 - width / 2) / width);
   const ys = own.map((i) => (Math.floor(i / width) + 0.5 - height / 2) / width);
-  const middle: [number, number] = [
-    xs.reduce((a, b) => a + b, 0) / own.length,
-    ys.reduce((a, b) => a + b, 0) / own.length,
-  ];
+  const middle = middleOf(mask, width, height);
   return {
     middle,
     places: {
@@ -55,6 +64,9 @@ function placesOf(reference: Plane, mask: Uint8Array): { places: Places; middle:
     },
   };
 }
+
+/** Instead of a likeness where too much of a feature lies past the painting's edge: where it stands can't be told. */
+const BEYOND = -2;
 
 /** How alike the places are to the painting when their middle lies at a place of it. */
 function alike({ x, y, value }: Places, painting: Plane, [a, b, , c, d]: Affine, cx: number, cy: number): number {
@@ -74,7 +86,7 @@ function alike({ x, y, value }: Places, painting: Plane, [a, b, , c, d]: Affine,
     r1 += r;
     n++;
   }
-  if (n < 0.6 * value.length) return -1;
+  if (n < 0.6 * value.length) return BEYOND;
   const [vr, vp] = [rr - (r1 * r1) / n, pp - (p1 * p1) / n];
   return (pr - (p1 * r1) / n) / Math.sqrt(Math.max(1e-9, vr * vp));
 }
@@ -119,7 +131,7 @@ export function displacementOf(
   const some = thinned(places);
   const likeAt = (dx: number, dy: number) => alike(some, painting, whole, cx + dx, cy + dy);
   const unmoved = likeAt(0, 0);
-  if (unmoved > 1 - least) return null;
+  if (unmoved > 1 - least || unmoved === BEYOND) return null;
   let best = { dx: 0, dy: 0, score: unmoved, likeness: unmoved };
   // What is nearly the same where it should be can be nowhere else.
   const far = unmoved + GAIN < 1 ? FAR : 0;
@@ -145,11 +157,21 @@ export function displacementOf(
     map[4],
     map[5] - map[3] * mx - map[4] * my,
   ];
-  return { displacement: told(map, whole, cx, cy), map: own, likeness, unmoved };
+  return { displacement: displacementAt(own, whole, middle), map: own, likeness, unmoved };
 }
 
-/** What a feature's own map does to the painting once the whole is done. */
-function told(map: Affine, [a, b, , c, d]: Affine, cx: number, cy: number): Displacement {
+/** The same feature's displacement as a part of it has it: told at the part's own middle. */
+export const displacementOfPart = (
+  map: Affine,
+  whole: Affine,
+  part: Uint8Array,
+  { width, height }: Plane,
+): Displacement => displacementAt(map, whole, middleOf(part, width, height));
+
+/** What a feature's own map does to the painting once the whole is done, at a place of the reference. */
+function displacementAt(map: Affine, whole: Affine, middle: readonly [number, number]): Displacement {
+  const [[x, y], [cx, cy]] = [placed(map, ...middle), placed(whole, ...middle)];
+  const [a, b, , c, d] = whole;
   const det = a * d - b * c;
   const [wide, lean, tall] = [
     (map[0] * d - map[1] * c) / det,
@@ -157,8 +179,8 @@ function told(map: Affine, [a, b, , c, d]: Affine, cx: number, cy: number): Disp
     (map[4] * a - map[3] * b) / det,
   ];
   return {
-    dx: map[2] - cx,
-    dy: map[5] - cy,
+    dx: x - cx,
+    dy: y - cy,
     width: wide,
     height: tall,
     slant: (Math.atan2(-lean, tall) * 180) / Math.PI,

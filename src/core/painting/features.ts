@@ -1,8 +1,9 @@
 /** Which features of a painting stand elsewhere than the whole has them: those that have a name, or what the picture's own parts suggest. */
 import type { Plane } from '../raster/between';
 import { objectOf } from '../tones/mass';
-import type { Affine } from './affine';
-import { type Displaced, displacementOf } from './feature';
+import { squaredDistances } from '../raster/distance';
+import { type Affine, after, undone } from './affine';
+import { type Displaced, displacementOf, displacementOfPart } from './feature';
 import { boxOf, maskOn, type ShapePlane } from './named-shapes';
 import type { PaintingResult } from './result';
 import { segments } from './segments';
@@ -59,7 +60,9 @@ export function namedFeatures(shapes: ShapePlane, ground: Ground): FoundFeature[
         : alone && far(alone, together) > APART && alone.likeness > together.likeness
           ? alone
           : together;
-      return own ? found(mask, shapes.names[k] as string, own, ground) : [];
+      if (!own) return [];
+      const displacement = displacementOfPart(own.map, whole, mask, reference);
+      return found(mask, shapes.names[k] as string, { ...own, displacement }, ground);
     });
     return members.length > 1 && together ? [...found(all, object, together, ground), ...each] : each;
   });
@@ -85,3 +88,32 @@ export function unnamedFeatures(target: Plane, ground: Ground): FoundFeature[] {
 
 /** How much more alike something without a name must be where it was found than where it should be. */
 const PLAINLY = 0.15;
+
+/** So near to the outline of what stands elsewhere, widths, its old place and its new one can't be told apart exactly. */
+const RIM = 0.016;
+
+/** 1 along the outlines of features where they should stand and where they do, on the places of the reference. */
+export function rimsOf(
+  features: readonly FoundFeature[],
+  whole: Affine,
+  grid: { width: number; height: number },
+): Uint8Array {
+  const { width, height } = grid;
+  const rims = new Uint8Array(width * height);
+  for (const { mask, map } of features) {
+    const [a, b, tx, c, d, ty] = after(undone(map), whole);
+    const stands = Uint8Array.from(mask, (_, i) => {
+      const [x, y] = [((i % width) + 0.5) / width - 0.5, (Math.floor(i / width) + 0.5 - height / 2) / width];
+      const from = Math.floor((a * x + b * y + tx + 0.5) * width);
+      const line = Math.floor((c * x + d * y + ty) * width + height / 2);
+      return from >= 0 && line >= 0 && from < width && line < height ? (mask[line * width + from] as number) : 0;
+    });
+    for (const own of [mask, stands]) {
+      const [inside, outside] = [own.map((m) => 1 - m), own].map((m) => squaredDistances(m, width, height));
+      const reach = (RIM * width) ** 2;
+      for (let i = 0; i < rims.length; i++)
+        if ((own[i] === 1 ? (inside?.[i] ?? 0) : (outside?.[i] ?? 0)) <= reach) rims[i] = 1;
+    }
+  }
+  return rims;
+}

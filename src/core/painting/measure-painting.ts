@@ -13,7 +13,9 @@ import { type Plane, shrunk } from '../raster/between';
 import { outlineOf } from '../raster/outline';
 import { type Affine, registrationOf } from './affine';
 import { alignWhole } from './align-whole';
-import { namedFeatures, unnamedFeatures } from './features';
+import { accentsOf } from './accents';
+import { extentsOf } from './extents';
+import { type FoundFeature, namedFeatures, rimsOf, unnamedFeatures } from './features';
 import { localContrast } from './local-contrast';
 import { misfitOf, unpaintedIssue } from './misfit';
 import { nameOfPlaces, readShapes, type ShapePlane } from './named-shapes';
@@ -34,8 +36,6 @@ export interface PaintingReference {
 
 export interface PaintingRequest extends Framing {
   readonly reference: PaintingReference;
-  /** Where the lightest and the darkest place are put when nothing of known lightness is in the picture, L*. */
-  readonly ends: Ends;
   /** What a step of the exercise is, L*. */
   readonly step: number;
   /** How many steps a part may be off by. */
@@ -56,10 +56,17 @@ const SMOOTH = 0.0015;
 const RIM = 3;
 /** Values are compared on a grid of so many places across: squinted at, brush strokes fuse. */
 const GRID = 240;
+/** Thin lines and edges are compared on one of so many places across. */
+const FINE = 600;
 /** Places by which both are softened before their drawing is compared. */
 const BLUR = 0.8;
 /** What stands further from its place than this, widths, is read where it stands. */
 const ASTRAY = 0.006;
+
+/** And what stands further than this has an outline that no part of the painting is judged by. */
+const PLAINLY_ASTRAY = 0.0125;
+/** A region that lies along the outlines of what stands elsewhere by more than this share is told with that. */
+const MOSTLY = 0.5;
 
 /** Lightness below which 5, 50 and 95 percent lie. */
 const percentiles = (lightness: Float32Array) => ({
@@ -80,9 +87,15 @@ function wholeOf(curve: ValueCurve): NonNullable<PaintingResult['overall']> {
   };
 }
 
-/** In relative mode the lightest hundredth is placed at the light end, the darkest at the dark one. */
-const betweenEnds = (lightness: Float32Array, ends: Ends): ((l: number) => number) =>
-  placedBetween({ light: quantile(lightness, 0.99), dark: quantile(lightness, 0.01) }, ends);
+/** All but the lightest and the darkest hundredth lie between these. */
+const endsOf = (lightness: Float32Array): Ends => ({
+  light: quantile(lightness, 0.99),
+  dark: quantile(lightness, 0.01),
+});
+
+/** In relative mode nothing is known of light and dark: a painting is put where its reference is, and its curve takes the rest. */
+const placedAs = (lightness: Float32Array, reference: Plane): ((l: number) => number) =>
+  placedBetween(endsOf(lightness), endsOf(reference.data));
 
 /** A map onto what was read, as one onto all that was painted. */
 function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affine {
@@ -94,6 +107,40 @@ function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affin
 function placesOf({ partOf }: Segments, parts: readonly number[]): Uint8Array {
   const own = new Set(parts);
   return Uint8Array.from(partOf, (p) => (own.has(p) ? 1 : 0));
+}
+
+/** How much of some places lies on others. */
+function shareOf(places: Uint8Array, others: Uint8Array): number {
+  let [n, on] = [0, 0];
+  places.forEach((p, i) => {
+    n += p;
+    on += p & (others[i] as number);
+  });
+  return on / Math.max(1, n);
+}
+
+/** What was wanted, with the whole of the painting taken into account, and what was painted, on places so fine that thin lines show. */
+function finely(
+  reference: Plane,
+  painting: Plane,
+  map: Affine,
+  astray: readonly FoundFeature[],
+  coarse: Plane,
+  curve: ValueCurve,
+) {
+  const plain = onGrid(reference, FINE, reference);
+  const { width, height } = plain;
+  const finer = (mask: Uint8Array) =>
+    Uint8Array.from({ length: width * height }, (_, i) => {
+      const x = Math.floor((((i % width) + 0.5) * coarse.width) / width);
+      const y = Math.floor(((Math.floor(i / width) + 0.5) * coarse.height) / height);
+      return mask[y * coarse.width + x] as number;
+    });
+  const features = astray.map(({ map: own, mask }) => ({ map: own, mask: finer(mask) }));
+  return {
+    wanted: { ...plain, data: plain.data.map((t) => onCurve(curve, t)) },
+    painted: laidWith(painting, map, features, width, height),
+  };
 }
 
 /** A plane on a grid of so many places across, of another plane's proportion. */
@@ -120,6 +167,8 @@ export async function measurePainting(
     overall: null,
     regions: [],
     displacements: [],
+    accents: [],
+    extents: [],
     shapes: [],
     range: null,
     frame: null,
@@ -132,7 +181,7 @@ export async function measurePainting(
   const read = lightnessOver(photo, found.calibration, box, apart, SMOOTH * SAMPLES);
   const unpainted = unpaintedIssue(read.data);
   if (unpainted) return { result: nothing([unpainted]), laid: null };
-  const placed = found.relative ? betweenEnds(read.data, request.ends) : (l: number) => l;
+  const placed = found.relative ? placedAs(read.data, reference.target) : (l: number) => l;
   const whole = found.relative ? { ...read, data: read.data.map(placed) } : read;
   const { painting, frame } = withoutFrame(whole, reference.target);
   const paintedOn = frame ? box : found.box;
@@ -150,8 +199,16 @@ export async function measurePainting(
   const astray = features.filter(({ told }) => Math.hypot(told.dx, told.dy) > ASTRAY);
   const lies = laidWith(onGrid(painting, 2 * GRID, reference.target), map, astray, target.width, target.height);
   const parts = readParts(target, lies);
-  const curve = valueCurve(parts.parts);
-  const regions = regionsOf(parts, curve, request.toleranceSteps * request.step);
+  const curve = valueCurve(parts.parts, found.relative ? 'camera' : 'painting');
+  const fine = finely(reference.target, painting, map, astray, target, curve);
+  const rims = rimsOf(
+    astray.filter(({ told }) => Math.hypot(told.dx, told.dy) > PLAINLY_ASTRAY),
+    map,
+    target,
+  );
+  const regions = regionsOf(parts, curve, request.toleranceSteps * request.step)
+    .map((region) => ({ ...region, places: placesOf(parts.cut, region.parts) }))
+    .filter(({ places }) => shareOf(places, rims) < MOSTLY);
   return {
     result: {
       ...nothing(),
@@ -159,17 +216,16 @@ export async function measurePainting(
       registration: registrationOf(onWhole(map, box, paintedOn), reference.target.height / reference.target.width),
       overall: wholeOf(curve),
       regions: withIds(
-        regions.map(({ parts: of, ...r }) => {
-          const places = placesOf(parts.cut, of);
-          return {
-            ...r,
-            shape: reference.shapes && nameOfPlaces(reference.shapes, places, target),
-            outline: outlineOf((i) => places[i] === 1, r.box, target),
-            deltaSteps: r.deltaLightness / request.step,
-          };
-        }),
+        regions.map(({ parts: _, places, ...r }) => ({
+          ...r,
+          shape: reference.shapes && nameOfPlaces(reference.shapes, places, target),
+          outline: outlineOf((i) => places[i] === 1, r.box, target),
+          deltaSteps: r.deltaLightness / request.step,
+        })),
       ),
       displacements: withIds(features.map(({ told }) => told)),
+      accents: withIds(accentsOf(tools.cv, fine.wanted, fine.painted)),
+      extents: reference.shapes ? withIds(extentsOf(reference.shapes, fine.wanted, fine.painted)) : [],
       shapes: reference.shapes ? readShapes(reference.shapes, target, lies, (t) => onCurve(curve, t)) : [],
       range: { student: percentiles(painting.data), reference: percentiles(reference.lightness.data) },
       frame,

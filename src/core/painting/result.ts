@@ -4,6 +4,10 @@ import { captureSchema } from '../capture/capture-result';
 import { shareBoxSchema } from '../geometry/share-box';
 import { registrationSchema } from './affine';
 
+/** What can be the matter with a thin line, and with how far a shape reaches. */
+export const ACCENT_KINDS = ['missing', 'weak', 'extra', 'thin', 'wide'] as const;
+export const EXTENT_KINDS = ['wide', 'narrow', 'detail'] as const;
+
 /** Raised when the meaning of a stored field changes; readers refuse versions they don't know. */
 export const PAINTING_RESULT_VERSION = 1;
 
@@ -56,6 +60,21 @@ export const paintingResultSchema = z.object({
       width: z.number(),
       height: z.number(),
       slant: z.number(),
+    }),
+  ),
+  /** Thin lines that are not as the reference has them, or that only the painting has. */
+  accents: z.array(z.object({ id: z.string(), box: shareBoxSchema, kind: z.enum(ACCENT_KINDS), light: z.boolean() })),
+  /**
+   * Shapes that grew or shrank within their object (`by`: share of their width), or that are full of detail (`by`: L* that it
+   * is livelier by).
+   */
+  extents: z.array(
+    z.object({
+      id: z.string(),
+      box: shareBoxSchema,
+      name: z.string().nullable(),
+      kind: z.enum(EXTENT_KINDS),
+      by: z.number(),
     }),
   ),
   /** Named shapes, each as it was read. */

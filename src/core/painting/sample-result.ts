@@ -23,6 +23,8 @@ export const samplePainting = (more: Partial<PaintingResult> = {}): PaintingResu
   },
   regions: [],
   displacements: [],
+  accents: [],
+  extents: [],
   shapes: [],
   range: { student: { p5: 26, p50: 60, p95: 94 }, reference: { p5: 20, p50: 58, p95: 96 } },
   frame: null,

@@ -17,8 +17,11 @@ export type ValueCurve = readonly { readonly target: number; readonly painted: n
 const KNOTS = 5;
 /** Parts further from the curve than this say less and less of it, L*: sought wide at first, narrow at last. */
 const LETS_GO = [16, 10, 6, 4, 3, 3, 3, 3] as const;
-/** How uneven a curve may be before it costs as much as one part that is off by as much: the simplest one wins. */
-const BEND = 5;
+/**
+ * How uneven a curve may be before it costs as much as one part that is off by as much: the simplest one wins. Where a
+ * camera's own curve is in it too it bends more easily, and small dark parts have more to say, since that curve bends most there.
+ */
+const CURVES = { painting: { bend: 5, power: 1 }, camera: { bend: 3.5, power: 0.7 } } as const;
 /** Parts of a picture say about as much of its curve as so many that know nothing of each other. */
 const WORTH = 30;
 /** A curve rises by this much a step of target at the least: what is flatter has lost its order, and shapes are told so. */
@@ -43,13 +46,17 @@ function sharesAt(knots: readonly number[], target: number): [number, number, nu
   return [k, 1 - (along - k), along - k];
 }
 
-/** The curve of a painting: robust, rising, as plain as what was painted allows. Throws RangeError without any part. */
-export function valueCurve(parts: readonly PaintedPart[]): ValueCurve {
+/**
+ * The curve of a painting: robust, rising, as plain as what was painted allows; `takes` says whether an unknown camera's curve
+ * is part of it. Throws RangeError without any part.
+ */
+export function valueCurve(parts: readonly PaintedPart[], takes: keyof typeof CURVES = 'painting'): ValueCurve {
+  const { bend, power } = CURVES[takes];
   if (parts.length === 0) throw new RangeError('A curve needs a part that was painted.');
   const targets = parts.map((p) => p.target);
   const [low, high] = [Math.min(...targets), Math.max(Math.max(...targets), Math.min(...targets) + 1)];
   const knots = Array.from({ length: KNOTS }, (_, k) => low + ((high - low) * k) / (KNOTS - 1));
-  const areas = parts.reduce((s, p) => s + p.area, 0);
+  const areas = parts.reduce((s, p) => s + p.area ** power, 0);
   let off: number[] = new Array<number>(KNOTS).fill(0);
   const deviation = (target: number) => {
     const [k, a, b] = sharesAt(knots, target);
@@ -69,7 +76,7 @@ export function valueCurve(parts: readonly PaintedPart[]): ValueCurve {
       const own = painted - target;
       const miss = own - deviation(target);
       // Geman and McClure's weight: what lies far off stops to pull.
-      const weight = ((WORTH * area) / areas) * (1 / (1 + (miss / letsGo) ** 2) ** 2);
+      const weight = ((WORTH * area ** power) / areas) * (1 / (1 + (miss / letsGo) ** 2) ** 2);
       add(
         [
           [k, a],
@@ -87,7 +94,7 @@ export function valueCurve(parts: readonly PaintedPart[]): ValueCurve {
           [k + 1, 1],
         ],
         0,
-        1 / BEND ** 2,
+        1 / bend ** 2,
       );
     off = solve(normal, right).to1DArray();
   }

@@ -27,6 +27,13 @@ export interface CvMarkerDetector extends CvHandle {
 
 export interface OpenCv {
   readonly CV_8UC1: number;
+  readonly CV_32FC1: number;
+  readonly MORPH_ELLIPSE: number;
+  readonly MORPH_BLACKHAT: number;
+  readonly MORPH_TOPHAT: number;
+  Size: new (width: number, height: number) => object;
+  getStructuringElement(shape: number, size: object): CvMat;
+  morphologyEx(from: CvMat, to: CvMat, how: number, element: CvMat): void;
   Mat: { new (): CvMat; new (rows: number, columns: number, type: number): CvMat };
   MatVector: new () => CvMatVector;
   getPredefinedDictionary(id: number): CvHandle;

@@ -46,7 +46,6 @@ export async function measurePaintingHandIn(
       photo,
       {
         reference,
-        ends: keyedEnds(ends, key),
         step: pictureStep(keyedEnds(ends, key)),
         toleranceSteps,
         target: targetIn(photo, task.target),

@@ -63,7 +63,6 @@ export async function measurePaintingFile(
       photo,
       {
         reference,
-        ends,
         step: pictureStep(keyedEnds(ends, task.key)),
         toleranceSteps: TOLERANCE_STEPS,
         target,

@@ -1,0 +1,129 @@
+/** Where two shapes that meet were divided: how far the edge between them moved, told by laying one profile across it on the other. */
+import { between, type Plane } from '../raster/between';
+import { squaredDistances } from '../raster/distance';
+
+export interface MovedEdge {
+  /** How far the edge moved out of the first shape into the second, places: above 0 where the first grew. */
+  readonly by: number;
+  /** How much of what differs goes away once it is moved back: 1 all of it. */
+  readonly explains: number;
+  /** Places along the edge. */
+  readonly long: number;
+}
+
+/** Profiles reach so far to both sides, share of the larger side of the grid. */
+const REACH = 0.04;
+/** An edge is looked for up to this share of that away from its place, in steps of so many places. */
+const FAR = 0.7;
+const STEP = 0.5;
+/** An edge of fewer places is a corner. */
+const LEAST_LONG = 8;
+/** Of a profile at least this share has to lie in the two shapes. */
+const WITHIN = 0.6;
+/** More profiles than this say nothing new. */
+const MOST = 120;
+/** What stands out less than this from side to side, L*, is no edge to be found again. */
+const LEAST_CONTRAST = 4;
+
+interface Profiles {
+  readonly wanted: readonly Float64Array[];
+  readonly painted: readonly Float64Array[];
+  readonly half: number;
+  readonly long: number;
+}
+
+/** Places of the first shape that touch the second, each with the way across: out of the first into the second. */
+function edgeOf(first: Uint8Array, second: Uint8Array, width: number, height: number) {
+  const [inFirst, inSecond] = [first, second].map((mask) => squaredDistances(mask, width, height)) as [
+    Float64Array,
+    Float64Array,
+  ];
+  const signed = (i: number) => Math.sqrt(inFirst[i] as number) - Math.sqrt(inSecond[i] as number);
+  const found: { x: number; y: number; nx: number; ny: number }[] = [];
+  for (let y = 2; y < height - 2; y++)
+    for (let x = 2; x < width - 2; x++) {
+      const i = y * width + x;
+      if (first[i] !== 1) continue;
+      if (second[i + 1] !== 1 && second[i - 1] !== 1 && second[i + width] !== 1 && second[i - width] !== 1) continue;
+      const [gx, gy] = [signed(i + 2) - signed(i - 2), signed(i + 2 * width) - signed(i - 2 * width)];
+      const steep = Math.hypot(gx, gy);
+      if (steep > 0.5) found.push({ x: x + 0.5, y: y + 0.5, nx: gx / steep, ny: gy / steep });
+    }
+  return found;
+}
+
+/** Profiles across an edge, from the first shape into the second; what lies in neither is NaN. */
+function profilesOf(first: Uint8Array, second: Uint8Array, wanted: Plane, painted: Plane): Profiles | null {
+  const { width, height } = wanted;
+  const edge = edgeOf(first, second, width, height);
+  if (edge.length < LEAST_LONG) return null;
+  const half = Math.round((REACH * Math.max(width, height)) / STEP);
+  const every = Math.ceil(edge.length / MOST);
+  const taken = edge.filter((_, k) => k % every === 0);
+  const inside = (x: number, y: number) => {
+    const [c, r] = [Math.floor(x), Math.floor(y)];
+    if (c < 0 || r < 0 || c >= width || r >= height) return false;
+    return first[r * width + c] === 1 || second[r * width + c] === 1;
+  };
+  const both = taken.map(({ x, y, nx, ny }) => {
+    const [own, made] = [new Float64Array(2 * half + 1).fill(NaN), new Float64Array(2 * half + 1).fill(NaN)];
+    for (const way of [1, -1])
+      for (let k = way === 1 ? 0 : 1; k <= half; k++) {
+        const [u, v] = [x + way * k * STEP * nx, y + way * k * STEP * ny];
+        if (!inside(u, v)) break;
+        own[half + way * k] = between(wanted, u, v);
+        made[half + way * k] = between(painted, u, v);
+      }
+    return { own, made };
+  });
+  const long = both.filter(({ own }) => own.filter((l) => !Number.isNaN(l)).length >= WITHIN * own.length);
+  const used = long.length >= LEAST_LONG / every ? long : [];
+  return used.length === 0
+    ? null
+    : { wanted: used.map((p) => p.own), painted: used.map((p) => p.made), half, long: used.length * every };
+}
+
+/** What is left between the painted profiles and the wanted ones moved by `steps`, as light and as strong as fits best. */
+function leftOver({ wanted, painted, half }: Profiles, steps: number, margin: number) {
+  let [n, sw, sp, sww, swp, spp] = [0, 0, 0, 0, 0, 0];
+  wanted.forEach((own, j) => {
+    const made = painted[j] as Float64Array;
+    for (let k = margin; k <= 2 * half - margin; k++) {
+      const [w, p] = [own[k - steps] as number, made[k] as number];
+      if (Number.isNaN(w) || Number.isNaN(p)) continue;
+      n++;
+      sw += w;
+      sp += p;
+      sww += w * w;
+      swp += w * p;
+      spp += p * p;
+    }
+  });
+  const [vw, vp, cov] = [sww - (sw * sw) / n, spp - (sp * sp) / n, swp - (sw * sp) / n];
+  return n === 0 || vw <= 0
+    ? { left: Infinity, gain: 0, spread: 0 }
+    : { left: (vp - (cov * cov) / vw) / n, gain: cov / vw, spread: Math.sqrt(vw / n) };
+}
+
+/** How the edge between two shapes moved; null where it is too short or too faint to be found. Masks lie on the places of both planes. */
+export function movedEdge(first: Uint8Array, second: Uint8Array, wanted: Plane, painted: Plane): MovedEdge | null {
+  const profiles = profilesOf(first, second, wanted, painted);
+  if (!profiles) return null;
+  const most = Math.round(FAR * profiles.half);
+  const at = (steps: number) => leftOver(profiles, steps, most);
+  const still = at(0);
+  if (still.spread * 2 < LEAST_CONTRAST) return null;
+  let best = { steps: 0, ...still };
+  for (let steps = -most; steps <= most; steps++) {
+    const own = at(steps);
+    if (own.left < best.left && own.gain > 0.3) best = { steps, ...own };
+  }
+  const [before, after] = [at(best.steps - 1).left, at(best.steps + 1).left];
+  const bent = before - 2 * best.left + after;
+  const finer = Number.isFinite(bent) && bent > 0 ? Math.max(-0.5, Math.min(0.5, (before - after) / (2 * bent))) : 0;
+  return {
+    by: (best.steps + finer) * STEP,
+    explains: still.left > 0 ? 1 - best.left / still.left : 0,
+    long: profiles.long,
+  };
+}
