@@ -68,7 +68,10 @@ if (wanted('notan')) kept.push(['notan', await benchNotan(seed, Math.ceil(rounds
 if (wanted('painting')) kept.push(['paintings', await benchPainting(seed, rounds, Number(values.megapixels))]);
 if (wanted('not-this')) kept.push(['paintings of something else', await benchNotThis(seed, 3 * rounds)]);
 if (wanted('small-faults'))
-  kept.push(['small faults of paintings', await benchSmallFaults(seed, Math.max(60, 3 * rounds), Number(values.megapixels))]);
+  kept.push([
+    'small faults of paintings',
+    await benchSmallFaults(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
+  ]);
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);

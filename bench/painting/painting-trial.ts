@@ -2,6 +2,7 @@
 import type { KnownCard } from '@/core/capture/open-sheet';
 import { measurePainting } from '@/core/painting/measure-painting';
 import type { PaintingResult } from '@/core/painting/result';
+import { between } from '@/core/raster/between';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { withAccents } from '@/devices/accents';
 import type { CameraCondition } from '@/devices/condition-names';
@@ -67,6 +68,8 @@ export interface PaintingOutcome {
   readonly milliseconds: number;
 }
 
+/** So many times finer than the rendered picture is what is measured against: thin lines are put into it. */
+const SHARPER = 2;
 /** Smaller shapes (share of the picture) are none that anybody would name. */
 const LEAST_SHAPE = 0.008;
 /** A whole that is askew as a careful student's is. */
@@ -194,7 +197,12 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const squeezed = (l: number) => low + ((of(l) - ends.dark) / (ends.light - ends.dark)) * (high - low);
   const lines = trial.small === 'accents' ? plannedAccents(reference, own.fork('lines')) : null;
   const reaches = trial.small === 'extents' ? plannedExtents(reference, named, own.fork('reaches')) : null;
-  const seen = lines ? withAccents(lightness, width, height, lines.wanted) : lightness;
+  const plane = { width: SHARPER * width, height: SHARPER * height };
+  const plain = { width, height, data: lightness };
+  const sharper = Float32Array.from({ length: plane.width * plane.height }, (_, i) =>
+    between(plain, ((i % plane.width) + 0.5) / SHARPER, (Math.floor(i / plane.width) + 0.5) / SHARPER),
+  );
+  const seen = lines ? withAccents(sharper, plane.width, plane.height, lines.wanted) : sharper;
   const blank = await blankFor(trial, trial.card === 'measured' ? 'office' : 'nominal', height / width);
   const { surface, canvas } = paintPicture(
     blank.surface,
@@ -220,7 +228,6 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const { cv } = await loadOpenCv();
   const numbers = new Map(named.map(({ shape }, k) => [shape, k + 1]));
   const card: KnownCard | null = trial.card === 'measured' ? { basis: 'measured', readings: blank.readings } : null;
-  const plane = { width, height };
   const began = performance.now();
   const { result } = await measurePainting(
     photo,
@@ -229,7 +236,8 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
         lightness: { ...plane, data: seen },
         target: { ...plane, data: seen.map(of) },
         shapes: {
-          ...plane,
+          width,
+          height,
           shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
           names: named.map(({ shape }) => nameOf(shape)),
         },

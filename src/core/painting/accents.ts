@@ -15,20 +15,25 @@ import type { PaintingResult } from './result';
 /** `light`: whether it is, or should be, lighter than what lies about it. */
 type Accent = Omit<PaintingResult['accents'][number], 'id'>;
 
-/** Both planes are softened alike, places, so that neither is sharper than the other. */
-const SOFT = 0.8;
+/** What was wanted is softened by this, widths, as reading softens what was painted: neither is to be sharper than the other. */
+const SOFT = 0.0015;
 /** Wider than this (widths) is a shape and no line. */
 const WIDEST = 0.02;
 /** A line stands out by this, L*, where it is strongest, and reaches as far as it stands out by the lower one. */
 const STANDS_OUT = { at: 10, from: 5 } as const;
 /** Lines are longer than this, widths, and so many times longer than they are wide. */
-const LONG = { least: 0.03, times: 3 } as const;
+const LONG = { least: 0.045, times: 3 } as const;
 /** The hand strays by this, widths. */
 const STRAY = 0.007;
-/** Of the line that was wanted: less in all is missing, less strong is weak, less or more wide is thin or wide. */
-const LEFT = { missing: 0.3, weak: 0.62, thin: 0.66, wide: 1.5 } as const;
+/**
+ * How much of the line that was wanted there is in all, and below which width, of what it should be, what is less of it is
+ * thinner and not only weaker. A line near the limit of what a photograph shows looks hardly narrower than it is weak.
+ */
+const LEFT = { missing: 0.26, less: 0.64, more: 1.5, narrower: 0.97 } as const;
+/** What lies so many places beside a place of a line is about it. */
+const BESIDE = 4;
 /** A line whose surroundings are like itself for more than this share is the tip of a shape. */
-const TIP = 0.12;
+const TIP = 0.2;
 
 interface Line {
   readonly places: Int32Array;
@@ -60,45 +65,31 @@ function linesOf(out: Float32Array, lightness: Float32Array, light: boolean, wid
     const [x0, y0, x1, y1] = extentOf(places, width);
     const long = Math.hypot(x1 - x0, y1 - y0);
     if (long < LONG.least * width || long * long < LONG.times * places.length) return [];
-    if (isTip(places, out, lightness, light, width, height)) return [];
+    if (isTip(places, out, lightness, width, height)) return [];
     const box = { x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height };
     return [{ places, long, box }];
   });
 }
 
 /** Whether what lies about a line goes on as it is: the end of a shape is thin, and no accent. */
-function isTip(
-  places: Int32Array,
-  out: Float32Array,
-  lightness: Float32Array,
-  light: boolean,
-  width: number,
-  height: number,
-): boolean {
+function isTip(places: Int32Array, out: Float32Array, lightness: Float32Array, width: number, height: number): boolean {
   const own = new Set(places);
-  const ring = new Set<number>();
-  let [inside, depth] = [0, 0];
+  let [about, like] = [0, 0];
   for (const i of places) {
     const [x, y] = [i % width, Math.floor(i / width)];
-    inside += lightness[i] as number;
-    depth += out[i] as number;
     for (const [dx, dy] of [
-      [2, 0],
-      [-2, 0],
-      [0, 2],
-      [0, -2],
+      [BESIDE, 0],
+      [-BESIDE, 0],
+      [0, BESIDE],
+      [0, -BESIDE],
     ] as const) {
       const k = (y + dy) * width + x + dx;
-      if (x + dx >= 0 && x + dx < width && y + dy >= 0 && y + dy < height && !own.has(k)) ring.add(k);
+      if (x + dx < 0 || x + dx >= width || y + dy < 0 || y + dy >= height || own.has(k)) continue;
+      about++;
+      if (Math.abs((lightness[k] as number) - (lightness[i] as number)) < (out[i] as number) / 2) like++;
     }
   }
-  const [mean, half] = [inside / places.length, depth / places.length / 2];
-  let like = 0;
-  for (const k of ring) {
-    const above = ((lightness[k] as number) - mean) * (light ? -1 : 1);
-    if (above < half) like++;
-  }
-  return like > TIP * ring.size;
+  return like > TIP * about;
 }
 
 /** How strong a line is in a plane of what stands out: of so many places of its zone as it is long, and all in all. */
@@ -129,11 +120,10 @@ function zoneOf(places: Int32Array, reach: number, width: number, height: number
 function fate(wanted: { peak: number; mass: number }, painted: { peak: number; mass: number }): Accent['kind'] | null {
   const mass = painted.mass / wanted.mass;
   if (mass < LEFT.missing) return 'missing';
+  if (mass > LEFT.more) return 'wide';
+  if (mass > LEFT.less) return null;
   const peak = painted.peak / wanted.peak;
-  const wide = mass / peak;
-  if (wide > LEFT.wide) return 'wide';
-  if (wide < LEFT.thin) return 'thin';
-  return peak < LEFT.weak ? 'weak' : null;
+  return mass < LEFT.narrower * peak ? 'thin' : 'weak';
 }
 
 /**
@@ -143,12 +133,9 @@ function fate(wanted: { peak: number; mass: number }, painted: { peak: number; m
 export function accentsOf(cv: OpenCv, wanted: Plane, painted: Plane): Accent[] {
   const { width, height } = wanted;
   const filled = painted.data.map((l, i) => (Number.isNaN(l) ? (wanted.data[i] as number) : l));
-  const [want, got] = [wanted.data, filled].map((data) => quickBlur(data, width, height, SOFT)) as [
-    Float32Array,
-    Float32Array,
-  ];
+  const want = quickBlur(wanted.data, width, height, SOFT * width);
   const reach = (WIDEST * width) / 2;
-  const [outWanted, outPainted] = [want, got].map((data) => thinLines(cv, data, width, height, reach));
+  const [outWanted, outPainted] = [want, filled].map((data) => thinLines(cv, data, width, height, reach));
   return (['dark', 'light'] as const).flatMap((side) => {
     const [a, b] = [outWanted?.[side], outPainted?.[side]];
     if (!a || !b) return [];
@@ -158,7 +145,7 @@ export function accentsOf(cv: OpenCv, wanted: Plane, painted: Plane): Accent[] {
       const kind = fate(strengthOf(zone, long, a), strengthOf(zone, long, b));
       return kind ? [{ box, kind, light }] : [];
     });
-    const extra = linesOf(b, got, light, width, height).flatMap(({ places, long, box }): Accent[] => {
+    const extra = linesOf(b, filled, light, width, height).flatMap(({ places, long, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, width, height);
       const [was, is] = [strengthOf(zone, long, a), strengthOf(zone, long, b)];
       return was.mass < LEFT.missing * is.mass ? [{ box, kind: 'extra', light }] : [];

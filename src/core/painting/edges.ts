@@ -2,6 +2,8 @@
 import { between, type Plane } from '../raster/between';
 import { squaredDistances } from '../raster/distance';
 
+type Grid = Pick<Plane, 'width' | 'height'>;
+
 export interface MovedEdge {
   /** How far the edge moved out of the first shape into the second, places: above 0 where the first grew. */
   readonly by: number;
@@ -15,7 +17,7 @@ export interface MovedEdge {
 const REACH = 0.04;
 /** An edge is looked for up to this share of that away from its place, in steps of so many places. */
 const FAR = 0.7;
-const STEP = 0.5;
+const STEP = 0.25;
 /** An edge of fewer places is a corner. */
 const LEAST_LONG = 8;
 /** Of a profile at least this share has to lie in the two shapes. */
@@ -53,8 +55,14 @@ function edgeOf(first: Uint8Array, second: Uint8Array, width: number, height: nu
 }
 
 /** Profiles across an edge, from the first shape into the second; what lies in neither is NaN. */
-function profilesOf(first: Uint8Array, second: Uint8Array, wanted: Plane, painted: Plane): Profiles | null {
-  const { width, height } = wanted;
+function profilesOf(
+  first: Uint8Array,
+  second: Uint8Array,
+  { width, height }: Grid,
+  wanted: Plane,
+  painted: Plane,
+): Profiles | null {
+  const finer = wanted.width / width;
   const edge = edgeOf(first, second, width, height);
   if (edge.length < LEAST_LONG) return null;
   const half = Math.round((REACH * Math.max(width, height)) / STEP);
@@ -71,8 +79,8 @@ function profilesOf(first: Uint8Array, second: Uint8Array, wanted: Plane, painte
       for (let k = way === 1 ? 0 : 1; k <= half; k++) {
         const [u, v] = [x + way * k * STEP * nx, y + way * k * STEP * ny];
         if (!inside(u, v)) break;
-        own[half + way * k] = between(wanted, u, v);
-        made[half + way * k] = between(painted, u, v);
+        own[half + way * k] = between(wanted, finer * u, finer * v);
+        made[half + way * k] = between(painted, finer * u, finer * v);
       }
     return { own, made };
   });
@@ -105,9 +113,18 @@ function leftOver({ wanted, painted, half }: Profiles, steps: number, margin: nu
     : { left: (vp - (cov * cov) / vw) / n, gain: cov / vw, spread: Math.sqrt(vw / n) };
 }
 
-/** How the edge between two shapes moved; null where it is too short or too faint to be found. Masks lie on the places of both planes. */
-export function movedEdge(first: Uint8Array, second: Uint8Array, wanted: Plane, painted: Plane): MovedEdge | null {
-  const profiles = profilesOf(first, second, wanted, painted);
+/**
+ * How the edge between two shapes moved; null where it is too short or too faint to be found. Masks lie on the places of `grid`,
+ * which may be coarser than the planes, L*, that lie on each other.
+ */
+export function movedEdge(
+  first: Uint8Array,
+  second: Uint8Array,
+  grid: Grid,
+  wanted: Plane,
+  painted: Plane,
+): MovedEdge | null {
+  const profiles = profilesOf(first, second, grid, wanted, painted);
   if (!profiles) return null;
   const most = Math.round(FAR * profiles.half);
   const at = (steps: number) => leftOver(profiles, steps, most);

@@ -1,6 +1,6 @@
 /** Named shapes that grew or shrank at the cost of what they meet within one object, and shapes that are full of detail where the reference is quiet. */
 import { quantile } from '../fitting/quantile';
-import type { Plane } from '../raster/between';
+import { type Plane, shrunk } from '../raster/between';
 import { quickBlur } from '../raster/blur';
 import { squaredDistances } from '../raster/distance';
 import { objectOf } from '../tones/mass';
@@ -11,39 +11,37 @@ import type { PaintingResult } from './result';
 type Extent = Omit<PaintingResult['extents'][number], 'id'>;
 
 /** An edge that moved by this share of the shape's width is told, and never less than this many widths of the picture: hands stray. */
-const GREW = 0.065;
+const GREW = 0.045;
 const LEAST = 0.0035;
 /** And only where moving it back does away with so much of what differs. */
 const EXPLAINS = 0.25;
+/** Edges and detail show on a grid that is so much coarser than lines need. */
+const COARSER = 2;
 /** Detail lies between these sizes, widths of the picture. */
-const DETAIL = { from: 0.004, to: 0.02 } as const;
+const DETAIL = { from: 0.006, to: 0.03 } as const;
 /** It is told where it is so much livelier than the reference, L*, and than what the brush leaves in most other shapes. */
-const LIVELY = { least: 2.2, times: 2.5 } as const;
-/** So near to a shape's outline, widths, its edge would count as detail. */
-const OUTLINE = 0.02;
+const LIVELY = { least: 2.4, times: 2.5 } as const;
+/** So near to a shape's outline, widths, the hand strays. */
+const OUTLINE = 0.008;
 
 const count = (mask: Uint8Array) => mask.reduce((s, m) => s + m, 0);
 
-/** What lies between two sizes in a plane. */
-function band({ width, height, data }: Plane): Float32Array {
-  const [fine, coarse] = [DETAIL.from, DETAIL.to].map((s) => quickBlur(data, width, height, s * width)) as [
-    Float32Array,
-    Float32Array,
-  ];
-  return fine.map((v, i) => v - (coarse[i] as number));
-}
-
 /** Extents that are off; `wanted` is L* as the reference should have become, `painted` what it became on the same places. */
 export function extentsOf(shapes: ShapePlane, wanted: Plane, painted: Plane): Extent[] {
-  const { width, height } = wanted;
   const filled = { ...painted, data: painted.data.map((l, i) => (Number.isNaN(l) ? (wanted.data[i] as number) : l)) };
-  const masks = shapes.names.map((_, k) => maskOn(shapes, k + 1, wanted));
-  return [...grown(shapes.names, masks, wanted, filled), ...lively(shapes.names, masks, wanted, filled)].flatMap(
-    ({ shape, kind, by }): Extent[] => {
-      const box = boxOf(masks[shape] as Uint8Array, width, height);
-      return box ? [{ box, name: shapes.names[shape] ?? null, kind, by }] : [];
-    },
-  );
+  const [own, made] = [wanted, filled].map((plane) =>
+    shrunk(plane, Math.round(plane.width / COARSER), Math.round(plane.height / COARSER)),
+  ) as [Plane, Plane];
+  const { width, height } = own;
+  const masks = shapes.names.map((_, k) => maskOn(shapes, k + 1, own));
+  const reaches = grown(shapes.names, masks, own, wanted, filled);
+  // An edge that moved looks like detail beside its old place.
+  const elsewhere = new Set(reaches.map(({ shape }) => shape));
+  const details = lively(masks, own, made).filter(({ shape }) => !elsewhere.has(shape));
+  return [...reaches, ...details].flatMap(({ shape, kind, by }): Extent[] => {
+    const box = boxOf(masks[shape] as Uint8Array, width, height);
+    return box ? [{ box, name: shapes.names[shape] ?? null, kind, by }] : [];
+  });
 }
 
 interface Told {
@@ -53,48 +51,66 @@ interface Told {
 }
 
 /** Of two shapes of one object that meet, the smaller one is told to be too wide or too narrow. */
-function grown(names: readonly string[], masks: readonly Uint8Array[], wanted: Plane, painted: Plane): Told[] {
+function grown(
+  names: readonly string[],
+  masks: readonly Uint8Array[],
+  grid: Pick<Plane, 'width' | 'height'>,
+  wanted: Plane,
+  painted: Plane,
+): Told[] {
   return masks.flatMap((first, a) =>
     masks.slice(a + 1).flatMap((second, k): Told[] => {
       const b = a + 1 + k;
       if (objectOf({ name: names[a] ?? '' }) !== objectOf({ name: names[b] ?? '' })) return [];
-      const edge = movedEdge(first, second, wanted, painted);
+      const edge = movedEdge(first, second, grid, wanted, painted);
       if (!edge) return [];
       const [small, of, by] = count(first) <= count(second) ? [first, a, edge.by] : [second, b, -edge.by];
       const wide = count(small) / edge.long;
       const share = by / wide;
-      if (Math.abs(share) < GREW || Math.abs(by) < LEAST * wanted.width || edge.explains < EXPLAINS) return [];
+      if (Math.abs(share) < GREW || Math.abs(by) < LEAST * grid.width || edge.explains < EXPLAINS) return [];
       return [{ shape: of, kind: by > 0 ? 'wide' : 'narrow', by: share }];
     }),
   );
 }
 
+/** What lies between two sizes in a plane, within a mask: nothing of what lies beside it leaks in. Mean square over its inside. */
+function liveliness({ width, height, data }: Plane, mask: Float32Array, inside: readonly number[]): number {
+  const own = data.map((l, i) => l * (mask[i] as number));
+  const [fine, coarse] = [DETAIL.from, DETAIL.to].map((size) => {
+    const [sum, share] = [own, mask].map((plane) => quickBlur(plane, width, height, size * width)) as [
+      Float32Array,
+      Float32Array,
+    ];
+    return (i: number) => (sum[i] as number) / (share[i] as number);
+  }) as [(i: number) => number, (i: number) => number];
+  return inside.reduce((sum, i) => sum + (fine(i) - coarse(i)) ** 2, 0) / inside.length;
+}
+
 /** Shapes with more to see in them than the reference has there. */
-function lively(names: readonly string[], masks: readonly Uint8Array[], wanted: Plane, painted: Plane): Told[] {
-  const [own, made] = [band(wanted), band(painted)];
-  const read = names.map((_, shape) => {
-    const mask = masks[shape] as Uint8Array;
+function lively(masks: readonly Uint8Array[], wanted: Plane, painted: Plane): Told[] {
+  const { width, height } = wanted;
+  const read = masks.flatMap((mask, shape) => {
     const far = squaredDistances(
       mask.map((m) => 1 - m),
-      wanted.width,
-      wanted.height,
+      width,
+      height,
     );
-    const least = (OUTLINE * wanted.width) ** 2;
-    let [n, before, after] = [0, 0, 0];
-    mask.forEach((m, i) => {
-      if (m !== 1 || (far[i] as number) < least) return;
-      n++;
-      before += (own[i] as number) ** 2;
-      after += (made[i] as number) ** 2;
+    const inside: number[] = [];
+    far.forEach((d, i) => {
+      if (d > (OUTLINE * width) ** 2) inside.push(i);
     });
-    return { shape, n, more: n === 0 ? 0 : Math.sqrt(Math.max(0, (after - before) / n)) };
+    if (inside.length < (DETAIL.to * width) ** 2) return [];
+    const own = Float32Array.from(mask);
+    const more = liveliness(painted, own, inside) - liveliness(wanted, own, inside);
+    return [{ shape, more: Math.sqrt(Math.max(0, more)) }];
   });
-  const enough = read.filter((r) => r.n > (DETAIL.to * wanted.width) ** 2);
-  if (enough.length === 0) return [];
-  const usual = quantile(
-    enough.map((r) => r.more),
-    0.5,
-  );
+  const usual =
+    read.length === 0
+      ? 0
+      : quantile(
+          read.map((r) => r.more),
+          0.5,
+        );
   const limit = Math.max(LIVELY.least, LIVELY.times * usual);
-  return enough.flatMap(({ shape, more }): Told[] => (more > limit ? [{ shape, kind: 'detail', by: more }] : []));
+  return read.flatMap(({ shape, more }): Told[] => (more > limit ? [{ shape, kind: 'detail', by: more }] : []));
 }

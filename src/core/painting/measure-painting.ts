@@ -5,7 +5,7 @@ import { type Framing, openPainting } from '../capture/open-painting';
 import { lightnessOver } from '../capture/lightness-over';
 import type { MeasureTools } from '../capture/tools';
 import type { Ends } from '../exercise/scale';
-import { quantile } from '../fitting/quantile';
+import { quantiles } from '../fitting/quantile';
 import { type BoxMm, grow } from '../geometry/box';
 import { withIds } from '../geometry/place-ids';
 import type { Photo } from '../raster/photo';
@@ -57,7 +57,7 @@ const RIM = 3;
 /** Values are compared on a grid of so many places across: squinted at, brush strokes fuse. */
 const GRID = 240;
 /** Thin lines and edges are compared on one of so many places across. */
-const FINE = 600;
+const FINE = 900;
 /** Places by which both are softened before their drawing is compared. */
 const BLUR = 0.8;
 /** What stands further from its place than this, widths, is read where it stands. */
@@ -69,11 +69,10 @@ const PLAINLY_ASTRAY = 0.0125;
 const MOSTLY = 0.5;
 
 /** Lightness below which 5, 50 and 95 percent lie. */
-const percentiles = (lightness: Float32Array) => ({
-  p5: quantile(lightness, 0.05),
-  p50: quantile(lightness, 0.5),
-  p95: quantile(lightness, 0.95),
-});
+function percentiles(lightness: Float32Array) {
+  const [p5, p50, p95] = quantiles(lightness, [0.05, 0.5, 0.95]);
+  return { p5, p50, p95 };
+}
 
 /** Middle and contrast of a curve, as a straight line through what it makes of the ends and the middle. */
 function wholeOf(curve: ValueCurve): NonNullable<PaintingResult['overall']> {
@@ -88,10 +87,10 @@ function wholeOf(curve: ValueCurve): NonNullable<PaintingResult['overall']> {
 }
 
 /** All but the lightest and the darkest hundredth lie between these. */
-const endsOf = (lightness: Float32Array): Ends => ({
-  light: quantile(lightness, 0.99),
-  dark: quantile(lightness, 0.01),
-});
+function endsOf(lightness: Float32Array): Ends {
+  const [dark, light] = quantiles(lightness, [0.01, 0.99]);
+  return { light, dark };
+}
 
 /** In relative mode nothing is known of light and dark: a painting is put where its reference is, and its curve takes the rest. */
 const placedAs = (lightness: Float32Array, reference: Plane): ((l: number) => number) =>

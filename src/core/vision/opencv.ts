@@ -28,7 +28,7 @@ export interface CvMarkerDetector extends CvHandle {
 export interface OpenCv {
   readonly CV_8UC1: number;
   readonly CV_32FC1: number;
-  readonly MORPH_ELLIPSE: number;
+  readonly MORPH_RECT: number;
   readonly MORPH_BLACKHAT: number;
   readonly MORPH_TOPHAT: number;
   Size: new (width: number, height: number) => object;
