@@ -30,10 +30,11 @@ const STRAY = 0.007;
  * thinner and not only weaker. A line near the limit of what a photograph shows looks hardly narrower than it is weak.
  */
 const LEFT = { missing: 0.26, less: 0.64, more: 1.5, narrower: 0.97 } as const;
-/** What lies so many places beside a place of a line is about it. */
-const BESIDE = 4;
-/** A line whose surroundings are like itself for more than this share is the tip of a shape. */
-const TIP = 0.2;
+/**
+ * A line that goes on into its surroundings over more than so many times its own width is the tip of a shape: that is widest
+ * where it goes on, and a line only ends there.
+ */
+const TIP = 2.5;
 
 interface Line {
   readonly places: Int32Array;
@@ -65,31 +66,38 @@ function linesOf(out: Float32Array, lightness: Float32Array, light: boolean, wid
     const [x0, y0, x1, y1] = extentOf(places, width);
     const long = Math.hypot(x1 - x0, y1 - y0);
     if (long < LONG.least * width || long * long < LONG.times * places.length) return [];
-    if (isTip(places, out, lightness, width, height)) return [];
+    if (isTip({ places, wide: places.length / long }, out, lightness, width, height)) return [];
     const box = { x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height };
     return [{ places, long, box }];
   });
 }
 
 /** Whether what lies about a line goes on as it is: the end of a shape is thin, and no accent. */
-function isTip(places: Int32Array, out: Float32Array, lightness: Float32Array, width: number, height: number): boolean {
+function isTip(
+  { places, wide }: { readonly places: Int32Array; readonly wide: number },
+  out: Float32Array,
+  lightness: Float32Array,
+  width: number,
+  height: number,
+): boolean {
   const own = new Set(places);
-  let [about, like] = [0, 0];
+  // Well beside a line nothing of it is left.
+  const beside = Math.ceil((WIDEST * width) / 2);
+  let like = 0;
   for (const i of places) {
     const [x, y] = [i % width, Math.floor(i / width)];
     for (const [dx, dy] of [
-      [BESIDE, 0],
-      [-BESIDE, 0],
-      [0, BESIDE],
-      [0, -BESIDE],
+      [beside, 0],
+      [-beside, 0],
+      [0, beside],
+      [0, -beside],
     ] as const) {
       const k = (y + dy) * width + x + dx;
       if (x + dx < 0 || x + dx >= width || y + dy < 0 || y + dy >= height || own.has(k)) continue;
-      about++;
       if (Math.abs((lightness[k] as number) - (lightness[i] as number)) < (out[i] as number) / 2) like++;
     }
   }
-  return like > TIP * about;
+  return like > TIP * beside * wide;
 }
 
 /** How strong a line is in a plane of what stands out: of so many places of its zone as it is long, and all in all. */
@@ -142,13 +150,14 @@ export function accentsOf(cv: OpenCv, wanted: Plane, painted: Plane): Accent[] {
     const light = side === 'light';
     const told = linesOf(a, want, light, width, height).flatMap(({ places, long, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, width, height);
-      const kind = fate(strengthOf(zone, long, a), strengthOf(zone, long, b));
-      return kind ? [{ box, kind, light }] : [];
+      const [wants, has] = [strengthOf(zone, long, a), strengthOf(zone, long, b)];
+      const kind = fate(wants, has);
+      return kind ? [{ box, kind, light, amount: has.mass / wants.mass }] : [];
     });
     const extra = linesOf(b, filled, light, width, height).flatMap(({ places, long, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, width, height);
-      const [was, is] = [strengthOf(zone, long, a), strengthOf(zone, long, b)];
-      return was.mass < LEFT.missing * is.mass ? [{ box, kind: 'extra', light }] : [];
+      const amount = strengthOf(zone, long, a).mass / strengthOf(zone, long, b).mass;
+      return amount < LEFT.missing ? [{ box, kind: 'extra', light, amount }] : [];
     });
     return [...told, ...extra];
   });

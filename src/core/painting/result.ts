@@ -62,8 +62,19 @@ export const paintingResultSchema = z.object({
       slant: z.number(),
     }),
   ),
-  /** Thin lines that are not as the reference has them, or that only the painting has. */
-  accents: z.array(z.object({ id: z.string(), box: shareBoxSchema, kind: z.enum(ACCENT_KINDS), light: z.boolean() })),
+  /**
+   * Thin lines that are not as the reference has them, or that only the painting has. `light`: lighter than what lies about it;
+   * `amount`: how much of it there is where 1 is all that should be, and of an extra one how much of it the reference has.
+   */
+  accents: z.array(
+    z.object({
+      id: z.string(),
+      box: shareBoxSchema,
+      kind: z.enum(ACCENT_KINDS),
+      light: z.boolean(),
+      amount: z.number(),
+    }),
+  ),
   /**
    * Shapes that grew or shrank within their object (`by`: share of their width), or that are full of detail (`by`: L* that it
    * is livelier by).

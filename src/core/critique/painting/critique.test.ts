@@ -103,6 +103,42 @@ test('a feature is told by its worst two ways', () => {
   );
 });
 
+const BOX = { x: 0.05, y: 0.05, width: 0.2, height: 0.1 };
+
+test('a shape that reaches too far, or is too full, is told by its name, the heaviest first', () => {
+  const told = fixes({
+    extents: [
+      { id: '1.1', box: BOX, name: 'jug > lit side', kind: 'wide', by: 0.12 },
+      { id: '2.2', box: BOX, name: 'jug > shadow', kind: 'detail', by: 9 },
+      { id: '3.3', box: BOX, name: null, kind: 'narrow', by: -0.2 },
+    ],
+  });
+  expect(told.map((f) => [f.key, f.say])).toEqual([
+    ['extent_off shape 2.2', 'There is too much to see inside the shadow of the jug.'],
+    ['extent_off shape 3.3', 'A shape at the top left is too narrow.'],
+    ['extent_off shape 1.1', 'The lit side of the jug is too wide.'],
+  ]);
+  told.forEach((f) => expect(findingSchema.parse(f)).toEqual(f));
+});
+
+test('thin lines are told by where they are, missing ones before faint ones, and never more than a few', () => {
+  const line = (kind: PaintingResult['accents'][number]['kind'], k: number) => ({
+    id: `${k}.1`,
+    box: BOX,
+    kind,
+    light: k % 2 === 1,
+    amount: 0.4,
+  });
+  const told = fixes({ accents: (['weak', 'missing', 'thin', 'wide', 'extra', 'weak', 'thin'] as const).map(line) });
+  expect(told).toHaveLength(5);
+  expect(told.slice(0, 3).map((f) => f.say)).toEqual([
+    'A thin light line at the top left is missing.',
+    'There is a thin dark line at the top left that the reference has not.',
+    'The thin dark line at the top left is too faint.',
+  ]);
+  expect(told[0]?.evidence).toEqual({ amount: 0.4 });
+});
+
 test.each([
   [sits({ shift: { x: -0.03, y: 0.02 } }), 'The whole picture sits clearly to the left and a little too low'],
   [sits({ rotation: 2 }), 'The whole picture leans to the right.'],

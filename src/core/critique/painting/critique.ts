@@ -4,12 +4,18 @@ import type { Finding } from '../finding';
 import { drafted, type Register, type Rules } from '../rule';
 import { DRAWING_RULES } from './drawing-rules';
 import type { PaintingFacts, PaintingReading } from './facts';
+import { SHAPE_RULES } from './shape-rules';
 import { VALUE_RULES } from './value-rules';
 import { PAINTING_WORDS } from './words';
 
 /** What works is said in the order in which it is built up: the drawing, the values, the range. */
 const { drawing_holds, ...drawingRules } = DRAWING_RULES;
-const RULES: Rules<PaintingReading, PaintingFacts> = { drawing_holds, ...VALUE_RULES, ...drawingRules };
+const RULES: Rules<PaintingReading, PaintingFacts> = {
+  drawing_holds,
+  ...VALUE_RULES,
+  ...SHAPE_RULES,
+  ...drawingRules,
+};
 
 /** Findings for a painting that was read, where each part may be off by `tolerance` steps; none where nothing was, or what was read would mislead. */
 export function critiquePainting(result: PaintingResult, tolerance: number, register: Register = 'studio'): Finding[] {

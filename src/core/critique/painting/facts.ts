@@ -2,6 +2,8 @@
 import type { PaintingResult } from '../../painting/result';
 
 export type OffPart = PaintingResult['regions'][number];
+export type LineOff = PaintingResult['accents'][number];
+export type ExtentOff = PaintingResult['extents'][number];
 export type Moved = PaintingResult['displacements'][number];
 export type Sits = NonNullable<PaintingResult['registration']>;
 
@@ -42,6 +44,16 @@ export interface MovedFacts {
   readonly ways: readonly Way[];
 }
 
+export interface ExtentFacts {
+  readonly extent: ExtentOff;
+  /** How much that is, steps all over the shape. */
+  readonly steps: number;
+}
+
+export interface LineFacts {
+  readonly line: LineOff;
+}
+
 export interface PaintingFacts {
   readonly drawing_holds: { readonly shift: number };
   readonly values_hold: { readonly parts: number };
@@ -51,6 +63,8 @@ export interface PaintingFacts {
   readonly all_lighter: WholeFacts;
   readonly all_darker: WholeFacts;
   readonly part_off: PartFacts;
+  readonly extent_off: ExtentFacts;
+  readonly line_off: LineFacts;
   readonly feature_moved: MovedFacts;
   readonly picture_moved: Sits;
   readonly picture_turned: Sits;

@@ -3,7 +3,7 @@ import type { ShareBox } from '../../geometry/share-box';
 import { inSteps } from '../amounts';
 import { capital, massName, place, whither } from '../naming';
 import type { Catalogue, Register, Words } from '../rule';
-import type { MovedFacts, PaintingFacts, RangeFacts, Sits, Way, WholeFacts } from './facts';
+import type { ExtentFacts, LineFacts, MovedFacts, PaintingFacts, RangeFacts, Sits, Way, WholeFacts } from './facts';
 
 /** Nothing of a painting goes by the class's own numbers. */
 export type NoNames = Record<never, never>;
@@ -20,6 +20,54 @@ const partOff: Words<PaintingFacts['part_off'], NoNames> = {
   say: ({ part, steps }) =>
     `${capital(named(part.shape, part.box, 'a shape'))} is ${howMuch(steps)} too ${steps > 0 ? 'light' : 'dark'} beside the rest.`,
   do: ({ steps }) => `Bring it ${steps > 0 ? 'down' : 'up'} by ${inSteps(steps)}.`,
+};
+
+const REACHES: Record<ExtentFacts['extent']['kind'], { say: (shape: string) => string; do: string }> = {
+  wide: {
+    say: (shape) => `${capital(shape)} is too wide.`,
+    do: 'Cut it back with the value of what it meets.',
+  },
+  narrow: {
+    say: (shape) => `${capital(shape)} is too narrow.`,
+    do: 'Let it reach further into what it meets.',
+  },
+  detail: {
+    say: (shape) => `There is too much to see inside ${shape}.`,
+    do: 'Half close your eyes before it, and paint over it with one value.',
+  },
+};
+
+const extentOff: Words<ExtentFacts, NoNames> = {
+  say: ({ extent: { kind, name, box } }) => REACHES[kind].say(named(name, box, 'a shape')),
+  do: ({ extent: { kind } }) => REACHES[kind].do,
+};
+
+const LINES: Record<LineFacts['line']['kind'], { say: (line: string, where: string) => string; do: string }> = {
+  missing: {
+    say: (line, where) => `A thin ${line} line ${where} is missing.`,
+    do: 'Put it in last of all, with your smallest brush.',
+  },
+  weak: {
+    say: (line, where) => `The thin ${line} line ${where} is too faint.`,
+    do: 'Go over it once more, a step further from what lies about it.',
+  },
+  extra: {
+    say: (line, where) => `There is a thin ${line} line ${where} that the reference has not.`,
+    do: 'Lose it in what lies about it.',
+  },
+  thin: {
+    say: (line, where) => `The thin ${line} line ${where} is thinner than it should be.`,
+    do: 'Press the brush a little more as you go over it.',
+  },
+  wide: {
+    say: (line, where) => `The thin ${line} line ${where} has become too wide.`,
+    do: 'Cut it back from one side with what lies beside it.',
+  },
+};
+
+const lineOff: Words<LineFacts, NoNames> = {
+  say: ({ line: { kind, light, box } }) => LINES[kind].say(light ? 'light' : 'dark', place(box)),
+  do: ({ line: { kind } }) => LINES[kind].do,
 };
 
 const MOVED: Record<Way, (facts: MovedFacts) => { say: string; do: string }> = {
@@ -90,6 +138,8 @@ const STUDIO: Catalogue<PaintingFacts, NoNames> = {
   all_lighter: wholeWords('lighter', 'Begin the next one with the darkest value, and mix the others down from it.'),
   all_darker: wholeWords('darker', 'Begin the next one with the lightest value, and mix the others up from it.'),
   part_off: partOff,
+  extent_off: extentOff,
+  line_off: lineOff,
   feature_moved: featureMoved,
   picture_moved: {
     say: ({ shift }) => `The whole picture sits ${whither(shift)}; its shapes are judged as if it did not.`,

@@ -9,10 +9,15 @@ interface Props {
 }
 
 const signed = (v: number, digits = 1) => `${v > 0 ? '+' : ''}${v.toFixed(digits)}`;
+const REACHES: Record<PaintingResult['extents'][number]['kind'], (by: number) => string> = {
+  wide: (by) => `too wide by ${Math.abs(by).toFixed(2)} of its width`,
+  narrow: (by) => `too narrow by ${Math.abs(by).toFixed(2)} of its width`,
+  detail: (by) => `livelier than it should be by ${one(by)} L*`,
+};
 const one = (v: number | null) => (v === null ? '–' : v.toFixed(1));
 
 export function PaintingFacts({ result, numberUp }: Props) {
-  const { registration, overall, shapes, displacements, range } = result;
+  const { registration, overall, shapes, displacements, extents, accents, range } = result;
   return (
     <ReadingsFold capture={result.capture} numberUp={numberUp}>
       {shapes.length > 0 && (
@@ -80,6 +85,20 @@ export function PaintingFacts({ result, numberUp }: Props) {
             <dd>
               {signed(100 * d.dx)} % across, {signed(100 * d.dy)} % down, width {d.width.toFixed(2)}, height{' '}
               {d.height.toFixed(2)}
+            </dd>
+          </div>
+        ))}
+        {extents.map((e) => (
+          <div key={e.id} className="contents">
+            <dt>{e.name ?? 'Without a name'}</dt>
+            <dd>{REACHES[e.kind](e.by)}</dd>
+          </div>
+        ))}
+        {accents.map((a) => (
+          <div key={`${a.kind} ${a.id}`} className="contents">
+            <dt>A {a.light ? 'light' : 'dark'} line</dt>
+            <dd>
+              {a.kind}; {a.amount.toFixed(2)} of it in {a.kind === 'extra' ? 'the reference' : 'the painting'}
             </dd>
           </div>
         ))}

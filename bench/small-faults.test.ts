@@ -1,0 +1,50 @@
+/** Small faults of a painting on a photograph of it: thin lines, and how far shapes reach. The bench makes many. */
+import type { PaintingOutcome, PaintingTrial } from './painting/painting-trial';
+import { openPaintingTrials } from './trials';
+
+const trials = openPaintingTrials();
+afterAll(() => trials.close());
+
+const SEED = 8100;
+const trial = (small: 'accents' | 'extents', k: number): PaintingTrial => ({
+  seed: SEED + k,
+  scene: SEED + k,
+  camera: k % 2 === 0 ? 'studio' : 'window',
+  way: 'sheet',
+  card: 'measured',
+  megapixels: 4,
+  mistaken: 0,
+  moved: false,
+  small,
+});
+type Box = PaintingOutcome['regions'][number]['box'];
+const meet = (a: Box, b: Box) =>
+  Math.min(a.x + a.width, b.x + b.width) > Math.max(a.x, b.x) - 0.005 &&
+  Math.min(a.y + a.height, b.y + b.height) > Math.max(a.y, b.y) - 0.005;
+
+test('lines that are missing, too wide or in the painting alone are told where they are, and hardly any other', async () => {
+  const outcomes = await trials.run([trial('accents', 0), trial('accents', 1)]);
+  const plain = ['missing', 'wide', 'extra'];
+  const planted = outcomes.flatMap(({ accents }) =>
+    accents.planted
+      .filter((p) => plain.includes(p.fate))
+      .map((p) => accents.told.some((t) => t.kind === p.fate && t.light === p.light && meet(t.box, p.box))),
+  );
+  expect(planted.length).toBeGreaterThan(3);
+  expect(planted.filter(Boolean).length).toBeGreaterThanOrEqual(0.7 * planted.length);
+  const beside = outcomes.flatMap(({ accents }) =>
+    accents.told.filter((t) => !accents.planted.some((p) => p.fate !== 'held' && meet(t.box, p.box))),
+  );
+  expect(beside.length).toBeLessThan(3);
+});
+
+test('an edge between light and shadow that moved is told by the name of the smaller one', async () => {
+  const outcomes = await trials.run([trial('extents', 2), trial('extents', 3)]);
+  const of = (kinds: readonly { readonly name: string | null; readonly kind: string }[]) =>
+    kinds.filter((e) => e.kind !== 'detail').map((e) => `${e.name} ${e.kind}`);
+  const planted = outcomes.flatMap((o, k) => of(o.extents.planted).map((e) => `${k} ${e}`));
+  const told = outcomes.flatMap((o, k) => of(o.extents.told).map((e) => `${k} ${e}`));
+  expect(planted.length).toBeGreaterThan(1);
+  expect(told.filter((e) => !planted.includes(e))).toEqual([]);
+  expect(told.length).toBeGreaterThanOrEqual(planted.length / 2);
+});

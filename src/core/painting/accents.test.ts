@@ -1,0 +1,53 @@
+/** Thin lines, drawn by the simulated student's own hand, looked for in planes; on photographs the bench does it. */
+import { type Accent, bentLine, withAccents } from '@/devices/accents';
+import { chance, smoothNoise } from '@/devices/random';
+import { loadOpenCv } from '@/workers/decoding/opencv';
+import { accentsOf } from './accents';
+
+const [WIDTH, HEIGHT] = [600, 450];
+const { cv } = await loadOpenCv();
+
+/** A wall over a table, a little uneven. */
+const ground = Float32Array.from({ length: WIDTH * HEIGHT }, (_, i) => {
+  const [x, y] = [i % WIDTH, Math.floor(i / WIDTH)];
+  return (y < 260 ? 72 : 55) + 1.2 * smoothNoise(x / 15, y / 15, 7);
+});
+const dark: Accent = { line: bentLine(chance(3).fork('dark'), -0.2, -0.2, 0.15), wide: 0.008, by: -28 };
+const light: Accent = { line: bentLine(chance(5).fork('light'), 0.15, 0.15, 0.15), wide: 0.008, by: 25 };
+const plane = (...accents: Accent[]) => ({
+  width: WIDTH,
+  height: HEIGHT,
+  data: withAccents(ground, WIDTH, HEIGHT, accents),
+});
+const kinds = (wanted: Accent[], painted: Accent[]) =>
+  accentsOf(cv, plane(...wanted), plane(...painted)).map((a) => [a.kind, a.light]);
+
+test('lines as they should be, a little off their place, are nothing to tell', () => {
+  const moved = { ...dark, line: dark.line.map(([x, y]) => [x + 0.003, y + 0.002] as const) };
+  expect(kinds([dark, light], [moved, { ...light, wide: 0.009 }])).toEqual([]);
+});
+
+test.each([
+  ['missing', [light]],
+  ['weak', [{ ...dark, by: -11 }, light]],
+  ['thin', [{ ...dark, wide: 0.0035 }, light]],
+  ['wide', [{ ...dark, wide: 0.016 }, light]],
+] as const)('one that is %s is told as that, and the other is not', (kind, painted) => {
+  expect(kinds([dark, light], [...painted])).toEqual([[kind, false]]);
+});
+
+test('one that only the painting has is told with where it is', () => {
+  const [extra] = accentsOf(cv, plane(dark), plane(dark, light));
+  expect([extra?.kind, extra?.light]).toEqual(['extra', true]);
+  const middle = (extra?.box.x ?? 0) + (extra?.box.width ?? 0) / 2;
+  expect(Math.abs(middle - 0.5 - (light.line[4]?.[0] ?? 0))).toBeLessThan(0.05);
+});
+
+test('the tip of a shape, the edge between two shapes and what was not painted are no lines', () => {
+  const tip = plane();
+  for (let y = 100; y < 240; y++) for (let x = 300; x < 300 + (y - 100) / 1.5; x++) tip.data[y * WIDTH + x] = 30;
+  expect(accentsOf(cv, tip, plane())).toEqual([]);
+  const bare = plane();
+  bare.data.fill(NaN, 0, 40 * WIDTH);
+  expect(accentsOf(cv, plane(), bare)).toEqual([]);
+});

@@ -1,0 +1,40 @@
+/** How far an edge moved, on planes whose edge is known. */
+import { movedEdge } from './edges';
+
+const [WIDTH, HEIGHT, AT] = [300, 220, 150];
+
+/** Light to the left, shadow to the right of an edge that is so soft and stands at `x`. */
+const plane = (x: number, soft: number, light = 80, shadow = 40) => ({
+  width: WIDTH,
+  height: HEIGHT,
+  data: Float32Array.from(
+    { length: WIDTH * HEIGHT },
+    (_, i) => shadow + (light - shadow) / (1 + Math.exp(((i % WIDTH) + 0.5 - x) / soft)),
+  ),
+});
+const left = Uint8Array.from({ length: WIDTH * HEIGHT }, (_, i) => (i % WIDTH < AT ? 1 : 0));
+const right = left.map((m) => 1 - m);
+
+test.each([
+  [4, 1],
+  [-5.5, 1],
+  [3, 4],
+  [-2, 6],
+])('moved by %f places, %f places soft, it is found to half a place', (by, soft) => {
+  const edge = movedEdge(left, right, plane(AT, soft), plane(AT, soft), plane(AT + by, soft));
+  expect(Math.abs((edge?.by ?? NaN) - by)).toBeLessThan(0.5);
+  expect(edge?.explains).toBeGreaterThan(0.9);
+});
+
+test('where both sides were painted lighter or flatter it stands where it stood', () => {
+  const edge = movedEdge(left, right, plane(AT, 2), plane(AT, 2), plane(AT, 2, 88, 60));
+  expect(Math.abs(edge?.by ?? NaN)).toBeLessThan(0.2);
+});
+
+test('a faint edge, and shapes that do not meet, say nothing', () => {
+  const faint = plane(AT, 2, 50, 49);
+  expect(movedEdge(left, right, faint, faint, faint)).toBeNull();
+  const apart = Uint8Array.from(right, (m, i) => (m === 1 && i % WIDTH > AT + 20 ? 1 : 0));
+  const plain = plane(AT, 2);
+  expect(movedEdge(left, apart, plain, plain, plain)).toBeNull();
+});
