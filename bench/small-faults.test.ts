@@ -6,10 +6,11 @@ const trials = openPaintingTrials();
 afterAll(() => trials.close());
 
 const SEED = 8100;
-const trial = (small: 'accents' | 'extents', k: number): PaintingTrial => ({
-  seed: SEED + k,
-  scene: SEED + k,
-  camera: k % 2 === 0 ? 'studio' : 'window',
+/** One picture for both: rendering it takes longer than all else. */
+const trial = (small: 'accents' | 'extents'): PaintingTrial => ({
+  seed: SEED,
+  scene: SEED,
+  camera: small === 'accents' ? 'studio' : 'window',
   way: 'sheet',
   card: 'measured',
   megapixels: 4,
@@ -23,28 +24,28 @@ const meet = (a: Box, b: Box) =>
   Math.min(a.y + a.height, b.y + b.height) > Math.max(a.y, b.y) - 0.005;
 
 test('lines that are missing, too wide or in the painting alone are told where they are, and hardly any other', async () => {
-  const outcomes = await trials.run([trial('accents', 0), trial('accents', 1)]);
+  const outcomes = await trials.run([trial('accents')]);
   const plain = ['missing', 'wide', 'extra'];
   const planted = outcomes.flatMap(({ accents }) =>
     accents.planted
       .filter((p) => plain.includes(p.fate))
       .map((p) => accents.told.some((t) => t.kind === p.fate && t.light === p.light && meet(t.box, p.box))),
   );
-  expect(planted.length).toBeGreaterThan(3);
+  expect(planted.length).toBeGreaterThan(1);
   expect(planted.filter(Boolean).length).toBeGreaterThanOrEqual(0.7 * planted.length);
   const beside = outcomes.flatMap(({ accents }) =>
     accents.told.filter((t) => !accents.planted.some((p) => p.fate !== 'held' && meet(t.box, p.box))),
   );
-  expect(beside.length).toBeLessThan(3);
+  expect(beside.length).toBeLessThan(2);
 });
 
 test('an edge between light and shadow that moved is told by the name of the smaller one', async () => {
-  const outcomes = await trials.run([trial('extents', 2), trial('extents', 3)]);
+  const outcomes = await trials.run([trial('extents')]);
   const of = (kinds: readonly { readonly name: string | null; readonly kind: string }[]) =>
     kinds.filter((e) => e.kind !== 'detail').map((e) => `${e.name} ${e.kind}`);
   const planted = outcomes.flatMap((o, k) => of(o.extents.planted).map((e) => `${k} ${e}`));
   const told = outcomes.flatMap((o, k) => of(o.extents.told).map((e) => `${k} ${e}`));
-  expect(planted.length).toBeGreaterThan(1);
+  expect(planted.length).toBeGreaterThan(0);
   expect(told.filter((e) => !planted.includes(e))).toEqual([]);
   expect(told.length).toBeGreaterThanOrEqual(planted.length / 2);
 });
