@@ -36,22 +36,24 @@ interface Profiles {
 
 /** Places of the first shape that touch the second, each with the way across: out of the first into the second. */
 function edgeOf(first: Uint8Array, second: Uint8Array, width: number, height: number) {
+  const touching: number[] = [];
+  for (let y = 2; y < height - 2; y++)
+    for (let x = 2; x < width - 2; x++) {
+      const i = y * width + x;
+      if (first[i] === 1 && [1, -1, width, -width].some((k) => second[i + k] === 1)) touching.push(i);
+    }
+  if (touching.length < LEAST_LONG) return [];
   const [inFirst, inSecond] = [first, second].map((mask) => squaredDistances(mask, width, height)) as [
     Float64Array,
     Float64Array,
   ];
   const signed = (i: number) => Math.sqrt(inFirst[i] as number) - Math.sqrt(inSecond[i] as number);
-  const found: { x: number; y: number; nx: number; ny: number }[] = [];
-  for (let y = 2; y < height - 2; y++)
-    for (let x = 2; x < width - 2; x++) {
-      const i = y * width + x;
-      if (first[i] !== 1) continue;
-      if (second[i + 1] !== 1 && second[i - 1] !== 1 && second[i + width] !== 1 && second[i - width] !== 1) continue;
-      const [gx, gy] = [signed(i + 2) - signed(i - 2), signed(i + 2 * width) - signed(i - 2 * width)];
-      const steep = Math.hypot(gx, gy);
-      if (steep > 0.5) found.push({ x: x + 0.5, y: y + 0.5, nx: gx / steep, ny: gy / steep });
-    }
-  return found;
+  return touching.flatMap((i) => {
+    const [gx, gy] = [signed(i + 2) - signed(i - 2), signed(i + 2 * width) - signed(i - 2 * width)];
+    const steep = Math.hypot(gx, gy);
+    const [x, y] = [(i % width) + 0.5, Math.floor(i / width) + 0.5];
+    return steep > 0.5 ? [{ x, y, nx: gx / steep, ny: gy / steep }] : [];
+  });
 }
 
 /** Profiles across an edge, from the first shape into the second; what lies in neither is NaN. */

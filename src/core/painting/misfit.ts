@@ -1,6 +1,6 @@
 /** Whether a painting can be of its reference at all: compared roughly, as it is, mirrored, turned, and as a part of it. */
 import { type CaptureIssue, GATE, issue } from '../capture/gate';
-import { quantile } from '../fitting/quantile';
+import { quantiles } from '../fitting/quantile';
 import { type Plane } from '../raster/between';
 import type { Affine } from './affine';
 import { likeness, roughContrast, roughMap } from './align-whole';
@@ -48,7 +48,8 @@ function bestPart(reference: Plane, painting: Plane): { like: number; box: Captu
 
 /** Refuses what is one flat grey, or bare ground everywhere; `lightness` as it was read, before it was placed between any ends. */
 export function unpaintedIssue(lightness: Float32Array): CaptureIssue | null {
-  const spread = quantile(lightness, 0.98) - quantile(lightness, 0.02);
+  const [dark, light] = quantiles(lightness, [0.02, 0.98]);
+  const spread = light - dark;
   return spread >= GATE.unpainted.limit
     ? null
     : issue(
