@@ -32,31 +32,38 @@ function told(kind: string, { planted, told: t, said, right }: Tally): boolean {
   return recall >= LIMIT.recall && precision >= LIMIT.precision;
 }
 
-const accentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[number]): Tally => {
+/** What was planted of one kind against what was told of it; `same` says whether the two are one. */
+function tally<P, T>(
+  paintings: readonly { readonly planted: readonly P[]; readonly told: readonly T[] }[],
+  same: (planted: P, told: T) => boolean,
+): Tally {
   const sum: Tally = { planted: 0, told: 0, said: 0, right: 0 };
-  for (const { accents } of outcomes) {
-    const planted = accents.planted.filter((p) => p.fate === kind);
-    const said = accents.told.filter((t) => t.kind === kind);
+  for (const { planted, told: said } of paintings) {
     sum.planted += planted.length;
-    sum.told += planted.filter((p) => said.some((t) => t.light === p.light && meet(t.box, p.box))).length;
+    sum.told += planted.filter((p) => said.some((t) => same(p, t))).length;
     sum.said += said.length;
-    sum.right += said.filter((t) => planted.some((p) => t.light === p.light && meet(t.box, p.box))).length;
+    sum.right += said.filter((t) => planted.some((p) => same(p, t))).length;
   }
   return sum;
-};
+}
 
-const extentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof EXTENTS)[number]): Tally => {
-  const sum: Tally = { planted: 0, told: 0, said: 0, right: 0 };
-  for (const { extents } of outcomes) {
-    const planted = extents.planted.filter((p) => p.kind === kind);
-    const said = extents.told.filter((t) => t.kind === kind);
-    sum.planted += planted.length;
-    sum.told += planted.filter((p) => said.some((t) => t.name === p.name)).length;
-    sum.said += said.length;
-    sum.right += said.filter((t) => planted.some((p) => t.name === p.name)).length;
-  }
-  return sum;
-};
+const accentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[number]): Tally =>
+  tally(
+    outcomes.map(({ accents }) => ({
+      planted: accents.planted.filter((p) => p.fate === kind),
+      told: accents.told.filter((t) => t.kind === kind),
+    })),
+    (p, t) => t.light === p.light && meet(t.box, p.box),
+  );
+
+const extentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof EXTENTS)[number]): Tally =>
+  tally(
+    outcomes.map(({ extents }) => ({
+      planted: extents.planted.filter((p) => p.kind === kind),
+      told: extents.told.filter((t) => t.kind === kind),
+    })),
+    (p, t) => t.name === p.name,
+  );
 
 /** Returns whether every promise is kept. */
 export async function benchSmallFaults(seed: number, each: number, megapixels: number): Promise<boolean> {
