@@ -100,7 +100,7 @@ export interface Hand {
   readonly stray: number;
 }
 
-/** So far from an edge that moved (times how far it moved) things stand where they should. */
+/** So much further from an edge than it moved (times how far it moved) things stand where they should. */
 const GIVES_WAY = 4;
 
 /** Where each place of a picture looks instead once an edge has moved: how far to the right and down, in places. */
@@ -120,7 +120,7 @@ function spreadOf(picture: SeenPicture, { grows, gives, by }: Spread): { x: Floa
     const to = (shape === grows ? toGives : toGrows)[i] as number;
     const [vx, vy] = [(to % width) - (i % width), Math.floor(to / width) - Math.floor(i / width)];
     const apart = Math.hypot(vx, vy);
-    const share = Math.max(0, 1 - apart / (GIVES_WAY * far));
+    const share = Math.min(1, Math.max(0, 1 - (apart - far) / (GIVES_WAY * far)));
     if (apart === 0 || share === 0) return;
     // Into the shape that grows, from either side of the edge.
     const way = ((shape === grows ? -1 : 1) * far * share) / apart;

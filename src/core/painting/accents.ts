@@ -23,6 +23,8 @@ const WIDEST = 0.02;
 const STANDS_OUT = { at: 10, from: 5 } as const;
 /** Lines are longer than this, widths, and so many times longer than they are wide. */
 const LONG = { least: 0.045, times: 3 } as const;
+/** So near to the picture's edge, widths, a stripe is where the painting ends. */
+const RIM = 0.008;
 /** The hand strays by this, widths. */
 const STRAY = 0.007;
 /**
