@@ -57,10 +57,13 @@ function extentOf(places: Int32Array, width: number): [number, number, number, n
 
 /** Lines among the places that stand out of a plane. */
 function linesOf(out: Float32Array, lightness: Float32Array, light: boolean, width: number, height: number): Line[] {
-  const pieces = piecesOf(
-    Uint8Array.from(out, (d) => (d >= STANDS_OUT.from ? 1 : 0)),
-    width,
-  );
+  const rim = RIM * width;
+  const stands = Uint8Array.from(out, (d, i) => {
+    const [x, y] = [(i % width) + 0.5, Math.floor(i / width) + 0.5];
+    const inside = x > rim && y > rim && x < width - rim && y < height - rim;
+    return inside && d >= STANDS_OUT.from ? 1 : 0;
+  });
+  const pieces = piecesOf(stands, width);
   return pieces.flatMap((places): Line[] => {
     let strongest = 0;
     for (const i of places) strongest = Math.max(strongest, out[i] as number);
