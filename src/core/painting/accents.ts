@@ -56,7 +56,7 @@ function extentOf(places: Int32Array, width: number): [number, number, number, n
 }
 
 /** Lines among the places that stand out of a plane. */
-function linesOf(out: Float32Array, lightness: Float32Array, light: boolean, width: number, height: number): Line[] {
+function linesOf(out: Float32Array, lightness: Float32Array, width: number, height: number): Line[] {
   const rim = RIM * width;
   const stands = Uint8Array.from(out, (d, i) => {
     const [x, y] = [(i % width) + 0.5, Math.floor(i / width) + 0.5];
@@ -153,13 +153,13 @@ export function accentsOf(cv: OpenCv, wanted: Plane, painted: Plane): Accent[] {
     const [a, b] = [outWanted?.[side], outPainted?.[side]];
     if (!a || !b) return [];
     const light = side === 'light';
-    const told = linesOf(a, want, light, width, height).flatMap(({ places, long, box }): Accent[] => {
+    const told = linesOf(a, want, width, height).flatMap(({ places, long, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, width, height);
       const [wants, has] = [strengthOf(zone, long, a), strengthOf(zone, long, b)];
       const kind = fate(wants, has);
       return kind ? [{ box, kind, light, amount: has.mass / wants.mass }] : [];
     });
-    const extra = linesOf(b, filled, light, width, height).flatMap(({ places, long, box }): Accent[] => {
+    const extra = linesOf(b, filled, width, height).flatMap(({ places, long, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, width, height);
       const amount = strengthOf(zone, long, a).mass / strengthOf(zone, long, b).mass;
       return amount < LEFT.missing ? [{ box, kind: 'extra', light, amount }] : [];

@@ -1,4 +1,4 @@
-/** Named shapes that grew or shrank at the cost of what they meet within one object, and shapes that are full of detail where the reference is quiet. */
+/** Named shapes that grew or shrank at the cost of what they meet within one object, or that are full of detail. */
 import { type Plane, shrunk } from '../raster/between';
 import { objectOf } from '../tones/mass';
 import { lively } from './detail';
@@ -15,6 +15,7 @@ const LEAST = 0.0035;
 const EXPLAINS = 0.25;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
+
 const count = (mask: Uint8Array) => mask.reduce((s, m) => s + m, 0);
 
 /** Extents that are off; `wanted` is L* as the reference should have become, `painted` what it became on the same places. */
