@@ -91,6 +91,7 @@ test('it is given back, and the student reads it as a letter', async () => {
   await page.getByRole('button', { name: /Once more/ }).click();
   await page.getByRole('button', { name: /Withdraw/ }).waitFor();
   await student.reload();
+  await student.getByAltText('What it is painted from, in greys').waitFor();
   const letter = student.getByRole('region', { name: 'Critique' });
   await letter.getByText('too light beside the rest').waitFor();
   await expect(letter).not.toContainText(/[%_]/);

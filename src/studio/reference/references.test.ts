@@ -134,6 +134,9 @@ test.each(BY_EYE)('%s, painted from a picture: the student sees it, and its shee
   const set = { title: kind, note: '', dueAt: null, terms, referenceId };
   const exerciseId = await setExercise(house, teacher, classId, set);
   const picture = await exerciseReference(house, studio.bea, exerciseId, 'tones');
+  const greys = await exerciseReference(house, studio.bea, exerciseId, 'grey');
+  expect(greys?.subarray(1, 4)).toEqual(picture?.subarray(1, 4));
+  expect(greys).not.toEqual(picture);
   expect((await sharp(picture ?? undefined).metadata()).format).toBe('png');
   // Every kind's sheets are drawn alike: one is enough.
   if (kind !== BY_EYE[0]) return;

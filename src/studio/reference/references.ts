@@ -177,7 +177,7 @@ export async function exerciseReference(
   house: House,
   actor: Actor,
   exerciseId: string,
-  what: 'tones' | 'sheets',
+  what: 'tones' | 'grey' | 'sheets',
 ): Promise<Uint8Array | null> {
   const { exercise, class: group } = await exerciseFor(house, actor, exerciseId);
   const row = await referenceOfExercise(house, exercise.referenceId);
@@ -195,9 +195,10 @@ export async function exerciseReference(
       words: wordsFor(row, labelsFor(group.numbering, wanted.tones, ends)),
       paper,
     });
-  return what === 'tones'
+  return what !== 'sheets'
     ? onceFor(
         JSON.stringify([
+          what,
           row.id,
           row.revision,
           reference.wanted,

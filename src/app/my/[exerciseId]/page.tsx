@@ -28,6 +28,8 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
   const { exercise, labels, attempts } = mine;
   const { terms } = exercise;
   const kind = kindOf(terms);
+  // Whatever is painted in all its values is seen in all of them.
+  const inTones = kind.wanted(terms) !== null;
   const zone = zoneOf(mine.class.meetings);
   const measured = isMeasured(terms.kind, exercise);
   const newest = attempts.at(-1) ?? null;
@@ -50,8 +52,8 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         {exercise.referenceId !== null && (
           <figure className="m-0 mb-3">
             <img
-              src={`/reference-sheet/${exercise.id}?as=tones`}
-              alt="What it is painted from, in its tones"
+              src={`/reference-sheet/${exercise.id}?as=${inTones ? 'tones' : 'grey'}`}
+              alt={inTones ? 'What it is painted from, in its tones' : 'What it is painted from, in greys'}
               className="w-full"
             />
             <figcaption className="mt-1">

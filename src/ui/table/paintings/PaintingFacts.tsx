@@ -8,7 +8,11 @@ interface Props {
   readonly numberUp: string;
 }
 
-const signed = (v: number, digits = 1) => `${v > 0 ? '+' : ''}${v.toFixed(digits)}`;
+/** With its sign; what rounds to nothing has none. */
+function signed(v: number, digits = 1): string {
+  const text = Math.abs(v).toFixed(digits);
+  return Number(text) === 0 ? text : `${v > 0 ? '+' : '-'}${text}`;
+}
 const REACHES: Record<PaintingResult['extents'][number]['kind'], (by: number) => string> = {
   wide: (by) => `too wide by ${Math.abs(by).toFixed(2)} of its width`,
   narrow: (by) => `too narrow by ${Math.abs(by).toFixed(2)} of its width`,
