@@ -2,6 +2,9 @@
 import type { Finding } from '@/core/critique/finding';
 import { onAnyGround } from '../parts/on-any-ground';
 
+/** A box stands so far off what it is round, shares of the picture: a thin line would lie under it. */
+const AROUND = 0.012;
+
 interface Props {
   readonly regions: readonly { readonly outline?: readonly (readonly (readonly [number, number])[])[] | undefined }[];
   /** How far the picture under them lies from the reference, shares of it. */
@@ -40,7 +43,18 @@ export function RegionOutlines({ regions, shift: { x, y }, lit, box, onPick }: P
       })}
       {lit === null &&
         box &&
-        onAnyGround((line) => <rect x={box.x + x} y={box.y + y} width={box.width} height={box.height} {...line} />, 3)}
+        onAnyGround(
+          (line) => (
+            <rect
+              x={box.x + x - AROUND}
+              y={box.y + y - AROUND}
+              width={box.width + 2 * AROUND}
+              height={box.height + 2 * AROUND}
+              {...line}
+            />
+          ),
+          3,
+        )}
     </svg>
   );
 }
