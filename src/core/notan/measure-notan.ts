@@ -6,6 +6,7 @@ import { type Framing, openPainting } from '../capture/open-painting';
 import type { MeasureTools } from '../capture/tools';
 import type { Ends } from '../exercise/scale';
 import { type BoxMm, grow } from '../geometry/box';
+import { onGrid } from '../raster/on-grid';
 import type { Photo } from '../raster/photo';
 import { raster, type Raster } from '../raster/raster';
 import type { TonePlane } from '../tones/compare-tones';
@@ -50,15 +51,6 @@ const SMOOTH = 0.002;
 
 /** The outermost samples: the frame's line, and paper where a hand wavered. */
 const RIM = 4;
-
-/** A plane on a grid of another size: the nearest place. */
-function fitted({ toneOf, width, height }: TonePlane, toWidth: number, toHeight: number): Uint8Array {
-  return Uint8Array.from({ length: toWidth * toHeight }, (_, i) => {
-    const x = Math.floor((((i % toWidth) + 0.5) * width) / toWidth);
-    const y = Math.floor(((Math.floor(i / toWidth) + 0.5) * height) / toHeight);
-    return toneOf[y * width + x] as number;
-  });
-}
 
 /** A painted frame runs into the picture this far, share of the longer side: its own edge is soft, and the camera's. */
 const FRAME_EDGE = 0.006;
@@ -149,7 +141,7 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const thick = withoutThin(painted.toneOf, w, h, Math.max(1, Math.round((THIN / 2) * Math.max(w, h))));
   const clean = outlinesByLight(thick, picture, means, Math.ceil(2 * SMOOTH * SAMPLES));
   const grid = reference ?? { width: w, height: h };
-  const onGrid = fitted({ toneOf: clean, width: w, height: h }, grid.width, grid.height);
+  const judged = onGrid(clean, { width: w, height: h }, grid);
   const isDarkEnd = seen !== null && request.frameIsDark === true;
   const placed = found.relative
     ? placedBetween({ light: Math.max(...means), dark: isDarkEnd ? seen.lightness : Math.min(...means) }, request.ends)
@@ -166,8 +158,8 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   };
   const lightness = means.map(placed);
   const targets = notanTargets(count, request.ends, frame, request.pushPercent);
-  const stands = matchTones(onGrid, reference?.toneOf ?? null, lightness, targets);
-  const drawn = { width: grid.width, height: grid.height, toneOf: onGrid.map((t) => stands[t - 1] as number) };
+  const stands = matchTones(judged, reference?.toneOf ?? null, lightness, targets);
+  const drawn = { width: grid.width, height: grid.height, toneOf: judged.map((t) => stands[t - 1] as number) };
   const tones = targets.map((_, k) => {
     const own = stands.indexOf(k + 1);
     return { lightness: lightness[own] ?? null, spread: painted.tones[own]?.spread ?? null };

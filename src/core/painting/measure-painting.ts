@@ -10,6 +10,7 @@ import { type BoxMm, grow } from '../geometry/box';
 import { withIds } from '../geometry/place-ids';
 import type { Photo } from '../raster/photo';
 import { type Plane, shrunk } from '../raster/between';
+import { onGrid } from '../raster/on-grid';
 import { outlineOf } from '../raster/outline';
 import { type Affine, registrationOf } from './affine';
 import { alignWhole } from './align-whole';
@@ -133,15 +134,9 @@ function finely(
   coarse: Plane,
   curve: ValueCurve,
 ) {
-  const plain = onGrid(reference, FINE, reference);
+  const plain = shrunkTo(reference, FINE, reference);
   const { width, height } = plain;
-  const finer = (mask: Uint8Array) =>
-    Uint8Array.from({ length: width * height }, (_, i) => {
-      const x = Math.floor((((i % width) + 0.5) * coarse.width) / width);
-      const y = Math.floor(((Math.floor(i / width) + 0.5) * coarse.height) / height);
-      return mask[y * coarse.width + x] as number;
-    });
-  const features = astray.map(({ map: own, mask }) => ({ map: own, mask: finer(mask) }));
+  const features = astray.map(({ map: own, mask }) => ({ map: own, mask: onGrid(mask, coarse, plain) }));
   return {
     wanted: { ...plain, data: plain.data.map((t) => onCurve(curve, t)) },
     painted: laidWith(painting, map, features, width, height),
@@ -149,7 +144,7 @@ function finely(
 }
 
 /** A plane on a grid of so many places across, of another plane's proportion. */
-const onGrid = (plane: Plane, across: number, like: Plane): Plane =>
+const shrunkTo = (plane: Plane, across: number, like: Plane): Plane =>
   shrunk(plane, Math.min(plane.width, across), Math.min(plane.height, Math.round((across * like.height) / like.width)));
 
 /**
@@ -194,15 +189,15 @@ export async function measurePainting(
   const { map, likeness } = alignWhole(reference.target, painting);
   const misfit = misfitOf(reference.target, painting, likeness);
   if (misfit) return { result: nothing([misfit]), laid: null };
-  const target = onGrid(reference.target, GRID, reference.target);
+  const target = shrunkTo(reference.target, GRID, reference.target);
   const ground = {
     reference: localContrast(target, BLUR),
-    painting: localContrast(onGrid(painting, GRID, reference.target), BLUR),
+    painting: localContrast(shrunkTo(painting, GRID, reference.target), BLUR),
     whole: map,
   };
   const features = reference.shapes ? namedFeatures(reference.shapes, ground) : unnamedFeatures(target, ground);
   const astray = features.filter(({ told }) => Math.hypot(told.dx, told.dy) > ASTRAY);
-  const lies = laidWith(onGrid(painting, 2 * GRID, reference.target), map, astray, target.width, target.height);
+  const lies = laidWith(shrunkTo(painting, 2 * GRID, reference.target), map, astray, target.width, target.height);
   const parts = readParts(target, lies);
   const curve = valueCurve(parts.parts, found.relative ? 'camera' : 'painting');
   const fine = finely(reference.target, painting, map, astray, target, curve);

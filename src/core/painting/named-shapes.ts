@@ -2,6 +2,7 @@
 import type { ShareBox } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
 import { squaredDistances } from '../raster/distance';
+import { onGrid } from '../raster/on-grid';
 import type { PaintingResult } from './result';
 
 export interface ShapePlane {
@@ -16,17 +17,8 @@ export interface ShapePlane {
 const MEETING = 1.5;
 
 /** The mask of one shape on another grid: the nearest place. */
-export function maskOn(
-  { shapeOf, width, height }: ShapePlane,
-  shape: number,
-  grid: { width: number; height: number },
-): Uint8Array {
-  return Uint8Array.from({ length: grid.width * grid.height }, (_, i) => {
-    const x = Math.floor((((i % grid.width) + 0.5) * width) / grid.width);
-    const y = Math.floor(((Math.floor(i / grid.width) + 0.5) * height) / grid.height);
-    return shapeOf[y * width + x] === shape ? 1 : 0;
-  });
-}
+export const maskOn = (shapes: ShapePlane, shape: number, grid: { width: number; height: number }): Uint8Array =>
+  onGrid(shapes.shapeOf, shapes, grid).map((s) => (s === shape ? 1 : 0));
 
 /** The smallest box round a mask, in shares of its grid; null round nothing. */
 export function boxOf(mask: Uint8Array, width: number, height: number): ShareBox | null {
@@ -44,18 +36,18 @@ const MOSTLY = 0.5;
 
 /** The name of the shape that most places of a mask lie in; null where there is none. */
 export function nameOfPlaces(
-  { shapeOf, names, width, height }: ShapePlane,
+  shapes: ShapePlane,
   mask: Uint8Array,
   grid: { width: number; height: number },
 ): string | null {
+  const { names } = shapes;
+  const shapeOf = onGrid(shapes.shapeOf, shapes, grid);
   const counts = new Int32Array(names.length + 1);
   let places = 0;
   mask.forEach((m, i) => {
     if (m !== 1) return;
     places++;
-    const x = Math.floor((((i % grid.width) + 0.5) * width) / grid.width);
-    const y = Math.floor(((Math.floor(i / grid.width) + 0.5) * height) / grid.height);
-    const shape = shapeOf[y * width + x] as number;
+    const shape = shapeOf[i] as number;
     counts[shape] = (counts[shape] as number) + 1;
   });
   const most = names.findIndex((_, k) => (counts[k + 1] as number) > MOSTLY * places);
