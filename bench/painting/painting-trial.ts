@@ -1,6 +1,7 @@
 /** A painting from a rendered picture: made up, painted with planted faults, photographed and measured against the picture. */
 import type { KnownCard } from '@/core/capture/open-sheet';
 import { measurePainting } from '@/core/painting/measure-painting';
+import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
 import { between } from '@/core/raster/between';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
@@ -232,7 +233,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const { result } = await measurePainting(
     photo,
     {
-      reference: {
+      reference: paintingReference(cv, {
         lightness: { ...plane, data: seen },
         target: { ...plane, data: seen.map(of) },
         shapes: {
@@ -241,7 +242,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
           shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
           names: named.map(({ shape }) => nameOf(shape)),
         },
-      },
+      }),
       step: (ends.light - ends.dark) / 8,
       toleranceSteps: 0.5,
       expected: { exercise: null, student: null },

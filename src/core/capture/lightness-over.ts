@@ -8,6 +8,13 @@ import { raster, type Raster } from '../raster/raster';
 import type { Calibration } from './calibration';
 import { patchwork } from './patchwork';
 
+/** What lies outside the photograph becomes as light as what is usual: it must not spread into its neighbours. */
+function fillOutside(y: Float32Array): void {
+  if (!y.some(Number.isNaN)) return;
+  const usual = median(y.filter((v) => !Number.isNaN(v)));
+  for (let i = 0; i < y.length; i++) if (Number.isNaN(y[i])) y[i] = usual;
+}
+
 /** L* over a box of the sheet at every `stepMm`, smoothed in linear light by `blur` samples. */
 export function lightnessOver(
   photo: Photo,
@@ -18,10 +25,8 @@ export function lightnessOver(
 ): Raster<'lightness', 1> {
   const p = patchwork(photo, calibration, box, stepMm);
   const { columns, rows } = p.samples;
-  // What lies outside the photograph is as light as what is usual: it must not spread into its neighbours.
-  const usual = median(p.y.filter((y) => !Number.isNaN(y)));
-  const filled = p.y.map((y) => (Number.isNaN(y) ? usual : y));
-  const soft = gaussianBlur(filled, columns, rows, blur);
+  fillOutside(p.y);
+  const soft = gaussianBlur(p.y, columns, rows, blur);
   return raster(
     'lightness',
     columns,

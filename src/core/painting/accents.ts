@@ -6,11 +6,13 @@
 import type { ShareBox } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
 import { quickBlur } from '../raster/blur';
-import { squaredDistances } from '../raster/distance';
+import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { piecesOf } from '../raster/pieces';
+import { zoneOf } from '../raster/zone';
 import type { OpenCv } from '../vision/opencv';
-import { thinLines } from '../vision/thin-lines';
+import { type Envelopes, envelopesOf, thinLines } from '../vision/thin-lines';
 import type { PaintingResult } from './result';
+import { curved, type ValueCurve } from './value-curve';
 
 /** `light`: whether it is, or should be, lighter than what lies about it. */
 type Accent = Omit<PaintingResult['accents'][number], 'id'>;
@@ -45,35 +47,26 @@ interface Line {
   readonly box: ShareBox;
 }
 
-/** Places across and down, of which a piece is the longer diagonal: bent lines are a little longer. */
-function extentOf(places: Int32Array, width: number): [number, number, number, number] {
-  let [x0, y0, x1, y1] = [Infinity, Infinity, -1, -1];
-  for (const i of places) {
-    const [x, y] = [i % width, Math.floor(i / width)];
-    [x0, y0, x1, y1] = [Math.min(x0, x), Math.min(y0, y), Math.max(x1, x + 1), Math.max(y1, y + 1)];
-  }
-  return [x0, y0, x1, y1];
-}
-
 /** Lines among the places that stand out of a plane. */
 function linesOf(out: Float32Array, lightness: Float32Array, width: number, height: number): Line[] {
-  const rim = RIM * width;
-  const stands = Uint8Array.from(out, (d, i) => {
-    const [x, y] = [(i % width) + 0.5, Math.floor(i / width) + 0.5];
-    const inside = x > rim && y > rim && x < width - rim && y < height - rim;
-    return inside && d >= STANDS_OUT.from ? 1 : 0;
-  });
+  const rim = Math.ceil(RIM * width);
+  const stands = new Uint8Array(out.length);
+  for (let y = rim; y < height - rim; y++)
+    for (let i = y * width + rim; i < (y + 1) * width - rim; i++)
+      if ((out[i] as number) >= STANDS_OUT.from) stands[i] = 1;
   const pieces = piecesOf(stands, width);
   return pieces.flatMap((places): Line[] => {
     let strongest = 0;
     for (const i of places) strongest = Math.max(strongest, out[i] as number);
     if (strongest < STANDS_OUT.at) return [];
-    const [x0, y0, x1, y1] = extentOf(places, width);
+    const around = boxOfPlaces(places, width);
+    if (!around) return [];
+    const [x0, y0, x1, y1] = around;
+    // The longer diagonal: bent lines are a little longer.
     const long = Math.hypot(x1 - x0, y1 - y0);
     if (long < LONG.least * width || long * long < LONG.times * places.length) return [];
     if (isTip({ places, wide: places.length / long }, out, lightness, width, height)) return [];
-    const box = { x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height };
-    return [{ places, long, box }];
+    return [{ places, long, box: shareBox(around, { width, height }) }];
   });
 }
 
@@ -113,22 +106,6 @@ function strengthOf(zone: Int32Array, long: number, out: Float32Array): { peak: 
   return { peak: sum(values.length - count) / count, mass: sum(0) };
 }
 
-/** Places within reach of a line. */
-function zoneOf(places: Int32Array, reach: number, width: number, height: number): Int32Array {
-  const [x0, y0, x1, y1] = extentOf(places, width);
-  const pad = Math.ceil(reach);
-  const [left, top] = [Math.max(0, x0 - pad), Math.max(0, y0 - pad)];
-  const [wide, tall] = [Math.min(width, x1 + pad) - left, Math.min(height, y1 + pad) - top];
-  const mask = new Uint8Array(wide * tall);
-  for (const i of places) mask[(Math.floor(i / width) - top) * wide + (i % width) - left] = 1;
-  const far = squaredDistances(mask, wide, tall);
-  const own: number[] = [];
-  far.forEach((d, k) => {
-    if (d <= reach * reach) own.push((top + Math.floor(k / wide)) * width + left + (k % wide));
-  });
-  return Int32Array.from(own);
-}
-
 /** What became of a line that was wanted; null where it is as it should be. */
 function fate(wanted: { peak: number; mass: number }, painted: { peak: number; mass: number }): Accent['kind'] | null {
   const mass = painted.mass / wanted.mass;
@@ -139,28 +116,47 @@ function fate(wanted: { peak: number; mass: number }, painted: { peak: number; m
   return mass < LEFT.narrower * peak ? 'thin' : 'weak';
 }
 
+/** A plane of L* in which thin lines can be looked for. */
+export interface Lined extends Plane {
+  readonly envelopes: Envelopes;
+}
+
+/** What was wanted is as soft as what is read of a painting: neither is to be sharper than the other. */
+export function softened(cv: OpenCv, { width, height, data }: Plane): Lined {
+  return lined(cv, { width, height, data: quickBlur(data, width, height, SOFT * width) });
+}
+
+export const lined = (cv: OpenCv, plane: Plane): Lined => ({
+  ...plane,
+  envelopes: envelopesOf(cv, plane, WIDEST * plane.width),
+});
+
+/** The same under a curve: it rises, so that closings and openings follow it. */
+export const curvedLines = ({ envelopes: { closed, opened }, data, ...grid }: Lined, curve: ValueCurve): Lined => ({
+  ...grid,
+  data: curved(curve, data),
+  envelopes: { closed: curved(curve, closed), opened: curved(curve, opened) },
+});
+
 /**
  * Accents that are not as the reference has them. `wanted` is L* as the reference should have become with the whole of the
- * painting taken into account, `painted` what it became on the same places (NaN where nothing was painted).
+ * painting taken into account, `painted` what it became on the same places.
  */
-export function accentsOf(cv: OpenCv, wanted: Plane, painted: Plane): Accent[] {
+export function accentsOf(wanted: Lined, painted: Lined): Accent[] {
   const { width, height } = wanted;
-  const filled = painted.data.map((l, i) => (Number.isNaN(l) ? (wanted.data[i] as number) : l));
-  const want = quickBlur(wanted.data, width, height, SOFT * width);
-  const reach = (WIDEST * width) / 2;
-  const [outWanted, outPainted] = [want, filled].map((data) => thinLines(cv, data, width, height, reach));
+  const [outWanted, outPainted] = [wanted, painted].map(({ data, envelopes }) => thinLines(data, envelopes));
   return (['dark', 'light'] as const).flatMap((side) => {
     const [a, b] = [outWanted?.[side], outPainted?.[side]];
     if (!a || !b) return [];
     const light = side === 'light';
-    const told = linesOf(a, want, width, height).flatMap(({ places, long, box }): Accent[] => {
-      const zone = zoneOf(places, STRAY * width, width, height);
+    const told = linesOf(a, wanted.data, width, height).flatMap(({ places, long, box }): Accent[] => {
+      const zone = zoneOf(places, STRAY * width, wanted);
       const [wants, has] = [strengthOf(zone, long, a), strengthOf(zone, long, b)];
       const kind = fate(wants, has);
       return kind ? [{ box, kind, light, amount: has.mass / wants.mass }] : [];
     });
-    const extra = linesOf(b, filled, width, height).flatMap(({ places, long, box }): Accent[] => {
-      const zone = zoneOf(places, STRAY * width, width, height);
+    const extra = linesOf(b, painted.data, width, height).flatMap(({ places, long, box }): Accent[] => {
+      const zone = zoneOf(places, STRAY * width, painted);
       const amount = strengthOf(zone, long, a).mass / strengthOf(zone, long, b).mass;
       return amount < LEFT.missing ? [{ box, kind: 'extra', light, amount }] : [];
     });

@@ -150,21 +150,32 @@ export function roughMap(reference: Plane, painting: Plane): AlignedWhole {
   return bestOf(reference, painting, near);
 }
 
-/** Lays a painting on its reference. Both planes L* of the same proportion, the painting's of any scale. */
-export function alignWhole(reference: Plane, painting: Plane): AlignedWhole {
-  const [references, paintings] = [sizesOf(reference), sizesOf(painting)];
-  const [roughReference, roughPainting] = [roughContrast(references[0]), roughContrast(paintings[0])];
-  let { map } = roughMap(roughReference, roughPainting);
-  for (const [k, { most }] of FINER.entries()) {
-    const [fineReference, finePainting] = [
-      localContrast(references[k] as Plane, 1),
-      localContrast(paintings[k] as Plane, 1),
-    ];
-    const places = placesOf(fineReference, most);
+/** A reference as paintings are laid on it: roughly, and by the places that stand out at each finer size. */
+export interface SizedReference {
+  readonly rough: Plane;
+  readonly places: readonly Places[];
+}
+
+/** Of a plane of L* as paint is to have it. */
+export function sizedReference(reference: Plane): SizedReference {
+  const sizes = sizesOf(reference);
+  return {
+    rough: roughContrast(sizes[0]),
+    places: sizes.map((plane, k) => placesOf(localContrast(plane, 1), FINER[k]?.most ?? Infinity)),
+  };
+}
+
+/** Lays a painting on its reference. The painting's plane is L* of the reference's proportion, of any scale. */
+export function alignWhole(reference: SizedReference, painting: Plane): AlignedWhole {
+  const paintings = sizesOf(painting);
+  const roughPainting = roughContrast(paintings[0]);
+  let { map } = roughMap(reference.rough, roughPainting);
+  for (const [k, places] of reference.places.entries()) {
+    const finePainting = localContrast(paintings[k] as Plane, 1);
     for (let round = 0; round < ROUNDS; round++) {
       const weight = trusted(places, finePainting, map);
       map = align({ places: { ...places, weight }, painting: finePainting, start: map, reach: REACH });
     }
   }
-  return { map, likeness: likeness(roughReference, roughPainting, map) };
+  return { map, likeness: likeness(reference.rough, roughPainting, map) };
 }

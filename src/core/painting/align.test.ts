@@ -5,8 +5,10 @@ import { type Move, type SeenPicture, type Whole } from '../../devices/drawing-h
 import { paintPicture } from '../../devices/picture-painter';
 import { chance } from '../../devices/random';
 import { shrunk } from '../raster/between';
+import { onGrid } from '../raster/on-grid';
+import { placesOfNumbers } from '../raster/zone';
 import { registrationOf } from './affine';
-import { alignWhole } from './align-whole';
+import { alignWhole, sizedReference } from './align-whole';
 import { displacementOf } from './feature';
 import { localContrast } from './local-contrast';
 
@@ -74,7 +76,7 @@ test('the whole of a painting is laid on its reference, too dark, too flat or li
   const values = [(l: number) => l, (l: number) => 0.5 * l + 10, (l: number) => 30 + 0.6 * l];
   values.forEach((value, k) => {
     const of = picture(40 + k);
-    const { map, likeness } = alignWhole(plane(of), painted(of, ASKEW, [], value, 7 + k));
+    const { map, likeness } = alignWhole(sizedReference(plane(of)), painted(of, ASKEW, [], value, 7 + k));
     const told = registrationOf(map, HIGH / WIDE);
     expect(likeness).toBeGreaterThan(0.7);
     expect(Math.abs(told.shift.x - ASKEW.shift.x)).toBeLessThan(0.004);
@@ -89,16 +91,14 @@ test('a feature that was moved, widened and slanted is told against the whole', 
   const of = picture(44);
   const move: Move = { shapes: [EGG], dx: -0.03, dy: 0.02, width: 1.08, height: 0.93, slant: 4 };
   const painting = painted(of, ASKEW, [move], (l) => l, 9);
-  const { map } = alignWhole(plane(of), painting);
+  const { map } = alignWhole(sizedReference(plane(of)), painting);
   const across = 240;
   const [small, seen] = [plane(of), painting].map((p) =>
     localContrast(shrunk(p, across, Math.round((across * HIGH) / WIDE)), 0.8),
   ) as [ReturnType<typeof plane>, ReturnType<typeof plane>];
-  const mask = Uint8Array.from({ length: small.data.length }, (_, i) => {
-    const [x, y] = [Math.floor(((i % across) * WIDE) / across), Math.floor((Math.floor(i / across) * WIDE) / across)];
-    return of.shapeOf[y * WIDE + x] === EGG ? 1 : 0;
-  });
-  const found = displacementOf(small, seen, map, mask)?.displacement;
+  const shapes = onGrid(of.shapeOf, { width: WIDE, height: HIGH }, small);
+  const [egg] = placesOfNumbers(shapes, EGG, 1);
+  const found = displacementOf(small, seen, map, egg as Int32Array)?.displacement;
   expect(Math.hypot((found?.dx ?? 1) - move.dx, (found?.dy ?? 1) - move.dy)).toBeLessThan(0.006);
   expect(Math.abs((found?.width ?? 0) - move.width)).toBeLessThan(0.05);
   expect(Math.abs((found?.height ?? 0) - move.height)).toBeLessThan(0.05);
@@ -110,8 +110,8 @@ test('another picture is not like this one', () => {
     fc.property(fc.integer({ min: 100, max: 104 }), (seed) => {
       const of = picture(seed);
       const other = { ...picture(seed + 50), lightness: Float32Array.from(picture(seed + 50).lightness).reverse() };
-      expect(alignWhole(plane(of), plane(other)).likeness).toBeLessThan(
-        alignWhole(plane(of), plane(of)).likeness - 0.3,
+      expect(alignWhole(sizedReference(plane(of)), plane(other)).likeness).toBeLessThan(
+        alignWhole(sizedReference(plane(of)), plane(of)).likeness - 0.3,
       );
     }),
     { numRuns: 3 },

@@ -2,8 +2,8 @@
 import { quantile } from '../fitting/quantile';
 import type { Plane } from '../raster/between';
 import { quickBlur } from '../raster/blur';
-import { squaredDistances } from '../raster/distance';
-import { boxOf } from './named-shapes';
+import { boxOfPlaces } from '../raster/box-of-places';
+import { depthsOf } from '../raster/zone';
 
 /** Detail lies between these sizes, widths of the picture. */
 const DETAIL = { from: 0.006, to: 0.03 } as const;
@@ -14,11 +14,9 @@ const OUTLINE = 0.008;
 
 /** The part of a plane inside a box of places, its ends left out. */
 function cropped(data: ArrayLike<number>, width: number, [x0, y0, x1, y1]: Crop): Float32Array {
-  const wide = x1 - x0;
-  return Float32Array.from(
-    { length: wide * (y1 - y0) },
-    (_, i) => data[(y0 + Math.floor(i / wide)) * width + x0 + (i % wide)] as number,
-  );
+  const out = new Float32Array((x1 - x0) * (y1 - y0));
+  for (let y = y0, i = 0; y < y1; y++) for (let x = x0; x < x1; x++, i++) out[i] = data[y * width + x] as number;
+  return out;
 }
 
 /** Left, top, right and bottom, in places. */
@@ -28,13 +26,7 @@ type Crop = readonly [number, number, number, number];
  * What lies between two sizes in a plane, within a mask: nothing of what lies beside it leaks in. Mean square over its
  * inside, all cropped to so many places across; `size` is a width of the picture in places.
  */
-function liveliness(
-  data: Float32Array,
-  mask: Float32Array,
-  inside: readonly number[],
-  across: number,
-  size: number,
-): number {
+function liveliness(data: Float32Array, mask: Float32Array, inside: Int32Array, across: number, size: number): number {
   const own = data.map((l, i) => l * (mask[i] as number));
   const [fine, coarse] = [DETAIL.from, DETAIL.to].map((share) => {
     const [sum, weight] = [own, mask].map((plane) => quickBlur(plane, across, plane.length / across, share * size)) as [
@@ -47,43 +39,32 @@ function liveliness(
 }
 
 export interface Lively {
-  /** Its place among the masks. */
+  /** Its place among the shapes. */
   readonly shape: number;
   /** How much livelier it is than the reference, L*. */
   readonly by: number;
 }
 
-/** Shapes with more to see in them than the reference has there. Masks lie on the places of both planes of L*. */
-export function lively(masks: readonly Uint8Array[], wanted: Plane, painted: Plane): Lively[] {
+/** Shapes with more to see in them than the reference has there; each is a list of places of both planes of L*. */
+export function lively(named: readonly Int32Array[], wanted: Plane, painted: Plane): Lively[] {
   const { width, height } = wanted;
-  const read = masks.flatMap((mask, shape) => {
-    const box = boxOf(mask, width, height);
-    if (!box) return [];
-    const at = (share: number, of: number) => Math.round(share * of);
+  const read = named.flatMap((places, shape) => {
+    const around = boxOfPlaces(places, width);
+    if (!around) return [];
+    const [x0, y0, x1, y1] = around;
     // A place more to every side, so that its outline is one everywhere.
-    const crop: Crop = [
-      Math.max(0, at(box.x, width) - 1),
-      Math.max(0, at(box.y, height) - 1),
-      Math.min(width, at(box.x + box.width, width) + 1),
-      Math.min(height, at(box.y + box.height, height) + 1),
-    ];
+    const crop: Crop = [Math.max(0, x0 - 1), Math.max(0, y0 - 1), Math.min(width, x1 + 1), Math.min(height, y1 + 1)];
     const across = crop[2] - crop[0];
-    const own = cropped(mask, width, crop);
-    const far = squaredDistances(
-      Uint8Array.from(own, (m) => 1 - m),
-      across,
-      own.length / across,
-    );
-    const inside: number[] = [];
-    far.forEach((d, i) => {
-      if (d > (OUTLINE * width) ** 2) inside.push(i);
-    });
+    const at = (i: number) => (Math.floor(i / width) - crop[1]) * across + (i % width) - crop[0];
+    const own = new Float32Array(across * (crop[3] - crop[1]));
+    for (const i of places) own[at(i)] = 1;
+    const depths = depthsOf(places, wanted);
+    const inside = places.filter((_, k) => (depths[k] as number) > OUTLINE * width).map(at);
     if (inside.length < (DETAIL.to * width) ** 2) return [];
     const [made, was] = [painted, wanted].map((plane) =>
       liveliness(cropped(plane.data, width, crop), own, inside, across, width),
     ) as [number, number];
-    const more = made - was;
-    return [{ shape, more: Math.sqrt(Math.max(0, more)) }];
+    return [{ shape, more: Math.sqrt(Math.max(0, made - was)) }];
   });
   const usual =
     read.length === 0

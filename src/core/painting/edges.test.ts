@@ -12,8 +12,8 @@ const plane = (x: number, soft: number, light = 80, shadow = 40) => ({
     (_, i) => shadow + (light - shadow) / (1 + Math.exp(((i % WIDTH) + 0.5 - x) / soft)),
   ),
 });
-const left = Uint8Array.from({ length: WIDTH * HEIGHT }, (_, i) => (i % WIDTH < AT ? 1 : 0));
-const right = left.map((m) => 1 - m);
+const numbers = Uint8Array.from({ length: WIDTH * HEIGHT }, (_, i) => (i % WIDTH < AT ? 1 : 2));
+const sides = { width: WIDTH, height: HEIGHT, numbers };
 
 test.each([
   [4, 1],
@@ -21,20 +21,20 @@ test.each([
   [3, 4],
   [-2, 6],
 ])('moved by %f places, %f places soft, it is found to half a place', (by, soft) => {
-  const edge = movedEdge(left, right, plane(AT, soft), plane(AT, soft), plane(AT + by, soft));
+  const edge = movedEdge([1, 2], sides, plane(AT, soft), plane(AT + by, soft));
   expect(Math.abs((edge?.by ?? NaN) - by)).toBeLessThan(0.5);
   expect(edge?.explains).toBeGreaterThan(0.9);
 });
 
 test('where both sides were painted lighter or flatter it stands where it stood', () => {
-  const edge = movedEdge(left, right, plane(AT, 2), plane(AT, 2), plane(AT, 2, 88, 60));
+  const edge = movedEdge([1, 2], sides, plane(AT, 2), plane(AT, 2, 88, 60));
   expect(Math.abs(edge?.by ?? NaN)).toBeLessThan(0.2);
 });
 
 test('a faint edge, and shapes that do not meet, say nothing', () => {
   const faint = plane(AT, 2, 50, 49);
-  expect(movedEdge(left, right, faint, faint, faint)).toBeNull();
-  const apart = Uint8Array.from(right, (m, i) => (m === 1 && i % WIDTH > AT + 20 ? 1 : 0));
+  expect(movedEdge([1, 2], sides, faint, faint)).toBeNull();
+  const apart = { ...sides, numbers: numbers.map((n, i) => (n === 2 && i % WIDTH <= AT + 20 ? 0 : n)) };
   const plain = plane(AT, 2);
-  expect(movedEdge(left, apart, plain, plain, plain)).toBeNull();
+  expect(movedEdge([1, 2], apart, plain, plain)).toBeNull();
 });

@@ -1,8 +1,13 @@
 /** Where two shapes that meet were divided: how far the edge between them moved, told by laying one profile across it on the other. */
 import { between, type Plane } from '../raster/between';
-import { squaredDistances } from '../raster/distance';
 
-type Grid = Pick<Plane, 'width' | 'height'>;
+/** Which shape each place is of, by number. */
+export interface NumberedGrid {
+  readonly width: number;
+  readonly height: number;
+  readonly numbers: Uint8Array;
+}
+type Pair = readonly [first: number, second: number];
 
 export interface MovedEdge {
   /** How far the edge moved out of the first shape into the second, places: above 0 where the first grew. */
@@ -24,6 +29,9 @@ const LEAST_LONG = 8;
 const WITHIN = 0.6;
 /** More profiles than this say nothing new. */
 const MOST = 120;
+/** The way across an edge is taken from so many places about, and from no fewer than make up a plain side. */
+const ABOUT = 3;
+const LEAST_LEAN = 12;
 /** What stands out less than this from side to side, L*, is no edge to be found again. */
 const LEAST_CONTRAST = 4;
 
@@ -35,37 +43,44 @@ interface Profiles {
 }
 
 /** Places of the first shape that touch the second, each with the way across: out of the first into the second. */
-function edgeOf(first: Uint8Array, second: Uint8Array, width: number, height: number) {
+function edgeOf([first, second]: Pair, { numbers, width, height }: NumberedGrid) {
   const touching: number[] = [];
   for (let y = 2; y < height - 2; y++)
     for (let x = 2; x < width - 2; x++) {
       const i = y * width + x;
-      if (first[i] === 1 && [1, -1, width, -width].some((k) => second[i + k] === 1)) touching.push(i);
+      if (numbers[i] !== first) continue;
+      if (
+        numbers[i + 1] === second ||
+        numbers[i - 1] === second ||
+        numbers[i + width] === second ||
+        numbers[i - width] === second
+      )
+        touching.push(i);
     }
   if (touching.length < LEAST_LONG) return [];
-  const [inFirst, inSecond] = [first, second].map((mask) => squaredDistances(mask, width, height)) as [
-    Float64Array,
-    Float64Array,
-  ];
-  const signed = (i: number) => Math.sqrt(inFirst[i] as number) - Math.sqrt(inSecond[i] as number);
   return touching.flatMap((i) => {
-    const [gx, gy] = [signed(i + 2) - signed(i - 2), signed(i + 2 * width) - signed(i - 2 * width)];
+    // Which way there is more of the second and less of the first, over a few places about.
+    let [gx, gy] = [0, 0];
+    const [x, y] = [i % width, Math.floor(i / width)];
+    for (let dy = -ABOUT; dy <= ABOUT; dy++)
+      for (let dx = -ABOUT; dx <= ABOUT; dx++) {
+        if (x + dx < 0 || y + dy < 0 || x + dx >= width || y + dy >= height) continue;
+        const n = numbers[i + dy * width + dx];
+        const side = n === second ? 1 : n === first ? -1 : 0;
+        gx += side * dx;
+        gy += side * dy;
+      }
     const steep = Math.hypot(gx, gy);
-    const [x, y] = [(i % width) + 0.5, Math.floor(i / width) + 0.5];
-    return steep > 0.5 ? [{ x, y, nx: gx / steep, ny: gy / steep }] : [];
+    return steep > LEAST_LEAN ? [{ x: x + 0.5, y: y + 0.5, nx: gx / steep, ny: gy / steep }] : [];
   });
 }
 
 /** Profiles across an edge, from the first shape into the second; what lies in neither is NaN. */
-function profilesOf(
-  first: Uint8Array,
-  second: Uint8Array,
-  { width, height }: Grid,
-  wanted: Plane,
-  painted: Plane,
-): Profiles | null {
+function profilesOf(pair: Pair, grid: NumberedGrid, wanted: Plane, painted: Plane): Profiles | null {
+  const { numbers, width, height } = grid;
+  const [first, second] = pair;
   const finer = wanted.width / width;
-  const edge = edgeOf(first, second, width, height);
+  const edge = edgeOf(pair, grid);
   if (edge.length < LEAST_LONG) return null;
   const half = Math.round((REACH * Math.max(width, height)) / STEP);
   const every = Math.ceil(edge.length / MOST);
@@ -73,7 +88,8 @@ function profilesOf(
   const inside = (x: number, y: number) => {
     const [c, r] = [Math.floor(x), Math.floor(y)];
     if (c < 0 || r < 0 || c >= width || r >= height) return false;
-    return first[r * width + c] === 1 || second[r * width + c] === 1;
+    const n = numbers[r * width + c];
+    return n === first || n === second;
   };
   const both = taken.map(({ x, y, nx, ny }) => {
     const [own, made] = [new Float64Array(2 * half + 1).fill(NaN), new Float64Array(2 * half + 1).fill(NaN)];
@@ -116,17 +132,11 @@ function leftOver({ wanted, painted, half }: Profiles, steps: number, margin: nu
 }
 
 /**
- * How the edge between two shapes moved; null where it is too short or too faint to be found. Masks lie on the places of `grid`,
+ * How the edge between two shapes moved; null where it is too short or too faint to be found. `pair` are their numbers on `grid`,
  * which may be coarser than the planes, L*, that lie on each other.
  */
-export function movedEdge(
-  first: Uint8Array,
-  second: Uint8Array,
-  grid: Grid,
-  wanted: Plane,
-  painted: Plane,
-): MovedEdge | null {
-  const profiles = profilesOf(first, second, grid, wanted, painted);
+export function movedEdge(pair: Pair, grid: NumberedGrid, wanted: Plane, painted: Plane): MovedEdge | null {
+  const profiles = profilesOf(pair, grid, wanted, painted);
   if (!profiles) return null;
   const most = Math.round(FAR * profiles.half);
   const at = (steps: number) => leftOver(profiles, steps, most);

@@ -1,9 +1,12 @@
 /** Named shapes that grew or shrank at the cost of what they meet within one object, or that are full of detail. */
 import { type Plane, shrunk } from '../raster/between';
+import { boxOfPlaces, shareBox } from '../raster/box-of-places';
+import { onGrid } from '../raster/on-grid';
+import { placesOfNumbers } from '../raster/zone';
 import { objectOf } from '../tones/mass';
 import { lively } from './detail';
-import { movedEdge } from './edges';
-import { boxOf, maskOn, type ShapePlane } from './named-shapes';
+import { movedEdge, type NumberedGrid } from './edges';
+import type { ShapePlane } from './named-shapes';
 import type { PaintingResult } from './result';
 
 type Extent = Omit<PaintingResult['extents'][number], 'id'>;
@@ -16,25 +19,23 @@ const EXPLAINS = 0.25;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
 
-const count = (mask: Uint8Array) => mask.reduce((s, m) => s + m, 0);
-
-/** Extents that are off; `wanted` is L* as the reference should have become, `painted` what it became on the same places. */
+/** Extents that are off; `wanted` is L* as the reference should have become, `painted` what it became on the same places, with nothing left out. */
 export function extentsOf(shapes: ShapePlane, wanted: Plane, painted: Plane): Extent[] {
-  const filled = { ...painted, data: painted.data.map((l, i) => (Number.isNaN(l) ? (wanted.data[i] as number) : l)) };
-  const [own, made] = [wanted, filled].map((plane) =>
+  const [own, made] = [wanted, painted].map((plane) =>
     shrunk(plane, Math.round(plane.width / COARSER), Math.round(plane.height / COARSER)),
   ) as [Plane, Plane];
   const { width, height } = own;
-  const masks = shapes.names.map((_, k) => maskOn(shapes, k + 1, own));
-  const reaches = grown(shapes.names, masks, own, wanted, filled);
+  const numbers = onGrid(shapes.shapeOf, shapes, own);
+  const named = placesOfNumbers(numbers, 1, shapes.names.length);
+  const reaches = grown(shapes.names, named, { width, height, numbers }, wanted, painted);
   // An edge that moved looks like detail beside its old place.
   const elsewhere = new Set(reaches.map(({ shape }) => shape));
-  const details = lively(masks, own, made)
+  const details = lively(named, own, made)
     .filter(({ shape }) => !elsewhere.has(shape))
     .map((told): Told => ({ ...told, kind: 'detail' }));
   return [...reaches, ...details].flatMap(({ shape, kind, by }): Extent[] => {
-    const box = boxOf(masks[shape] as Uint8Array, width, height);
-    return box ? [{ box, name: shapes.names[shape] ?? null, kind, by }] : [];
+    const around = boxOfPlaces(named[shape] as Int32Array, width);
+    return around ? [{ box: shareBox(around, own), name: shapes.names[shape] ?? null, kind, by }] : [];
   });
 }
 
@@ -47,19 +48,19 @@ interface Told {
 /** Of two shapes of one object that meet, the smaller one is told to be too wide or too narrow. */
 function grown(
   names: readonly string[],
-  masks: readonly Uint8Array[],
-  grid: Pick<Plane, 'width' | 'height'>,
+  named: readonly Int32Array[],
+  grid: NumberedGrid,
   wanted: Plane,
   painted: Plane,
 ): Told[] {
-  return masks.flatMap((first, a) =>
-    masks.slice(a + 1).flatMap((second, k): Told[] => {
+  return named.flatMap((first, a) =>
+    named.slice(a + 1).flatMap((second, k): Told[] => {
       const b = a + 1 + k;
       if (objectOf({ name: names[a] ?? '' }) !== objectOf({ name: names[b] ?? '' })) return [];
-      const edge = movedEdge(first, second, grid, wanted, painted);
+      const edge = movedEdge([a + 1, b + 1], grid, wanted, painted);
       if (!edge) return [];
-      const [small, of, by] = count(first) <= count(second) ? [first, a, edge.by] : [second, b, -edge.by];
-      const wide = count(small) / edge.long;
+      const [small, of, by] = first.length <= second.length ? [first, a, edge.by] : [second, b, -edge.by];
+      const wide = small.length / edge.long;
       const share = by / wide;
       if (Math.abs(share) < GREW || Math.abs(by) < LEAST * grid.width || edge.explains < EXPLAINS) return [];
       return [{ shape: of, kind: by > 0 ? 'wide' : 'narrow', by: share }];

@@ -1,8 +1,10 @@
 /** Where single features of a painting stand, once the whole of it lies on its reference. */
 import { between, type Plane } from '../raster/between';
-import { squaredDistances } from '../raster/distance';
+import { zoneOf } from '../raster/zone';
 import { type Affine, placed } from './affine';
 import { align, type Places } from './align';
+
+type Grid = Pick<Plane, 'width' | 'height'>;
 
 export interface Displacement {
   /** In widths, to the right and down. */
@@ -30,36 +32,27 @@ const LEAST_LIKE = 0.4;
 /** Places that are off by more count with their absolute value. */
 const SOFT = 0.5;
 
-/** Middle of a mask, widths about the middle of the picture. */
-function middleOf(mask: Uint8Array, width: number, height: number): [number, number] {
-  let [n, sx, sy] = [0, 0, 0];
-  mask.forEach((m, i) => {
-    if (m !== 1) return;
-    n++;
+/** Middle of some places, widths about the middle of the picture. */
+function middleOf(own: Int32Array, { width, height }: Grid): [number, number] {
+  let [sx, sy] = [0, 0];
+  for (const i of own) {
     sx += ((i % width) + 0.5 - width / 2) / width;
     sy += (Math.floor(i / width) + 0.5 - height / 2) / width;
-  });
-  return [sx / Math.max(1, n), sy / Math.max(1, n)];
+  }
+  return [sx / Math.max(1, own.length), sy / Math.max(1, own.length)];
 }
 
 /** Places of a feature and its outline, about its own middle. */
-function placesOf(reference: Plane, mask: Uint8Array): { places: Places; middle: [number, number] } | null {
+function aboutMiddle(reference: Plane, feature: Int32Array): { places: Places; middle: [number, number] } | null {
   const { width, height, data } = reference;
-  const near = squaredDistances(mask, width, height);
-  const reach = (OUTLINE * width) ** 2;
-  const own: number[] = [];
-  near.forEach((d, i) => {
-    if (d <= reach) own.push(i);
-  });
+  const own = zoneOf(feature, OUTLINE * width, reference);
   if (own.length < LEAST_PLACES) return null;
-  const xs = own.map((i) => ((i % width) + 0.5 - width / 2) / width);
-  const ys = own.map((i) => (Math.floor(i / width) + 0.5 - height / 2) / width);
-  const middle = middleOf(mask, width, height);
+  const middle = middleOf(feature, reference);
   return {
     middle,
     places: {
-      x: Float64Array.from(xs, (x) => x - middle[0]),
-      y: Float64Array.from(ys, (y) => y - middle[1]),
+      x: Float64Array.from(own, (i) => ((i % width) + 0.5 - width / 2) / width - middle[0]),
+      y: Float64Array.from(own, (i) => (Math.floor(i / width) + 0.5 - height / 2) / width - middle[1]),
       value: Float64Array.from(own, (i) => data[i] as number),
     },
   };
@@ -114,17 +107,17 @@ export interface Displaced {
 const REACH: Affine = [0.12, 0.12, 0.015, 0.03, 0.12, 0.015];
 
 /**
- * How a feature is displaced against the whole. Both planes are local contrasts of one proportion; the mask lies on the
- * reference's. Null where it is too small or too little like anything near, or can't be more like by `least` elsewhere.
+ * How a feature is displaced against the whole. Both planes are local contrasts of one proportion; the feature's places lie on
+ * the reference's. Null where it is too small or too little like anything near, or can't be more like by `least` elsewhere.
  */
 export function displacementOf(
   reference: Plane,
   painting: Plane,
   whole: Affine,
-  mask: Uint8Array,
+  feature: Int32Array,
   least = 0,
 ): Displaced | null {
-  const of = placesOf(reference, mask);
+  const of = aboutMiddle(reference, feature);
   if (!of) return null;
   const { places, middle } = of;
   const [cx, cy] = placed(whole, ...middle);
@@ -161,12 +154,8 @@ export function displacementOf(
 }
 
 /** The same feature's displacement as a part of it has it: told at the part's own middle. */
-export const displacementOfPart = (
-  map: Affine,
-  whole: Affine,
-  part: Uint8Array,
-  { width, height }: Plane,
-): Displacement => displacementAt(map, whole, middleOf(part, width, height));
+export const displacementOfPart = (map: Affine, whole: Affine, part: Int32Array, grid: Grid): Displacement =>
+  displacementAt(map, whole, middleOf(part, grid));
 
 /** What a feature's own map does to the painting once the whole is done, at a place of the reference. */
 function displacementAt(map: Affine, whole: Affine, middle: readonly [number, number]): Displacement {

@@ -1,15 +1,17 @@
 /** Which features of a painting stand elsewhere than the whole has them: those that have a name, or what the picture's own parts suggest. */
 import type { Plane } from '../raster/between';
 import { objectOf } from '../tones/mass';
+import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { squaredDistances } from '../raster/distance';
 import { type Affine, after, undone } from './affine';
 import { type Displaced, displacementOf, displacementOfPart } from './feature';
-import { boxOf, maskOn, type ShapePlane } from './named-shapes';
+import { maskOf, placesOfNumbers } from '../raster/zone';
 import type { PaintingResult } from './result';
 import { segments } from './segments';
 
 export interface FoundFeature extends Displaced {
-  readonly mask: Uint8Array;
+  /** Of the reference, on the grid that drawing is compared on. */
+  readonly places: Int32Array;
   readonly told: Omit<PaintingResult['displacements'][number], 'id'>;
 }
 
@@ -22,8 +24,8 @@ const SIZES = { least: 0.004, most: 0.12 } as const;
 /** L* times places, as parts of a picture are cut. */
 const SCALE = 150;
 
-const joined = (masks: readonly Uint8Array[]): Uint8Array =>
-  (masks[0] as Uint8Array).map((_, i) => (masks.some((m) => m[i] === 1) ? 1 : 0));
+const joined = (parts: readonly Int32Array[]): Int32Array =>
+  Int32Array.from(parts.flatMap((places) => [...places])).sort();
 
 const far = (a: Displaced, b: Displaced) =>
   Math.hypot(a.displacement.dx - b.displacement.dx, a.displacement.dy - b.displacement.dy);
@@ -35,53 +37,54 @@ interface Ground {
   readonly whole: Affine;
 }
 
-function found(mask: Uint8Array, name: string | null, displaced: Displaced, { reference }: Ground): FoundFeature[] {
-  const box = boxOf(mask, reference.width, reference.height);
-  return box ? [{ ...displaced, mask, told: { box, name, ...displaced.displacement } }] : [];
+function found(places: Int32Array, name: string | null, displaced: Displaced, { reference }: Ground): FoundFeature[] {
+  const around = boxOfPlaces(places, reference.width);
+  return around
+    ? [{ ...displaced, places, told: { box: shareBox(around, reference), name, ...displaced.displacement } }]
+    : [];
 }
 
 /** Of named shapes: each object as a whole, and each shape, which stands where its object does unless it plainly does not. */
-export function namedFeatures(shapes: ShapePlane, ground: Ground): FoundFeature[] {
+export function namedFeatures(names: readonly string[], named: readonly Int32Array[], ground: Ground): FoundFeature[] {
   const { reference, painting, whole } = ground;
-  const masks = shapes.names.map((_, k) => maskOn(shapes, k + 1, reference));
   const objects = new Map<string, number[]>();
-  shapes.names.forEach((name, k) => {
+  names.forEach((name, k) => {
     const object = objectOf({ name });
     objects.set(object, [...(objects.get(object) ?? []), k]);
   });
   return [...objects].flatMap(([object, members]) => {
-    const all = joined(members.map((k) => masks[k] as Uint8Array));
+    const all = joined(members.map((k) => named[k] as Int32Array));
     const together = displacementOf(reference, painting, whole, all);
     const each = members.flatMap((k) => {
-      const mask = masks[k] as Uint8Array;
-      const alone = members.length === 1 ? together : displacementOf(reference, painting, whole, mask);
+      const places = named[k] as Int32Array;
+      const alone = members.length === 1 ? together : displacementOf(reference, painting, whole, places);
       const own = !together
         ? alone
         : alone && far(alone, together) > APART && alone.likeness > together.likeness
           ? alone
           : together;
       if (!own) return [];
-      const displacement = displacementOfPart(own.map, whole, mask, reference);
-      return found(mask, shapes.names[k] as string, { ...own, displacement }, ground);
+      const displacement = displacementOfPart(own.map, whole, places, reference);
+      return found(places, names[k] as string, { ...own, displacement }, ground);
     });
     return members.length > 1 && together ? [...found(all, object, together, ground), ...each] : each;
   });
 }
 
-/** Where nothing has a name: parts of the picture that plainly stand elsewhere. */
-export function unnamedFeatures(target: Plane, ground: Ground): FoundFeature[] {
-  const { reference, painting, whole } = ground;
-  const { width, height } = reference;
-  const n = width * height;
+/** Parts of a picture that could be a feature where nothing has a name. */
+export function candidatesOf(target: Plane): Int32Array[] {
+  const n = target.data.length;
   const cut = segments({ planes: [{ plane: target, weight: 1 }], scale: SCALE, least: Math.round(SIZES.least * n) });
-  const sizes = new Int32Array(cut.count);
-  for (const part of cut.partOf) sizes[part] = (sizes[part] as number) + 1;
-  const able = [...sizes].flatMap((size, part) => (size <= SIZES.most * n ? [part] : []));
-  return able.flatMap((part) => {
-    const mask = Uint8Array.from(cut.partOf, (p) => (p === part ? 1 : 0));
-    const own = displacementOf(reference, painting, whole, mask, PLAINLY);
+  return placesOfNumbers(cut.partOf, 0, cut.count).filter((places) => places.length <= SIZES.most * n);
+}
+
+/** Where nothing has a name: those of them that plainly stand elsewhere. */
+export function unnamedFeatures(candidates: readonly Int32Array[], ground: Ground): FoundFeature[] {
+  const { reference, painting, whole } = ground;
+  return candidates.flatMap((places) => {
+    const own = displacementOf(reference, painting, whole, places, PLAINLY);
     return own && Math.hypot(own.displacement.dx, own.displacement.dy) > UNASKED && own.likeness - own.unmoved > PLAINLY
-      ? found(mask, null, own, ground)
+      ? found(places, null, own, ground)
       : [];
   });
 }
@@ -100,7 +103,8 @@ export function rimsOf(
 ): Uint8Array {
   const { width, height } = grid;
   const rims = new Uint8Array(width * height);
-  for (const { mask, map } of features) {
+  for (const { places, map } of features) {
+    const mask = maskOf(places, rims.length);
     const [a, b, tx, c, d, ty] = after(undone(map), whole);
     const stands = Uint8Array.from(mask, (_, i) => {
       const [x, y] = [((i % width) + 0.5) / width - 0.5, (Math.floor(i / width) + 0.5 - height / 2) / width];

@@ -61,11 +61,11 @@ export function unpaintedIssue(lightness: Float32Array): CaptureIssue | null {
 
 /**
  * Why a painting can't be of its reference, or of all of it; null where it is. `own` is how alike the two were found to be as
- * they lie. Both planes L* of one proportion.
+ * they lie. The reference is roughly seen, the painting L* of its proportion.
  */
-export function misfitOf(reference: Plane, painting: Plane, own: number): CaptureIssue | null {
+export function misfitOf(of: Plane, painting: Plane, own: number): CaptureIssue | null {
   if (own >= ASKS) return null;
-  const [of, seen] = [roughContrast(reference), roughContrast(painting)];
+  const seen = roughContrast(painting);
   const plainly = own + GATE.mirrored.limit;
   const mirrored = roughMap(turned(of, 'mirrored'), seen).likeness;
   const head = roughMap(turned(of, 'upside_down'), seen).likeness;

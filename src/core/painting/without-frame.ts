@@ -8,22 +8,20 @@ import type { Raster } from '../raster/raster';
 const DARK = 9;
 
 /** Whether a picture is itself dark almost all round: no painted frame can be told from it then. */
-function isDarkAllRound({ width, height, data }: Plane): boolean {
+export function isDarkAllRound({ width, height, data }: Plane): boolean {
   const limit = quantile(data, 0.01) + DARK;
-  return darkAllRound({ width, height, toneOf: Uint8Array.from(data, (l) => (l <= limit ? 2 : 1)) });
+  const toneOf = new Uint8Array(data.length);
+  for (let i = 0; i < data.length; i++) toneOf[i] = (data[i] as number) <= limit ? 2 : 1;
+  return darkAllRound({ width, height, toneOf });
 }
 
 /** What of a plane lies inside a painted frame. */
 function insideOf({ width, data }: Plane, { x0, y0, x1, y1 }: PaintedFrame['inside']): Plane {
   const [wide, tall] = [x1 - x0, y1 - y0];
-  return {
-    width: wide,
-    height: tall,
-    data: Float32Array.from(
-      { length: wide * tall },
-      (_, i) => data[(y0 + Math.floor(i / wide)) * width + x0 + (i % wide)] as number,
-    ),
-  };
+  const inside = new Float32Array(wide * tall);
+  for (let y = 0; y < tall; y++)
+    inside.set(data.subarray((y0 + y) * width + x0, (y0 + y) * width + x0 + wide), y * wide);
+  return { width: wide, height: tall, data: inside };
 }
 
 /** A plane in the proportion of another: both fill the same frame. */
@@ -39,12 +37,12 @@ function stretched(plane: Plane, like: Plane): Plane {
   return { width, height, data };
 }
 
-/** What is compared of a painting, and the frame that was left out; null where there is none. `target` is L* as wanted. */
+/** What is compared of a painting, and the frame that was left out; null where there is none or none can be told. */
 export function withoutFrame(
   whole: Raster<'lightness', 1>,
-  target: Plane,
+  { target, darkAllRound: dark }: { readonly target: Plane; readonly darkAllRound: boolean },
 ): { readonly painting: Plane; readonly frame: { readonly lightness: number } | null } {
-  const framed = isDarkAllRound(target) ? null : paintedFrame(whole);
+  const framed = dark ? null : paintedFrame(whole);
   const painting = stretched(framed ? insideOf(whole, framed.inside) : whole, target);
   return { painting, frame: framed && { lightness: framed.lightness } };
 }

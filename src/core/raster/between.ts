@@ -19,26 +19,43 @@ export function between({ data, width, height }: Plane, x: number, y: number): n
   return (1 - b) * top + b * bottom;
 }
 
+/** Rows of a plane, each place the mean of what it covers. */
+function narrowed(from: Float32Array, width: number, height: number, to: number): Float32Array {
+  const out = new Float32Array(height * to);
+  const wide = width / to;
+  for (let row = 0, i = 0; row < height; row++)
+    for (let k = 0; k < to; k++, i++) {
+      const [left, right] = [k * wide, (k + 1) * wide];
+      const last = Math.min(width, Math.ceil(right));
+      let sum = 0;
+      for (let j = Math.floor(left); j < last; j++)
+        sum += (Math.min(j + 1, right) - Math.max(j, left)) * (from[row * width + j] as number);
+      out[i] = sum / wide;
+    }
+  return out;
+}
+
+/** The same down the columns, a row at a time. */
+function lowered(from: Float32Array, width: number, height: number, to: number): Float32Array {
+  const out = new Float32Array(width * to);
+  const tall = height / to;
+  for (let k = 0; k < to; k++) {
+    const [top, bottom] = [k * tall, (k + 1) * tall];
+    for (let j = Math.floor(top); j < Math.min(height, Math.ceil(bottom)); j++) {
+      const part = (Math.min(j + 1, bottom) - Math.max(j, top)) / tall;
+      for (let x = 0, i = k * width, at = j * width; x < width; x++, i++, at++)
+        out[i] = (out[i] as number) + part * (from[at] as number);
+    }
+  }
+  return out;
+}
+
 /** A plane at another size, each place the mean of what it covers; only ever smaller. */
 export function shrunk({ data, width, height }: Plane, toWidth: number, toHeight: number): Plane {
-  const lines = (from: Float32Array, count: number, length: number, to: number, across: boolean) => {
-    const out = new Float32Array(count * to);
-    for (let k = 0; k < to; k++) {
-      const [from0, from1] = [(k * length) / to, ((k + 1) * length) / to];
-      for (let j = Math.floor(from0); j < Math.min(length, Math.ceil(from1)); j++) {
-        const part = (Math.min(j + 1, from1) - Math.max(j, from0)) / (from1 - from0);
-        for (let line = 0; line < count; line++) {
-          const i = across ? line * to + k : k * count + line;
-          out[i] = (out[i] as number) + part * (from[across ? line * length + j : j * count + line] as number);
-        }
-      }
-    }
-    return out;
-  };
-  const narrow = toWidth === width ? data : lines(data, height, width, toWidth, true);
+  const low = toHeight === height ? data : lowered(data, width, height, toHeight);
   return {
     width: toWidth,
     height: toHeight,
-    data: toHeight === height ? narrow : lines(narrow, toWidth, height, toHeight, false),
+    data: toWidth === width ? low : narrowed(low, width, toHeight, toWidth),
   };
 }

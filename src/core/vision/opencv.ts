@@ -29,8 +29,8 @@ export interface OpenCv {
   readonly CV_8UC1: number;
   readonly CV_32FC1: number;
   readonly MORPH_RECT: number;
-  readonly MORPH_BLACKHAT: number;
-  readonly MORPH_TOPHAT: number;
+  readonly MORPH_CLOSE: number;
+  readonly MORPH_OPEN: number;
   Size: new (width: number, height: number) => object;
   getStructuringElement(shape: number, size: object): CvMat;
   morphologyEx(from: CvMat, to: CvMat, how: number, element: CvMat): void;

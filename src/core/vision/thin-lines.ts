@@ -1,5 +1,12 @@
 /** Thin lines of a plane of lightness: what a closing or an opening takes away. */
+import type { Plane } from '../raster/between';
 import type { OpenCv } from './opencv';
+
+/** A plane without its thin dark lines, and without its thin light ones. */
+export interface Envelopes {
+  readonly closed: Float32Array;
+  readonly opened: Float32Array;
+}
 
 export interface ThinLines {
   /** How much darker, or lighter, than what lies to both sides of it each place is, L*; 0 where it is neither. */
@@ -8,23 +15,32 @@ export interface ThinLines {
 }
 
 /**
- * Lines thinner than twice `reach` (places) in a plane of L*, row by row: morphological bottom-hat and top-hat by a square, which
- * costs the same for any reach.
- * P. Soille, "Morphological Image Analysis", 2nd edition (2003), chapter 4.6.
+ * Morphological closing and opening of a plane of L* by a square, which cost the same for any size of it: lines thinner than
+ * `widest` (places) are gone from them. P. Soille, "Morphological Image Analysis", 2nd edition (2003), chapter 4.
  */
-export function thinLines(cv: OpenCv, plane: Float32Array, width: number, height: number, reach: number): ThinLines {
+export function envelopesOf(cv: OpenCv, { width, height, data }: Plane, widest: number): Envelopes {
   const image = new cv.Mat(height, width, cv.CV_32FC1);
-  image.data32F.set(plane);
-  const size = 2 * Math.ceil(reach) + 1;
+  image.data32F.set(data);
+  const size = 2 * Math.ceil(widest / 2) + 1;
   const square = cv.getStructuringElement(cv.MORPH_RECT, new cv.Size(size, size));
   const out = new cv.Mat();
   try {
-    const taken = (how: number) => {
+    const made = (how: number) => {
       cv.morphologyEx(image, out, how, square);
-      return Float32Array.from(out.data32F);
+      return out.data32F.slice();
     };
-    return { dark: taken(cv.MORPH_BLACKHAT), light: taken(cv.MORPH_TOPHAT) };
+    return { closed: made(cv.MORPH_CLOSE), opened: made(cv.MORPH_OPEN) };
   } finally {
     for (const thing of [image, square, out]) thing.delete();
   }
+}
+
+/** The lines that its envelopes took from a plane (chapter 4.6: bottom-hat and top-hat). */
+export function thinLines(data: Float32Array, { closed, opened }: Envelopes): ThinLines {
+  const [dark, light] = [new Float32Array(data.length), new Float32Array(data.length)];
+  for (let i = 0; i < data.length; i++) {
+    dark[i] = (closed[i] as number) - (data[i] as number);
+    light[i] = (data[i] as number) - (opened[i] as number);
+  }
+  return { dark, light };
 }

@@ -69,14 +69,15 @@ export const greyPng = (
 const CODES = 65535;
 
 /** Lightness as a grey PNG of 16 bits: black is L* 0, white is L* 100. */
-export const lightnessToPng = ({ data, width, height }: Raster<'lightness', 1>): Promise<Uint8Array> =>
-  sharp(
-    Uint16Array.from(data, (l) => Math.round((CODES / 100) * Math.min(100, Math.max(0, l)))),
-    { raw: { width, height, channels: 1 } },
-  )
+export function lightnessToPng({ data, width, height }: Raster<'lightness', 1>): Promise<Uint8Array> {
+  const codes = new Uint16Array(data.length);
+  for (let i = 0; i < data.length; i++)
+    codes[i] = Math.round((CODES / 100) * Math.min(100, Math.max(0, data[i] as number)));
+  return sharp(codes, { raw: { width, height, channels: 1 } })
     .toColourspace('grey16')
-    .png({ compressionLevel: 9 })
+    .png()
     .toBuffer();
+}
 
 /** What `lightnessToPng` kept. */
 export async function lightnessFromPng(file: string | Uint8Array): Promise<Raster<'lightness', 1>> {

@@ -3,6 +3,7 @@ import { targetIn } from '@/core/capture/target';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
 import { measurePainting } from '@/core/painting/measure-painting';
 import type { PaintingPicture } from '@/core/painting/pictures';
+import type { PaintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
 import type { Plane } from '@/core/raster/between';
 import { raster } from '@/core/raster/raster';
@@ -32,6 +33,15 @@ export interface PaintingHandIn {
 const kept = ({ width, height, data }: Plane): Promise<Uint8Array> =>
   lightnessToPng(raster('lightness', width, height, 1, data));
 
+/** Pictures of what was wanted, of the references that are still known: an evening's hand-ins all ask for the same one. */
+const pictures = new WeakMap<PaintingReference, Promise<Uint8Array>>();
+
+function wantedOf(reference: PaintingReference): Promise<Uint8Array> {
+  const picture = pictures.get(reference) ?? kept(reference.target);
+  pictures.set(reference, picture);
+  return picture;
+}
+
 export async function measurePaintingHandIn(
   task: PaintingHandInTask,
   onStage?: (stage: Stage) => void,
@@ -57,7 +67,7 @@ export async function measurePaintingHandIn(
       { cv, readQr, ...(onStage && { onStage }) },
     ),
   );
-  return { result, wanted: laid && (await kept(reference.target)), laid: laid && (await kept(laid)) };
+  return { result, wanted: laid && (await wantedOf(reference)), laid: laid && (await kept(laid)) };
 }
 
 export interface PaintingPictureTask {

@@ -5,7 +5,8 @@ import type { Judging } from '@/core/exercise/judging';
 import { keyedEnds, pictureStep } from '@/core/exercise/key';
 import type { Ends } from '@/core/exercise/scale';
 import { defaultTerms, kindsOnSheetOf } from '@/core/kinds/table';
-import { measurePainting, type PaintingReference } from '@/core/painting/measure-painting';
+import { measurePainting } from '@/core/painting/measure-painting';
+import { paintingReference, type SeenReference } from '@/core/painting/reference';
 import type { ShapePlane } from '@/core/painting/named-shapes';
 import type { PaintingResult } from '@/core/painting/result';
 import { luminancePlane, softLightness } from '@/core/reference/luminance-plane';
@@ -33,7 +34,7 @@ const FRAMED = kindsOnSheetOf(defaultTerms('monochrome-painting'));
 const TOLERANCE_STEPS = 0.5;
 const LEAST_SIDE_PX = 32;
 
-async function referenceFrom({ reference, shapes, ends, key, pushPercent }: PaintingTask): Promise<PaintingReference> {
+async function referenceFrom({ reference, shapes, ends, key, pushPercent }: PaintingTask): Promise<SeenReference> {
   const plane = await withPhoto(reference, null, (photo) => luminancePlane(photo));
   if (Math.min(plane.width, plane.height) < LEAST_SIDE_PX)
     throw new UnusablePicture(
@@ -55,14 +56,14 @@ export async function measurePaintingFile(
   onStage?: (stage: Stage) => void,
 ): Promise<PaintingResult> {
   onStage?.('opening the picture');
-  const reference = await referenceFrom(task);
+  const seen = await referenceFrom(task);
   const { cv } = await loadOpenCv();
   const { ends, target, card } = task;
   const { result } = await withPhoto(task.file, null, (photo) =>
     measurePainting(
       photo,
       {
-        reference,
+        reference: paintingReference(cv, seen),
         step: pictureStep(keyedEnds(ends, task.key)),
         toleranceSteps: TOLERANCE_STEPS,
         target,

@@ -1,5 +1,5 @@
 /** A reference as an exercise wants it: its tones and shapes, or its values, worked out of the picture and its preparation. */
-import type { PaintingReference } from '@/core/painting/measure-painting';
+import { type PaintingReference, paintingReference, type SeenReference } from '@/core/painting/reference';
 import type { Raster } from '@/core/raster/raster';
 import { framed } from '@/core/reference/framing';
 import { luminanceOf, softLightness } from '@/core/reference/luminance-plane';
@@ -12,6 +12,7 @@ import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { TooFewTones } from '@/core/tones/thresholds';
 import { LRUCache } from 'lru-cache';
 import { UnusablePicture, withPhoto } from '../decoding/decode';
+import { loadOpenCv } from '../decoding/opencv';
 
 export interface PreparedReference {
   /** The picture that is worked on. */
@@ -37,12 +38,17 @@ const keptValues = new LRUCache<string, PaintingReference>({ max: 4 });
 /** The values that a painting from it is to have, with its named shapes. Throws UnusablePicture with what to do about it. */
 export async function valuesOf(reference: PreparedReference): Promise<PaintingReference> {
   const key = JSON.stringify(reference);
-  const values = keptValues.get(key) ?? (await worked(reference, (rgb, preparation) => valuesIn(rgb, preparation)));
+  const values = keptValues.get(key) ?? (await makeValues(reference));
   keptValues.set(key, values);
   return values;
 }
 
-function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): PaintingReference {
+async function makeValues(reference: PreparedReference): Promise<PaintingReference> {
+  const seen = await worked(reference, (rgb, preparation) => valuesIn(rgb, preparation));
+  return paintingReference((await loadOpenCv()).cv, seen);
+}
+
+function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): SeenReference {
   const luminance = luminanceOf(rgb);
   const lightness = softLightness(luminance, 0);
   const { width, height, data } = lightness;

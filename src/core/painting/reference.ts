@@ -1,0 +1,98 @@
+/** What is compared of a reference, worked out once however many paintings are of it. */
+import type { Ends } from '../exercise/scale';
+import { quantiles } from '../fitting/quantile';
+import { type Plane, shrunk } from '../raster/between';
+import { onGrid } from '../raster/on-grid';
+import { placesOfNumbers } from '../raster/zone';
+import type { OpenCv } from '../vision/opencv';
+import { type Lined, softened } from './accents';
+import { type SizedReference, sizedReference } from './align-whole';
+import { candidatesOf } from './features';
+import { localContrast } from './local-contrast';
+import type { ShapePlane } from './named-shapes';
+import { isDarkAllRound } from './without-frame';
+
+export interface SeenReference {
+  /** L* as the picture has it, and as paint is to have it. */
+  readonly lightness: Plane;
+  readonly target: Plane;
+  /** Shapes that have a name, on the same places. */
+  readonly shapes: ShapePlane | null;
+}
+
+export interface PaintingReference extends SeenReference {
+  /** The target squinted at, and how it stands out of its surroundings there. */
+  readonly coarse: Plane;
+  readonly contrast: Plane;
+  /** Places of the coarse grid that each named shape has; without names, those of parts that could be a feature. */
+  readonly named: readonly Int32Array[];
+  readonly candidates: readonly Int32Array[];
+  /** The target so fine that thin lines show, and as soft as a painting is read. */
+  readonly fine: Plane;
+  readonly lines: Lined;
+  readonly sizes: SizedReference;
+  /** Whether no dark frame could be told from it. */
+  readonly darkAllRound: boolean;
+  readonly percentiles: Percentiles;
+  /** All but the lightest and the darkest hundredth of the target lie between these. */
+  readonly ends: Ends;
+}
+
+/** Lightness below which 5, 50 and 95 percent lie. */
+export interface Percentiles {
+  readonly p5: number;
+  readonly p50: number;
+  readonly p95: number;
+}
+
+/** Values are compared on a grid of so many places across: squinted at, brush strokes fuse. */
+export const GRID = 240;
+/** Thin lines and edges are compared on one of so many places across. */
+const FINE = 900;
+/** Places by which drawing is softened before it is compared. */
+export const BLUR = 0.8;
+/** Every so many of the places say what lies below what: no row is as long. */
+const EVERY = 7;
+
+/** A plane on a grid of so many places across, of another plane's proportion. */
+export const shrunkTo = (plane: Plane, across: number, like: Plane): Plane =>
+  shrunk(plane, Math.min(plane.width, across), Math.min(plane.height, Math.round((across * like.height) / like.width)));
+
+/** Enough of a plane's places to tell what lies below what. */
+export function someOf({ data }: Plane): Float32Array {
+  const some = new Float32Array(Math.ceil(data.length / EVERY));
+  for (let k = 0; k < some.length; k++) some[k] = data[k * EVERY] as number;
+  return some;
+}
+
+/** Percentiles of a plane of L*. */
+export function percentilesOf(plane: Plane): Percentiles {
+  const [p5, p50, p95] = quantiles(someOf(plane), [0.05, 0.5, 0.95]);
+  return { p5, p50, p95 };
+}
+
+/** Lightness of the lightest and the darkest hundredth of a plane. */
+export function endsOf(plane: Plane): Ends {
+  const [dark, light] = quantiles(someOf(plane), [0.01, 0.99]);
+  return { light, dark };
+}
+
+/** Works out what is compared of a reference; planes of one size, at least 32 places each way. */
+export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingReference {
+  const { lightness, target, shapes } = seen;
+  const coarse = shrunkTo(target, GRID, target);
+  const fine = shrunkTo(target, FINE, target);
+  return {
+    ...seen,
+    coarse,
+    contrast: localContrast(coarse, BLUR),
+    named: shapes ? placesOfNumbers(onGrid(shapes.shapeOf, shapes, coarse), 1, shapes.names.length) : [],
+    candidates: shapes ? [] : candidatesOf(coarse),
+    fine,
+    lines: softened(cv, fine),
+    sizes: sizedReference(target),
+    darkAllRound: isDarkAllRound(coarse),
+    percentiles: percentilesOf(lightness),
+    ends: endsOf(target),
+  };
+}
