@@ -7,7 +7,7 @@ import { between } from '@/core/raster/between';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { withAccents } from '@/devices/accents';
 import type { CameraCondition } from '@/devices/condition-names';
-import { AS_IT_IS, type Move, type SeenPicture, type Whole } from '@/devices/drawing-hand';
+import { AS_IT_IS, middleOfShapes, type Move, type SeenPicture, type Whole, wholeDone } from '@/devices/drawing-hand';
 import { paintPicture } from '@/devices/picture-painter';
 import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
@@ -16,6 +16,7 @@ import { decodePhoto } from '@/workers/decoding/decode';
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import { blankFor, targetOf } from '../notan-stage';
+import { type MovedPart, movedParts } from './moved-parts';
 import { type Reference, referenceOf } from './references';
 import { type PlantedAccent, plannedAccents, plannedExtents } from './small-faults';
 
@@ -57,7 +58,8 @@ export interface PaintingOutcome {
   /** Every shape of the picture that is large enough to be named. */
   readonly shapes: readonly (PlantedShape & { readonly residual: number | null })[];
   readonly regions: PaintingResult['regions'];
-  readonly moved: { readonly made: Move; readonly names: readonly string[] } | null;
+  /** How each part of a moved thing was moved, at its own middle; the thing itself first. */
+  readonly moved: { readonly made: Move; readonly parts: readonly MovedPart[] } | null;
   readonly displacements: PaintingResult['displacements'];
   readonly accents: { readonly planted: readonly PlantedAccent[]; readonly told: PaintingResult['accents'] };
   readonly extents: {
@@ -267,7 +269,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       residual: result.shapes.find((s) => s.name === nameOf(shape))?.residual ?? null,
     })),
     regions: result.regions,
-    moved: move && { made: move, names: move.shapes.map(nameOf) },
+    moved: move && { made: move, parts: movedParts(reference, canvas.drawing, whole, move, nameOf) },
     displacements: result.displacements,
     accents: { planted: lines?.planted ?? [], told: result.accents },
     extents: {

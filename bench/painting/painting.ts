@@ -157,16 +157,16 @@ function wholes(outcomes: readonly PaintingOutcome[]): boolean {
 
 function features(outcomes: readonly PaintingOutcome[]): boolean {
   const moved = outcomes.flatMap((o) => (o.accepted && o.moved ? [{ ...o.moved, read: o.displacements }] : []));
-  const off = moved.map(({ made, names, read }) => {
-    const own = read.find((d) => d.name !== null && names.includes(d.name));
-    return own
-      ? {
-          far: Math.hypot(own.dx - made.dx, own.dy - made.dy),
-          size: Math.max(Math.abs(own.width - made.width), Math.abs(own.height - made.height)),
-          slant: Math.abs(own.slant - made.slant),
-          found: Math.hypot(own.dx, own.dy) > 0.0125,
-        }
-      : { far: NaN, size: NaN, slant: NaN, found: false };
+  const off = moved.map(({ parts, read }) => {
+    const both = parts.map((part) => ({ part, own: read.find((d) => d.name === part.name) })).find(({ own }) => own);
+    if (!both?.own) return { far: NaN, size: NaN, slant: NaN, found: false };
+    const { part, own } = both;
+    return {
+      far: Math.hypot(own.dx - part.dx, own.dy - part.dy),
+      size: Math.max(Math.abs(own.width - part.width), Math.abs(own.height - part.height)),
+      slant: Math.abs(own.slant - part.slant),
+      found: Math.hypot(own.dx, own.dy) > 0.0125,
+    };
   });
   const found = off.filter((o) => o.found).length / Math.max(1, off.length);
   const worst = (of: 'far' | 'size' | 'slant') =>

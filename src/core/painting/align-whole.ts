@@ -2,7 +2,7 @@
 import { median } from '../fitting/quantile';
 import { between, type Plane, shrunk } from '../raster/between';
 import { type Affine, AS_IT_IS, placed } from './affine';
-import { align, type Places } from './align';
+import { align, type Places, sloped } from './align';
 import { localContrast } from './local-contrast';
 
 /** Places across at which it is looked for. */
@@ -171,7 +171,7 @@ export function alignWhole(reference: SizedReference, painting: Plane): AlignedW
   const roughPainting = roughContrast(paintings[0]);
   let { map } = roughMap(reference.rough, roughPainting);
   for (const [k, places] of reference.places.entries()) {
-    const finePainting = localContrast(paintings[k] as Plane, 1);
+    const finePainting = sloped(localContrast(paintings[k] as Plane, 1));
     for (let round = 0; round < ROUNDS; round++) {
       const weight = trusted(places, finePainting, map);
       map = align({ places: { ...places, weight }, painting: finePainting, start: map, reach: REACH });

@@ -8,6 +8,7 @@ import { shrunk } from '../raster/between';
 import { onGrid } from '../raster/on-grid';
 import { placesOfNumbers } from '../raster/zone';
 import { registrationOf } from './affine';
+import { sloped } from './align';
 import { alignWhole, sizedReference } from './align-whole';
 import { displacementOf } from './feature';
 import { localContrast } from './local-contrast';
@@ -98,7 +99,7 @@ test('a feature that was moved, widened and slanted is told against the whole', 
   ) as [ReturnType<typeof plane>, ReturnType<typeof plane>];
   const shapes = onGrid(of.shapeOf, { width: WIDE, height: HIGH }, small);
   const [egg] = placesOfNumbers(shapes, EGG, 1);
-  const found = displacementOf(small, seen, map, egg as Int32Array)?.displacement;
+  const found = displacementOf(small, sloped(seen), map, egg as Int32Array)?.displacement;
   expect(Math.hypot((found?.dx ?? 1) - move.dx, (found?.dy ?? 1) - move.dy)).toBeLessThan(0.006);
   expect(Math.abs((found?.width ?? 0) - move.width)).toBeLessThan(0.05);
   expect(Math.abs((found?.height ?? 0) - move.height)).toBeLessThan(0.05);

@@ -19,7 +19,7 @@ export interface Places {
 export interface AlignRequest {
   readonly places: Places;
   /** Local contrast of the painting; it has the reference's proportion. */
-  readonly painting: Plane;
+  readonly painting: SlopedPlane;
   readonly start: Affine;
   /** How far each parameter may be from where it starts before it costs as much as a misfit, in the parameters' own units. */
   readonly reach: Affine;
@@ -30,8 +30,13 @@ export interface AlignRequest {
 
 const SOFT = 0.35;
 
-/** Slopes of a plane along x and y, per width. */
-function slopes({ width, height, data }: Plane): { readonly x: Plane; readonly y: Plane } {
+/** A plane with its slopes along x and y, per width. */
+export interface SlopedPlane extends Plane {
+  readonly slope: { readonly x: Plane; readonly y: Plane };
+}
+
+/** Works out a plane's slopes, once for all that is laid on it. */
+export function sloped({ width, height, data }: Plane): SlopedPlane {
   const [x, y] = [new Float32Array(data.length), new Float32Array(data.length)];
   for (let r = 0; r < height; r++)
     for (let c = 0; c < width; c++) {
@@ -43,52 +48,51 @@ function slopes({ width, height, data }: Plane): { readonly x: Plane; readonly y
         Math.max(1, right - left);
       y[i] = (((data[low * width + c] as number) - (data[up * width + c] as number)) * width) / Math.max(1, low - up);
     }
-  return { x: { width, height, data: x }, y: { width, height, data: y } };
+  return { width, height, data, slope: { x: { width, height, data: x }, y: { width, height, data: y } } };
 }
 
 type Six = [Float64Array, Float64Array, Float64Array, Float64Array, Float64Array, Float64Array];
 
 /** The map that lays the places onto the painting, from a start that is near. */
 export function align({ places, painting, start, reach, softScale = SOFT, iterations = 12 }: AlignRequest): Affine {
-  const { width, height } = painting;
-  const slope = slopes(painting);
+  const { width, height, slope } = painting;
   const n = places.value.length;
   // What all places together may pull is as much as a few dozen of them: neighbours say the same.
   const weight = Math.sqrt(60 / Math.max(1, n));
-  const weightOf = (k: number) => weight * (places.weight ? (places.weight[k] as number) : 1);
-  const each = (
-    [a, b, tx, c, d, ty]: ArrayLike<number> & Iterable<number>,
-    at: (k: number, u: number, v: number, inside: boolean) => void,
-  ) => {
-    for (let k = 0; k < n; k++) {
-      const [x, y] = [places.x[k] as number, places.y[k] as number];
-      const u = ((a as number) * x + (b as number) * y + (tx as number)) * width + width / 2;
-      const v = ((c as number) * x + (d as number) * y + (ty as number)) * width + height / 2;
-      at(k, u, v, u >= 0 && v >= 0 && u <= width && v <= height);
-    }
-  };
+  const weights = places.weight ? places.weight.map((w) => weight * w) : new Float64Array(n).fill(weight);
+  const [xs, ys, values] = [places.x, places.y, places.value];
+  const [right, down] = [width / 2, height / 2];
+  // Thousands of places, dozens of times: plain loops, and no pair of numbers made for any place.
   const fit = leastSquares({
     start,
     residuals: n + 6,
     evaluate: (p, out) => {
-      each(p, (k, u, v, inside) => {
-        out[k] = inside ? weightOf(k) * (between(painting, u, v) - (places.value[k] as number)) : 0;
-      });
+      const [a, b, tx, c, d, ty] = p as unknown as Affine;
+      for (let k = 0; k < n; k++) {
+        const [x, y] = [xs[k] as number, ys[k] as number];
+        const u = (a * x + b * y + tx) * width + right;
+        const v = (c * x + d * y + ty) * width + down;
+        const inside = u >= 0 && v >= 0 && u <= width && v <= height;
+        out[k] = inside ? (weights[k] as number) * (between(painting, u, v) - (values[k] as number)) : 0;
+      }
       for (let j = 0; j < 6; j++) out[n + j] = ((p[j] as number) - (start[j] as number)) / (reach[j] as number);
     },
     differentiate: (p, columns) => {
+      const [a, b, tx, c, d, ty] = p as unknown as Affine;
       const [byA, byB, byX, byC, byD, byY] = columns as Six;
-      each(p, (k, u, v, inside) => {
-        const gx = inside ? weightOf(k) * between(slope.x, u, v) : 0;
-        const gy = inside ? weightOf(k) * between(slope.y, u, v) : 0;
-        const [x, y] = [places.x[k] as number, places.y[k] as number];
+      for (let k = 0; k < n; k++) {
+        const [x, y] = [xs[k] as number, ys[k] as number];
+        const u = (a * x + b * y + tx) * width + right;
+        const v = (c * x + d * y + ty) * width + down;
+        const w = u >= 0 && v >= 0 && u <= width && v <= height ? (weights[k] as number) : 0;
+        const [gx, gy] = [w * between(slope.x, u, v), w * between(slope.y, u, v)];
         byA[k] = gx * x;
         byB[k] = gx * y;
         byX[k] = gx;
         byC[k] = gy * x;
         byD[k] = gy * y;
         byY[k] = gy;
-      });
+      }
       for (let j = 0; j < 6; j++)
         for (let i = 0; i < 6; i++) (columns[j] as Float64Array)[n + i] = i === j ? 1 / (reach[j] as number) : 0;
     },

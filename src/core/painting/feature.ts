@@ -2,7 +2,7 @@
 import { between, type Plane } from '../raster/between';
 import { zoneOf } from '../raster/zone';
 import { type Affine, placed } from './affine';
-import { align, type Places } from './align';
+import { align, type Places, type SlopedPlane } from './align';
 
 type Grid = Pick<Plane, 'width' | 'height'>;
 
@@ -112,7 +112,7 @@ const REACH: Affine = [0.12, 0.12, 0.015, 0.03, 0.12, 0.015];
  */
 export function displacementOf(
   reference: Plane,
-  painting: Plane,
+  painting: SlopedPlane,
   whole: Affine,
   feature: Int32Array,
   least = 0,

@@ -3,10 +3,12 @@ import type { Plane } from '../raster/between';
 import { objectOf } from '../tones/mass';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { squaredDistances } from '../raster/distance';
+import type { SlopedPlane } from './align';
 import { type Affine, after, undone } from './affine';
 import { type Displaced, displacementOf, displacementOfPart } from './feature';
 import { maskOf, placesOfNumbers } from '../raster/zone';
 import type { PaintingResult } from './result';
+import { fittedOutline, outlinePlaces } from './outline';
 import { segments } from './segments';
 
 export interface FoundFeature extends Displaced {
@@ -33,8 +35,19 @@ const far = (a: Displaced, b: Displaced) =>
 interface Ground {
   /** Local contrasts of one proportion. */
   readonly reference: Plane;
-  readonly painting: Plane;
+  readonly painting: SlopedPlane;
+  /** L* of both, as fine as outlines need and as soft as each other. */
+  readonly values: { readonly reference: Plane; readonly painting: Plane };
   readonly whole: Affine;
+}
+
+/** Where a feature stands: found by all of its places, and then exactly by its outline. */
+function standing(places: Int32Array, { reference, painting, values, whole }: Ground, least = 0): Displaced | null {
+  const found = displacementOf(reference, painting, whole, places, least);
+  if (!found) return null;
+  const outline = outlinePlaces(places, reference);
+  const map = fittedOutline(outline, values.reference, values.painting, whole, found.map);
+  return { ...found, map, displacement: displacementOfPart(map, whole, places, reference) };
 }
 
 function found(places: Int32Array, name: string | null, displaced: Displaced, { reference }: Ground): FoundFeature[] {
@@ -46,7 +59,7 @@ function found(places: Int32Array, name: string | null, displaced: Displaced, { 
 
 /** Of named shapes: each object as a whole, and each shape, which stands where its object does unless it plainly does not. */
 export function namedFeatures(names: readonly string[], named: readonly Int32Array[], ground: Ground): FoundFeature[] {
-  const { reference, painting, whole } = ground;
+  const { reference, whole } = ground;
   const objects = new Map<string, number[]>();
   names.forEach((name, k) => {
     const object = objectOf({ name });
@@ -54,10 +67,10 @@ export function namedFeatures(names: readonly string[], named: readonly Int32Arr
   });
   return [...objects].flatMap(([object, members]) => {
     const all = joined(members.map((k) => named[k] as Int32Array));
-    const together = displacementOf(reference, painting, whole, all);
+    const together = standing(all, ground);
     const each = members.flatMap((k) => {
       const places = named[k] as Int32Array;
-      const alone = members.length === 1 ? together : displacementOf(reference, painting, whole, places);
+      const alone = members.length === 1 ? together : standing(places, ground);
       const own = !together
         ? alone
         : alone && far(alone, together) > APART && alone.likeness > together.likeness
@@ -80,9 +93,8 @@ export function candidatesOf(target: Plane): Int32Array[] {
 
 /** Where nothing has a name: those of them that plainly stand elsewhere. */
 export function unnamedFeatures(candidates: readonly Int32Array[], ground: Ground): FoundFeature[] {
-  const { reference, painting, whole } = ground;
   return candidates.flatMap((places) => {
-    const own = displacementOf(reference, painting, whole, places, PLAINLY);
+    const own = standing(places, ground, PLAINLY);
     return own && Math.hypot(own.displacement.dx, own.displacement.dy) > UNASKED && own.likeness - own.unmoved > PLAINLY
       ? found(places, null, own, ground)
       : [];

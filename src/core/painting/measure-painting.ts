@@ -14,6 +14,7 @@ import type { Photo } from '../raster/photo';
 import { maskOf, placesOfNumbers } from '../raster/zone';
 import { accentsOf, curvedLines, lined } from './accents';
 import { type Affine, registrationOf } from './affine';
+import { sloped } from './align';
 import { alignWhole } from './align-whole';
 import { extentsOf } from './extents';
 import { type FoundFeature, namedFeatures, rimsOf, unnamedFeatures } from './features';
@@ -42,7 +43,7 @@ export interface PaintingMeasured {
 }
 
 /** Samples across the longer side. */
-const SAMPLES = 900;
+const SAMPLES = 640;
 /** Grain is smoothed by this share of the longer side. */
 const SMOOTH = 0.0015;
 /** The outermost samples: the frame's line, and paper where a hand wavered. */
@@ -154,7 +155,8 @@ export async function measurePainting(
   const twice = shrunkTo(painting, 2 * GRID, reference.target);
   const ground = {
     reference: reference.contrast,
-    painting: localContrast(shrunkTo(twice, GRID, reference.target), BLUR),
+    painting: sloped(localContrast(shrunkTo(twice, GRID, reference.target), BLUR)),
+    values: { reference: reference.lines, painting },
     whole: map,
   };
   const features = shapes

@@ -21,32 +21,34 @@ export interface ReadParts {
   readonly parts: readonly ReadPart[];
 }
 
-/** What the painting has at a place of its reference (widths about the middle) under a map; past its edge NaN, or what its edge has. */
-function laidAt(
-  painting: Plane,
-  [a, b, tx, c, d, ty]: Affine,
-  x: number,
-  y: number,
-  beyond: 'nothing' | 'edge' = 'nothing',
-): number {
+/** What the painting has at a place of its reference (widths about the middle) under a map; past its edge NaN. */
+function laidAt(painting: Plane, [a, b, tx, c, d, ty]: Affine, x: number, y: number): number {
   const u = (a * x + b * y + tx + 0.5) * painting.width;
   const v = (c * x + d * y + ty) * painting.width + painting.height / 2;
   const outside = u < 0 || v < 0 || u > painting.width || v > painting.height;
-  return outside && beyond === 'nothing' ? NaN : between(painting, u, v);
+  return outside ? NaN : between(painting, u, v);
 }
 
 /** The painting on the places of its reference; where it does not reach there is NaN, or its edge goes on. */
 export function laidOn(
   painting: Plane,
-  map: Affine,
+  [a, b, tx, c, d, ty]: Affine,
   width: number,
   height: number,
   beyond: 'nothing' | 'edge' = 'nothing',
 ): Plane {
   const data = new Float32Array(width * height);
-  for (let row = 0, i = 0; row < height; row++)
-    for (let column = 0; column < width; column++, i++)
-      data[i] = laidAt(painting, map, (column + 0.5 - width / 2) / width, (row + 0.5 - height / 2) / width, beyond);
+  const [right, bottom] = [painting.width, painting.height];
+  // From one place to the next along a row the painting's place moves on by so much.
+  const [stepX, stepY] = [(a * right) / width, (c * right) / width];
+  const first = (0.5 - width / 2) / width;
+  for (let row = 0, i = 0; row < height; row++) {
+    const y = (row + 0.5 - height / 2) / width;
+    let u = (a * first + b * y + tx + 0.5) * right;
+    let v = (c * first + d * y + ty) * right + bottom / 2;
+    for (let column = 0; column < width; column++, i++, u += stepX, v += stepY)
+      data[i] = beyond === 'nothing' && (u < 0 || v < 0 || u > right || v > bottom) ? NaN : between(painting, u, v);
+  }
   return { width, height, data };
 }
 

@@ -48,7 +48,7 @@ export interface Percentiles {
 /** Values are compared on a grid of so many places across: squinted at, brush strokes fuse. */
 export const GRID = 240;
 /** Thin lines and edges are compared on one of so many places across. */
-const FINE = 900;
+const FINE = 640;
 /** Places by which drawing is softened before it is compared. */
 export const BLUR = 0.8;
 /** Every so many of the places say what lies below what: no row is as long. */
