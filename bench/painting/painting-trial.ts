@@ -3,11 +3,12 @@ import type { KnownCard } from '@/core/capture/open-sheet';
 import { measurePainting } from '@/core/painting/measure-painting';
 import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
+import { objectOf } from '@/core/tones/mass';
 import { between } from '@/core/raster/between';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { withAccents } from '@/devices/accents';
 import type { CameraCondition } from '@/devices/condition-names';
-import { AS_IT_IS, middleOfShapes, type Move, type SeenPicture, type Whole, wholeDone } from '@/devices/drawing-hand';
+import { AS_IT_IS, type Move, type SeenPicture, type Whole } from '@/devices/drawing-hand';
 import { paintPicture } from '@/devices/picture-painter';
 import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
@@ -242,7 +243,15 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
           width,
           height,
           shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
-          names: named.map(({ shape }) => nameOf(shape)),
+          shapes: named.map(({ shape }) => ({
+            name: nameOf(shape),
+            object: objectOf({ name: nameOf(shape) }),
+            part: null,
+            material: 'matt',
+            steps: null,
+          })),
+          lights: 1,
+          ruleWins: false,
         },
       }),
       step: (ends.light - ends.dark) / 8,

@@ -18,7 +18,7 @@ export function keyedEnds({ light, dark }: Ends, key: Judging['key']): Ends {
 }
 
 /** A picture's values are counted in nine from end to end, as most classes count. */
-const PICTURE_STEPS = 9;
+export const PICTURE_STEPS = 9;
 
 /** What a step of a picture is, L*. */
 export const pictureStep = ({ light, dark }: Ends): number => (light - dark) / (PICTURE_STEPS - 1);

@@ -9,16 +9,14 @@ import { localContrast } from './local-contrast';
 const ROUGH = 48;
 const ROUGH_BLUR = 0.7;
 /**
- * Places across at which it is then laid on more and more exactly, and how many of them count: those that stand out most,
- * since flat ones say nothing of where they are.
+ * Places across at which it is then laid on more and more exactly, how many of them count (those that stand out most, since
+ * flat ones say nothing of where they are), and how often what is trusted is told anew.
  */
 const FINER = [
-  { across: 96, most: 6000 },
-  { across: 192, most: 8000 },
-  { across: 384, most: 12_000 },
+  { across: 96, most: 3000, rounds: 2 },
+  { across: 192, most: 4500, rounds: 2 },
+  { across: 384, most: 7000, rounds: 3 },
 ] as const;
-/** How often what is trusted is told anew at each size. */
-const ROUNDS = 3;
 
 /** What people do is near to nothing: shifts in widths, stretches, turns in radians, as starts to try. */
 const SHIFTS = Array.from({ length: 7 }, (_, k) => (k - 3) / 24);
@@ -170,9 +168,10 @@ export function alignWhole(reference: SizedReference, painting: Plane): AlignedW
   const paintings = sizesOf(painting);
   const roughPainting = roughContrast(paintings[0]);
   let { map } = roughMap(reference.rough, roughPainting);
-  for (const [k, places] of reference.places.entries()) {
+  for (const [k, { rounds }] of FINER.entries()) {
+    const places = reference.places[k] as Places;
     const finePainting = sloped(localContrast(paintings[k] as Plane, 1));
-    for (let round = 0; round < ROUNDS; round++) {
+    for (let round = 0; round < rounds; round++) {
       const weight = trusted(places, finePainting, map);
       map = align({ places: { ...places, weight }, painting: finePainting, start: map, reach: REACH });
     }

@@ -3,10 +3,9 @@ import { type Plane, shrunk } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { onGrid } from '../raster/on-grid';
 import { placesOfNumbers } from '../raster/zone';
-import { objectOf } from '../tones/mass';
 import { lively } from './detail';
 import { movedEdge, type NumberedGrid } from './edges';
-import type { ShapePlane } from './named-shapes';
+import type { NamedShape, ShapePlane } from './named-shapes';
 import type { PaintingResult } from './result';
 
 type Extent = Omit<PaintingResult['extents'][number], 'id'>;
@@ -26,8 +25,8 @@ export function extentsOf(shapes: ShapePlane, wanted: Plane, painted: Plane): Ex
   ) as [Plane, Plane];
   const { width, height } = own;
   const numbers = onGrid(shapes.shapeOf, shapes, own);
-  const named = placesOfNumbers(numbers, 1, shapes.names.length);
-  const reaches = grown(shapes.names, named, { width, height, numbers }, wanted, painted);
+  const named = placesOfNumbers(numbers, 1, shapes.shapes.length);
+  const reaches = grown(shapes.shapes, named, { width, height, numbers }, wanted, painted);
   // An edge that moved looks like detail beside its old place.
   const elsewhere = new Set(reaches.map(({ shape }) => shape));
   const details = lively(named, own, made)
@@ -35,7 +34,7 @@ export function extentsOf(shapes: ShapePlane, wanted: Plane, painted: Plane): Ex
     .map((told): Told => ({ ...told, kind: 'detail' }));
   return [...reaches, ...details].flatMap(({ shape, kind, by }): Extent[] => {
     const around = boxOfPlaces(named[shape] as Int32Array, width);
-    return around ? [{ box: shareBox(around, own), name: shapes.names[shape] ?? null, kind, by }] : [];
+    return around ? [{ box: shareBox(around, own), name: shapes.shapes[shape]?.name ?? null, kind, by }] : [];
   });
 }
 
@@ -47,7 +46,7 @@ interface Told {
 
 /** Of two shapes of one object that meet, the smaller one is told to be too wide or too narrow. */
 function grown(
-  names: readonly string[],
+  shapes: readonly NamedShape[],
   named: readonly Int32Array[],
   grid: NumberedGrid,
   wanted: Plane,
@@ -56,7 +55,7 @@ function grown(
   return named.flatMap((first, a) =>
     named.slice(a + 1).flatMap((second, k): Told[] => {
       const b = a + 1 + k;
-      if (objectOf({ name: names[a] ?? '' }) !== objectOf({ name: names[b] ?? '' })) return [];
+      if (shapes[a]?.object !== shapes[b]?.object) return [];
       const edge = movedEdge([a + 1, b + 1], grid, wanted, painted);
       if (!edge) return [];
       const [small, of, by] = first.length <= second.length ? [first, a, edge.by] : [second, b, -edge.by];

@@ -1,6 +1,6 @@
 /** Which features of a painting stand elsewhere than the whole has them: those that have a name, or what the picture's own parts suggest. */
 import type { Plane } from '../raster/between';
-import { objectOf } from '../tones/mass';
+import type { NamedShape } from './named-shapes';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { squaredDistances } from '../raster/distance';
 import type { SlopedPlane } from './align';
@@ -58,11 +58,14 @@ function found(places: Int32Array, name: string | null, displaced: Displaced, { 
 }
 
 /** Of named shapes: each object as a whole, and each shape, which stands where its object does unless it plainly does not. */
-export function namedFeatures(names: readonly string[], named: readonly Int32Array[], ground: Ground): FoundFeature[] {
+export function namedFeatures(
+  shapes: readonly NamedShape[],
+  named: readonly Int32Array[],
+  ground: Ground,
+): FoundFeature[] {
   const { reference, whole } = ground;
   const objects = new Map<string, number[]>();
-  names.forEach((name, k) => {
-    const object = objectOf({ name });
+  shapes.forEach(({ object }, k) => {
     objects.set(object, [...(objects.get(object) ?? []), k]);
   });
   return [...objects].flatMap(([object, members]) => {
@@ -78,7 +81,7 @@ export function namedFeatures(names: readonly string[], named: readonly Int32Arr
           : together;
       if (!own) return [];
       const displacement = displacementOfPart(own.map, whole, places, reference);
-      return found(places, names[k] as string, { ...own, displacement }, ground);
+      return found(places, (shapes[k] as NamedShape).name, { ...own, displacement }, ground);
     });
     return members.length > 1 && together ? [...found(all, object, together, ground), ...each] : each;
   });

@@ -160,7 +160,7 @@ export async function measurePainting(
     whole: map,
   };
   const features = shapes
-    ? namedFeatures(shapes.names, reference.named, ground)
+    ? namedFeatures(shapes.shapes, reference.named, ground)
     : unnamedFeatures(reference.candidates, ground);
   const astray = features.filter(({ told }) => Math.hypot(told.dx, told.dy) > ASTRAY);
   const masked = astray.map(({ map: own, places }) => ({ map: own, mask: maskOf(places, coarse.data.length) }));
@@ -195,7 +195,7 @@ export async function measurePainting(
       displacements: withIds(features.map(({ told }) => told)),
       accents: withIds(accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, painted))),
       extents: shapes ? withIds(extentsOf(shapes, wanted, painted)) : [],
-      shapes: shapes ? readShapes(shapes.names, reference.named, coarse, lies, (t) => onCurve(curve, t)) : [],
+      shapes: shapes ? readShapes(shapes.shapes, reference.named, coarse, lies, (t) => onCurve(curve, t)) : [],
       range: { student: percentilesOf(painting), reference: reference.percentiles },
       frame,
     },

@@ -3,14 +3,33 @@ import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { onGrid } from '../raster/on-grid';
 import { depthsOf } from '../raster/zone';
+import type { MaterialSeen } from '../tones/mass';
 import type { PaintingResult } from './result';
+
+/** Parts of form under a light. */
+export const FORM_PARTS = ['lit', 'shadow', 'cast', 'halftone', 'reflected', 'highlight', 'accent', 'ground'] as const;
+export type FormPart = (typeof FORM_PARTS)[number];
+
+/** A shape that has a name, and what is asked of it. */
+export interface NamedShape {
+  readonly name: string;
+  /** The object that it is a part of: rules of light and shadow hold within one. */
+  readonly object: string;
+  readonly part: FormPart | null;
+  readonly material: MaterialSeen;
+  /** Steps (1 the lightest) that it is allotted; null for any. */
+  readonly steps: { readonly from: number; readonly to: number } | null;
+}
 
 export interface ShapePlane {
   readonly width: number;
   readonly height: number;
   /** Number of the shape that each place is of, as the list has it from 1; 0 for none. */
   readonly shapeOf: Uint8Array;
-  readonly names: readonly string[];
+  readonly shapes: readonly NamedShape[];
+  readonly lights: number;
+  /** Whether the rules of form hold where the reference itself breaks them. */
+  readonly ruleWins: boolean;
 }
 
 /** So near to a shape's outline, in places, it is not read where it is thicker than that. */
@@ -25,7 +44,7 @@ export function nameOfPlaces(
   places: Int32Array,
   grid: { width: number; height: number },
 ): string | null {
-  const { names } = shapes;
+  const names = shapes.shapes;
   const shapeOf = onGrid(shapes.shapeOf, shapes, grid);
   const counts = new Int32Array(names.length + 1);
   for (const i of places) {
@@ -33,11 +52,11 @@ export function nameOfPlaces(
     counts[shape] = (counts[shape] as number) + 1;
   }
   const most = names.findIndex((_, k) => (counts[k + 1] as number) > MOSTLY * places.length);
-  return names[most] ?? null;
+  return names[most]?.name ?? null;
 }
 
 /** Places of a shape that are read: well inside it where it is thick enough, else along its middle. */
-function insideOf(places: Int32Array, grid: { width: number; height: number }): Int32Array {
+export function insideOf(places: Int32Array, grid: { width: number; height: number }): Int32Array {
   const far = depthsOf(places, grid);
   let deepest = 0;
   for (const d of far) deepest = Math.max(deepest, d);
@@ -47,13 +66,13 @@ function insideOf(places: Int32Array, grid: { width: number; height: number }): 
 
 /** Each named shape: what it was to be, what it became, and what the curve of the whole leaves of that. Null where it can't be read. */
 export function readShapes(
-  names: readonly string[],
+  shapes: readonly NamedShape[],
   named: readonly Int32Array[],
   target: Plane,
   painted: Plane,
   onCurve: (target: number) => number,
 ): PaintingResult['shapes'] {
-  return names.flatMap((name, k): PaintingResult['shapes'] => {
+  return shapes.flatMap(({ name }, k): PaintingResult['shapes'] => {
     const places = named[k] as Int32Array;
     const around = boxOfPlaces(places, target.width);
     if (!around) return [];

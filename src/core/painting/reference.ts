@@ -86,7 +86,7 @@ export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingRefe
     ...seen,
     coarse,
     contrast: localContrast(coarse, BLUR),
-    named: shapes ? placesOfNumbers(onGrid(shapes.shapeOf, shapes, coarse), 1, shapes.names.length) : [],
+    named: shapes ? placesOfNumbers(onGrid(shapes.shapeOf, shapes, coarse), 1, shapes.shapes.length) : [],
     candidates: shapes ? [] : candidatesOf(coarse),
     fine,
     lines: softened(cv, fine),

@@ -4,6 +4,7 @@ import { MOST_TONES } from './thresholds';
 
 export const PARTS_OF_LIGHT = ['lit', 'shadow', 'cast-shadow'] as const;
 export const MATERIALS_SEEN = ['matt', 'metal', 'glass'] as const;
+export type MaterialSeen = (typeof MATERIALS_SEEN)[number];
 
 const step = z.number().int().min(1).max(15);
 

@@ -9,6 +9,9 @@ import { type ReferencePlane, referencePlane, shapesOf, type Wanted } from '@/co
 import { OneSided } from '@/core/reference/shadow-map';
 import { namedPlaces, namesIn } from '@/core/reference/shape-cut';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
+import { PICTURE_STEPS } from '@/core/exercise/key';
+import type { NamedShape } from '@/core/painting/named-shapes';
+import { allotted, type Mass, objectOf } from '@/core/tones/mass';
 import { TooFewTones } from '@/core/tones/thresholds';
 import { LRUCache } from 'lru-cache';
 import { UnusablePicture, withPhoto } from '../decoding/decode';
@@ -48,6 +51,15 @@ async function makeValues(reference: PreparedReference): Promise<PaintingReferen
   return paintingReference((await loadOpenCv()).cv, seen);
 }
 
+/** A mass as rules of form see it; steps of another number of tones than nine say nothing of these. */
+const shapeFrom = (mass: Mass): NamedShape => ({
+  name: mass.name,
+  object: objectOf(mass),
+  part: mass.part === 'cast-shadow' ? 'cast' : mass.part,
+  material: mass.material,
+  steps: allotted(mass, PICTURE_STEPS),
+});
+
 function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): SeenReference {
   const luminance = luminanceOf(rgb);
   const lightness = softLightness(luminance, 0);
@@ -65,7 +77,9 @@ function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): SeenRefer
             width,
             height,
             shapeOf: numberOf,
-            names: named.map(({ name }) => name),
+            shapes: named.map(shapeFrom),
+            lights: preparation.light.count,
+            ruleWins: false,
           },
   };
 }

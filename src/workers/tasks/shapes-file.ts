@@ -1,13 +1,11 @@
 /** Named shapes of a reference from a file: JSON beside a picture of labels. */
-import { massSchema } from '@/core/tones/mass';
-import type { ShapePlane } from '@/core/painting/named-shapes';
+import { FORM_PARTS, type ShapePlane } from '@/core/painting/named-shapes';
+import { massSchema, objectOf } from '@/core/tones/mass';
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import sharp from 'sharp';
 import { z } from 'zod';
 import { UnusablePicture } from '../decoding/decode';
-
-const PARTS = ['lit', 'shadow', 'cast', 'halftone', 'reflected', 'highlight', 'accent', 'ground'] as const;
 
 export const shapesFileSchema = z.object({
   labels: z.string({ error: '“labels” names the picture of labels' }),
@@ -23,7 +21,7 @@ export const shapesFileSchema = z.object({
           .max(255, 'labels of shapes run from 1 to 255'),
         name: massSchema.shape.name,
         object: z.string().nullish(),
-        part: z.enum(PARTS).nullish(),
+        part: z.enum(FORM_PARTS).nullish(),
         material: massSchema.shape.material,
         steps: z.tuple([z.number(), z.number()]).nullish(),
       }),
@@ -45,7 +43,7 @@ export async function shapesFrom(
   }
   const parsed = shapesFileSchema.safeParse(given);
   if (!parsed.success) throw wrong(parsed.error.issues[0]?.message ?? 'it is not understood');
-  const { labels, shapes } = parsed.data;
+  const { labels, shapes, lights, ruleWins } = parsed.data;
   const picture = path.resolve(path.dirname(file), labels);
   if (!existsSync(picture)) throw wrong(`the picture of labels “${labels}” is not beside it`);
   const { data, info } = await sharp(picture)
@@ -66,6 +64,14 @@ export async function shapesFrom(
       { length: info.width * info.height },
       (_, i) => number.get(data[i * info.channels] as number) ?? 0,
     ),
-    names: shapes.map((s) => s.name),
+    shapes: shapes.map(({ name, object, part, material, steps }) => ({
+      name,
+      object: object ?? objectOf({ name }),
+      part: part ?? null,
+      material,
+      steps: steps ? { from: steps[0], to: steps[1] } : null,
+    })),
+    lights,
+    ruleWins,
   };
 }

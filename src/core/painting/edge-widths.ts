@@ -1,0 +1,155 @@
+/**
+ * How soft edges are: from 10 to 90 percent of the change across them. Profiles across a short stretch of an edge are taken
+ * together, so that the brush's own texture drops out; a soft edge is looked at softly, a hard one sharply, and what looking
+ * and reading add is taken off (widths of blurs add in squares).
+ */
+import { median } from '../fitting/quantile';
+import { between, type Plane } from '../raster/between';
+import { gaussianBlur } from '../raster/blur';
+import type { NumberedGrid } from './edges';
+
+/** One stretch of an edge. */
+export interface EdgeStretch {
+  /** Numbers of the shape and of what lies on the other side; 0 for what has no name. */
+  readonly shape: number;
+  readonly neighbour: number;
+  /** The place in its middle. */
+  readonly at: number;
+  /** Widths of the picture; null where it is too faint, or not one edge. */
+  readonly wanted: number | null;
+  readonly painted: number | null;
+}
+
+/** Places of an edge are taken together within squares of so many places, of no fewer than this. */
+const SQUARE = 8;
+const LEAST = 4;
+/** The way across is taken from so many places about. */
+const ABOUT = 3;
+/** Profiles reach so far to both sides, in steps of so much, widths. */
+const REACH = 0.15;
+const STEP = 0.0015;
+const HALF = Math.round(REACH / STEP);
+/** How softly profiles are looked at, widths, the softest first: the first whose edge is plainly wider than the look is taken. */
+const LOOKS = [0.02, 0.01, 0.005, 0.0025, 0] as const;
+const PLAINLY = 1.7;
+/** From 10 to 90 percent of a Gaussian's sum, in sigmas. */
+const TEN_TO_NINETY = 2.563;
+/** An edge is looked for so near to where shapes meet, widths, and by how softly it is looked at further. */
+const NEAR = 0.012;
+/** It ends where the change falls below this share of its steepest. */
+const ENDS = 0.12;
+/** Cut off there, a soft edge has lost a little of its width. */
+const CUT_OFF = 1.03;
+/** What changes by less, L*, is no edge. */
+const LEAST_CHANGE = 5;
+
+interface Border {
+  readonly neighbour: number;
+  readonly places: { readonly x: number; readonly y: number; readonly nx: number; readonly ny: number }[];
+}
+
+/** Stretches of the outlines of all shapes, each with the way out. */
+function stretchesOf({ numbers, width, height }: NumberedGrid): Map<string, Border & { readonly shape: number }> {
+  const stretches = new Map<string, Border & { readonly shape: number }>();
+  for (let y = ABOUT; y < height - ABOUT; y++)
+    for (let x = ABOUT; x < width - ABOUT; x++) {
+      const i = y * width + x;
+      const shape = numbers[i] as number;
+      if (shape === 0) continue;
+      const neighbour = [1, -1, width, -width].map((k) => numbers[i + k] as number).find((n) => n !== shape);
+      if (neighbour === undefined) continue;
+      let [gx, gy] = [0, 0];
+      for (let dy = -ABOUT; dy <= ABOUT; dy++)
+        for (let dx = -ABOUT; dx <= ABOUT; dx++) {
+          const n = numbers[i + dy * width + dx];
+          const side = n === neighbour ? 1 : n === shape ? -1 : 0;
+          gx += side * dx;
+          gy += side * dy;
+        }
+      const steep = Math.hypot(gx, gy);
+      if (steep === 0) continue;
+      const key = [shape, neighbour, Math.floor(x / SQUARE), Math.floor(y / SQUARE)].join(' ');
+      const own = stretches.get(key) ?? { shape, neighbour, places: [] };
+      own.places.push({ x: x + 0.5, y: y + 0.5, nx: gx / steep, ny: gy / steep });
+      stretches.set(key, own);
+    }
+  return stretches;
+}
+
+/** Mean profile across a stretch; what lies past the picture's edge goes on as it is there. */
+function profileOf({ places }: Border, plane: Plane, finer: number): Float32Array {
+  const sum = new Float32Array(2 * HALF + 1);
+  const step = STEP * plane.width;
+  for (const { x, y, nx, ny } of places)
+    for (let k = -HALF; k <= HALF; k++)
+      sum[k + HALF] =
+        (sum[k + HALF] as number) +
+        between(plane, finer * x + k * step * nx, finer * y + k * step * ny) / places.length;
+  return sum;
+}
+
+/** Where a rising run of values first passes one, in steps. */
+function passes(values: Float32Array, from: number, to: number, value: number): number {
+  for (let k = from; k < to; k++) {
+    const [a, b] = [values[k] as number, values[k + 1] as number];
+    if ((a - value) * (b - value) <= 0 && a !== b) return k + (value - a) / (b - a);
+  }
+  return to;
+}
+
+/** Width of the edge in the middle of a profile, looked at softly by so many steps; null where there is none. */
+function widthAt(values: Float32Array, soft: number): number | null {
+  const seen = soft > 0 ? gaussianBlur(values, values.length, 1, soft) : values;
+  const changeAt = (k: number) => (seen[k + 1] as number) - (seen[k - 1] as number);
+  const near = Math.round(NEAR / STEP + soft);
+  let best = HALF;
+  for (let k = HALF - near; k <= HALF + near; k++) if (Math.abs(changeAt(k)) > Math.abs(changeAt(best))) best = k;
+  const [most, way] = [Math.abs(changeAt(best)), Math.sign(changeAt(best))];
+  let [from, to] = [best, best];
+  while (from > 1 && way * changeAt(from - 1) > ENDS * most) from--;
+  while (to < seen.length - 2 && way * changeAt(to + 1) > ENDS * most) to++;
+  // An edge that goes on to the end of what is looked at is none, or wider than can be told.
+  if (from <= 1 || to >= seen.length - 2) return null;
+  const [a, b] = [seen[from - 1] as number, seen[to + 1] as number];
+  if (Math.abs(b - a) < LEAST_CHANGE) return null;
+  const at = (share: number) => passes(seen, from - 1, to + 1, a + share * (b - a));
+  return CUT_OFF * STEP * (at(0.9) - at(0.1));
+}
+
+/** The same, looked at as softly as it allows, in widths; `blur` is what reading has softened it by, widths. */
+function edgeWidth(values: Float32Array, blur: number): number | null {
+  for (const look of LOOKS) {
+    const width = widthAt(values, look / STEP);
+    const looked = TEN_TO_NINETY * look;
+    if (width === null || (look > 0 && width < PLAINLY * looked)) continue;
+    return Math.sqrt(Math.max(0, width ** 2 - looked ** 2 - (TEN_TO_NINETY * blur) ** 2));
+  }
+  return null;
+}
+
+/**
+ * Stretches of the edges of named shapes, as they were wanted and as they were painted. Numbers lie on a grid that may be
+ * coarser than the planes of L*; both planes were softened by `blur`, widths.
+ */
+export function edgeStretches(grid: NumberedGrid, wanted: Plane, painted: Plane, blur: number): EdgeStretch[] {
+  const finer = wanted.width / grid.width;
+  return [...stretchesOf(grid).values()].flatMap((border): EdgeStretch[] => {
+    const { places, shape, neighbour } = border;
+    if (places.length < LEAST) return [];
+    const { x, y } = places[Math.floor(places.length / 2)] as (typeof places)[number];
+    const [own, made] = [wanted, painted].map((plane) => edgeWidth(profileOf(border, plane, finer), blur)) as [
+      number | null,
+      number | null,
+    ];
+    return [{ shape, neighbour, at: Math.floor(y) * grid.width + Math.floor(x), wanted: own, painted: made }];
+  });
+}
+
+/** Stretches that are needed to say how soft a shape is. */
+const LEAST_STRETCHES = 2;
+
+/** How soft the edges of each shape are as painted, in widths: the middle of all of its stretches; null where too few are seen. */
+export function softnessOf(stretches: readonly EdgeStretch[], shape: number): number | null {
+  const own = stretches.flatMap((s) => (s.shape === shape && s.painted !== null ? [s.painted] : []));
+  return own.length < LEAST_STRETCHES ? null : median(own);
+}

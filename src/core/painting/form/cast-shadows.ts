@@ -1,0 +1,165 @@
+/** Rules of cast shadows: they lighten and soften as they run away from what throws them, and none of them is a hole. */
+import { squaredDistances } from '../../raster/distance';
+import { maskOf } from '../../raster/zone';
+import { alongBorder, boxRound, type FormPlane, type FormShape, meanOf, shareBelow, type Side } from './form-plane';
+import type { Asked, FormRequest, FormRule } from './rule';
+
+/** A cast shadow with the near and the far third of its places. */
+interface Thrown {
+  readonly cast: FormShape;
+  readonly near: Int32Array;
+  readonly far: Int32Array;
+  readonly distance: Float64Array;
+}
+
+/** A shadow that reaches less far than this from its object, places from the near third to the far one, says nothing of distance. */
+const LEAST_FAR = 5;
+
+/** Every cast shadow whose object is seen, by the distance of its places from it. */
+function thrown(plane: FormPlane): Thrown[] {
+  const { width, height, shapes } = plane;
+  return shapes
+    .filter((s) => s.part === 'cast' && s.inside.length > 0)
+    .flatMap((cast): Thrown[] => {
+      const body = shapes.filter((s) => s.object === cast.object && s.part !== 'cast' && s.part !== 'ground');
+      if (body.every((s) => s.places.length === 0)) return [];
+      const mask = maskOf(Int32Array.from(body.flatMap((s) => [...s.places])), width * height);
+      const distance = squaredDistances(mask, width, height).map(Math.sqrt);
+      const byDistance = [...cast.inside].sort((a, b) => (distance[a] as number) - (distance[b] as number));
+      const third = Math.floor(byDistance.length / 3);
+      const [near, far] = [byDistance.slice(0, third), byDistance.slice(-third)];
+      const mean = (own: number[]) => own.reduce((s, i) => s + (distance[i] as number), 0) / own.length;
+      return third > 0 && mean(far) - mean(near) >= LEAST_FAR
+        ? [{ cast, near: Int32Array.from(near), far: Int32Array.from(far), distance }]
+        : [];
+    });
+}
+
+/** The cast shadow lightens by this share of what it does in the reference. */
+const LIGHTENS = 0.3;
+/** And it is told only where the reference lightens by this, L*. */
+const PLAINLY = 3;
+
+/** A hole is not told again as a shadow that does not lighten. */
+export const castNotLightening: FormRule = {
+  code: 'cast_not_lightening',
+  asks: (request) => {
+    const { plane } = request;
+    const holes = new Set(holesIn(request).map((h) => h.names[0]));
+    return thrown(plane)
+      .filter(({ cast }) => !holes.has(cast.name))
+      .map(({ cast, near, far }): Asked => {
+        const lightens = (side: Side) => meanOf(plane, side, far) - meanOf(plane, side, near);
+        const reference = lightens('wanted');
+        const limit = LIGHTENS * Math.max(0, reference);
+        return {
+          object: cast.object,
+          names: [cast.name],
+          value: lightens('painted'),
+          reference,
+          sense: 'at least',
+          limit,
+          margin: Math.max(0, PLAINLY - limit),
+          box: boxRound(plane, [cast]),
+        };
+      });
+  },
+};
+
+/** The far edge of a cast shadow is softer than the near one, by this at the least; told where the reference has more. */
+const SOFTER = { limit: 1.2, margin: 0.35 } as const;
+/** Stretches of its edge on either side that are needed to say anything. */
+const LEAST_STRETCHES = 3;
+
+const middle = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] as number;
+
+export const castEdgeHard: FormRule = {
+  code: 'cast_edge_hard',
+  asks: ({ plane, edges }) =>
+    thrown(plane).flatMap(({ cast, distance }): Asked[] => {
+      const body = new Set(plane.shapes.filter((s) => s.object === cast.object).map((s) => s.number));
+      const own = edges
+        .filter((e) => e.shape === cast.number && !body.has(e.neighbour))
+        .sort((a, b) => (distance[a.at] as number) - (distance[b.at] as number));
+      const third = Math.floor(own.length / 3);
+      if (third < LEAST_STRETCHES) return [];
+      const softer = (side: Side) =>
+        middle(own.slice(-third).map((e) => e[side])) / middle(own.slice(0, third).map((e) => e[side]));
+      return [
+        {
+          object: cast.object,
+          names: [cast.name],
+          value: softer('painted'),
+          reference: softer('wanted'),
+          sense: 'at least',
+          ...SOFTER,
+          box: boxRound(plane, [cast]),
+        },
+      ];
+    }),
+};
+
+/** A hole has less than this share of the reference's spread, and lies so near (steps) to the darkest of the painting. */
+const HOLE = { spread: 0.45, darkest: 0.4, least: 4 } as const;
+
+/** Cast shadows that are one flat dark, darker than they should be. */
+function holesIn({ plane, step }: FormRequest): Asked[] {
+  const everywhere = Int32Array.from(plane.numbers.keys());
+  const darkest = shareBelow(plane, 'painted', everywhere, 0.02);
+  return plane.shapes
+    .filter((s) => s.part === 'cast' && s.inside.length > 0)
+    .flatMap((cast): Asked[] => {
+      const spread = (side: Side) =>
+        shareBelow(plane, side, cast.inside, 0.9) - shareBelow(plane, side, cast.inside, 0.1);
+      const [painted, wanted] = [meanOf(plane, 'painted', cast.inside), meanOf(plane, 'wanted', cast.inside)];
+      if (painted > darkest + HOLE.darkest * step || painted > wanted - 0.5 * step) return [];
+      const limit = HOLE.spread * spread('wanted');
+      return [
+        {
+          object: cast.object,
+          names: [cast.name],
+          value: spread('painted'),
+          reference: spread('wanted'),
+          sense: 'at least',
+          limit,
+          margin: Math.max(0, HOLE.least - limit),
+          box: boxRound(plane, [cast]),
+        },
+      ];
+    });
+}
+
+export const blackHole: FormRule = { code: 'black_hole', asks: holesIn };
+
+/** What two lights leave dark is darker than what either of them does, told where the reference has it so by this, L*. */
+const DARKER = 2;
+
+export const overlapNotDarker: FormRule = {
+  code: 'overlap_not_darker',
+  asks: ({ plane, lights }) => {
+    if (lights < 2) return [];
+    const casts = plane.shapes.filter((s) => s.part === 'cast' && s.inside.length > 0);
+    return casts.flatMap((overlap): Asked[] => {
+      const beside = casts.filter(
+        (other) => other !== overlap && alongBorder(plane, overlap.places, other.places) !== null,
+      );
+      const lighter = (side: Side) =>
+        Math.min(...beside.map((other) => meanOf(plane, side, other.inside))) - meanOf(plane, side, overlap.inside);
+      // Of shadows that meet the overlap is the one that is darker than two others.
+      if (beside.length < 2 || lighter('wanted') < DARKER) return [];
+      return [
+        {
+          object: overlap.object,
+          names: [overlap.name, ...beside.map((s) => s.name)],
+          value: lighter('painted'),
+          reference: lighter('wanted'),
+          sense: 'at least',
+          limit: 0.2 * lighter('wanted'),
+          margin: 0,
+          box: boxRound(plane, [overlap]),
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,108 @@
+/** Rules about the steps that shapes are allotted, and about the edges of all of them together. */
+import { quantile } from '../../fitting/quantile';
+import { boxRound, type FormShape, meanOf, type Side, valuesOf } from './form-plane';
+import type { Asked, EdgeWidth, FormRequest, FormRule } from './rule';
+
+/** Half a step beyond those that it is allotted a shape is still in the nearest of them. */
+const WITHIN = 0.5;
+/** A little more is what a hand may miss. */
+const MISSES = 0.25;
+
+/** The step of a value, 1 the lightest, parts of steps between. */
+const stepOf = (lightness: number, lightest: number, step: number) => 1 + (lightest - lightness) / step;
+
+export const outsideSteps: FormRule = {
+  code: 'outside_steps',
+  asks: ({ plane, step, lightest }) =>
+    lightest === null
+      ? []
+      : plane.shapes.flatMap((shape): Asked[] => {
+          const { steps, inside } = shape;
+          if (!steps || inside.length === 0) return [];
+          const middle = (steps.from + steps.to) / 2;
+          const off = (side: Side) => stepOf(meanOf(plane, side, inside), lightest, step) - middle;
+          // Towards the side on which the painting lies.
+          const way = Math.sign(off('painted')) || 1;
+          const far = (steps.to - steps.from) / 2 + WITHIN;
+          return [
+            {
+              object: shape.object,
+              names: [shape.name],
+              value: way * off('painted'),
+              reference: way * off('wanted'),
+              sense: 'at most',
+              limit: far + MISSES,
+              margin: MISSES,
+              box: boxRound(plane, [shape]),
+            },
+          ];
+        }),
+};
+
+/** A step is used where this share of the places of allotted shapes is of it, and has to be where the reference has this much more. */
+const USED = { limit: 0.003, margin: 0.015 } as const;
+
+export const stepUnused: FormRule = {
+  code: 'step_unused',
+  asks: ({ plane, step, lightest }) => {
+    const own = plane.shapes.filter((s) => s.steps && s.inside.length > 0);
+    if (lightest === null || own.length === 0) return [];
+    const asked = new Set(own.flatMap(({ steps }) => (steps ? range(steps.from, steps.to) : [])));
+    return [...asked].flatMap((k): Asked[] => {
+      const of = own.filter((s) => s.steps && s.steps.from <= k && s.steps.to >= k);
+      const used = (side: Side) => {
+        const values = of.flatMap((s) => [...valuesOf(plane, side, s.places)]);
+        return values.filter((l) => Math.round(stepOf(l, lightest, step)) === k).length / Math.max(1, values.length);
+      };
+      return [
+        {
+          object: null,
+          names: of.map((s) => s.name),
+          value: used('painted'),
+          reference: used('wanted'),
+          sense: 'at least',
+          ...USED,
+          box: boxRound(plane, of),
+        },
+      ];
+    });
+  },
+};
+
+const range = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, k) => from + k);
+
+/** The softest edges are so many times wider than the hardest ones, and plainly more in the reference. */
+const ALIKE = { limit: 1.5, margin: 0.7 } as const;
+/** Edges between fewer pairs of shapes say nothing of all of them. */
+const LEAST_PAIRS = 4;
+
+/** One width for each pair of shapes that meet: the middle of its stretches. */
+function widthsOf(edges: readonly EdgeWidth[], side: Side): number[] {
+  const pairs = new Map<string, number[]>();
+  for (const edge of edges) {
+    const key = [edge.shape, edge.neighbour].sort((a, b) => a - b).join('-');
+    pairs.set(key, [...(pairs.get(key) ?? []), edge[side]]);
+  }
+  return [...pairs.values()].map((own) => quantile(own, 0.5));
+}
+
+export const edgesAlike: FormRule = {
+  code: 'edges_alike',
+  asks: ({ plane, edges }: FormRequest): Asked[] => {
+    const shapes: FormShape[] = plane.shapes.filter((s) => edges.some((e) => e.shape === s.number));
+    const widths = { wanted: widthsOf(edges, 'wanted'), painted: widthsOf(edges, 'painted') };
+    if (widths.wanted.length < LEAST_PAIRS || shapes.length === 0) return [];
+    const times = (side: Side) => quantile(widths[side], 0.9) / quantile(widths[side], 0.1);
+    return [
+      {
+        object: null,
+        names: [],
+        value: times('painted'),
+        reference: times('wanted'),
+        sense: 'at least',
+        ...ALIKE,
+        box: boxRound(plane, shapes),
+      },
+    ];
+  },
+};
