@@ -11,6 +11,7 @@ import { benchFit } from './mixing-speed';
 import { benchNotan } from './notan';
 import { benchPage } from './page';
 import { benchPainters } from './painters';
+import { benchForm } from './painting/form';
 import { benchNotThis } from './painting/not-this';
 import { benchPainting } from './painting/painting';
 import { benchSmallFaults } from './painting/small';
@@ -72,6 +73,7 @@ if (wanted('small-faults'))
     'small faults of paintings',
     await benchSmallFaults(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
   ]);
+if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);

@@ -255,6 +255,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
         },
       }),
       step: (ends.light - ends.dark) / 8,
+      lightest: ends.light,
       toleranceSteps: 0.5,
       expected: { exercise: null, student: null },
       target: targetOf(trial, blank, trial.way === 'corners' ? 2 : 0),

@@ -104,10 +104,15 @@ export const VERBS_HELP = {
   },
   'measure painting': {
     takes: 'PHOTO',
-    words: 'Measures a painting against the picture that it was painted from.',
+    words:
+      'Measures a painting against the picture that it was painted from, or, without one, by the rules of form alone.',
     options: {
-      reference: option('PICTURE', 'the picture that it was painted from'),
-      shapes: option('FILE', 'names of the picture’s shapes, JSON beside a picture of their labels'),
+      reference: option('PICTURE', 'the picture that it was painted from; from life unless said'),
+      shapes: option(
+        'FILE',
+        'names of the picture’s shapes, or of a painting’s from life, JSON beside a picture of labels',
+      ),
+      before: option('PHOTO', 'the same painting in an earlier state, framed in the same way'),
       key: option(oneOf(KEYS), 'where the values are to sit; full unless said'),
       push: option('PERCENT', 'how much further from the middle they are to be than in the picture; 0 unless said'),
       ...ENDS,

@@ -4,7 +4,7 @@ import { BadCorners } from '@/core/capture/open-corners';
 import { KEYS } from '@/core/exercise/judging';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { measurePaintingFile } from '@/workers/tasks/painting';
-import { BadArguments, callerPath, check, endsOption, needed, oneOf, pushOption, readOptions } from './arguments';
+import { BadArguments, callerPath, check, endsOption, oneOf, pushOption, readOptions } from './arguments';
 import { cardFrom, readable } from './files';
 import { targetFrom } from './target';
 
@@ -14,20 +14,19 @@ export async function measurePaintingVerb(args: readonly string[]): Promise<unkn
   if (positionals.length !== 1)
     throw new BadArguments(`measure painting needs one photograph, got ${positionals.length}.`);
   const ends = check(endsOption, values['ends'] ?? '96,20', '--ends');
-  const shapes = typeof values['shapes'] === 'string' ? values['shapes'] : null;
-  const named = {
-    file: positionals[0] ?? '',
-    reference: needed(values['reference'], '--reference'),
-    ...(shapes !== null && { shapes }),
-  };
-  for (const file of Object.values(named)) await readable(callerPath(file), file);
+  const file = positionals[0] ?? '';
+  const fileOf = (option: string) => (typeof values[option] === 'string' ? values[option] : undefined);
+  const [reference, shapes, before] = [fileOf('reference'), fileOf('shapes'), fileOf('before')];
+  for (const given of [file, reference, shapes, before])
+    if (given !== undefined) await readable(callerPath(given), given);
   const card = typeof values['profile'] === 'string' ? await cardFrom(values['profile']) : null;
   try {
     return await measurePaintingFile(
       {
-        file: callerPath(named.file),
-        reference: callerPath(named.reference),
-        ...(shapes !== null && { shapes: callerPath(shapes) }),
+        file: callerPath(file),
+        ...(reference !== undefined && { reference: callerPath(reference) }),
+        ...(shapes !== undefined && { shapes: callerPath(shapes) }),
+        ...(before !== undefined && { before: callerPath(before) }),
         ends,
         key: oneOf(KEYS, values['key'], '--key', 'full'),
         pushPercent: check(pushOption, values['push'] ?? '0', '--push'),

@@ -1,6 +1,6 @@
 /** Which features of a painting stand elsewhere than the whole has them: those that have a name, or what the picture's own parts suggest. */
 import type { Plane } from '../raster/between';
-import type { NamedShape } from './named-shapes';
+import type { FormShape } from './form/form-plane';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { squaredDistances } from '../raster/distance';
 import type { SlopedPlane } from './align';
@@ -58,21 +58,17 @@ function found(places: Int32Array, name: string | null, displaced: Displaced, { 
 }
 
 /** Of named shapes: each object as a whole, and each shape, which stands where its object does unless it plainly does not. */
-export function namedFeatures(
-  shapes: readonly NamedShape[],
-  named: readonly Int32Array[],
-  ground: Ground,
-): FoundFeature[] {
+export function namedFeatures(shapes: readonly FormShape[], ground: Ground): FoundFeature[] {
   const { reference, whole } = ground;
   const objects = new Map<string, number[]>();
   shapes.forEach(({ object }, k) => {
     objects.set(object, [...(objects.get(object) ?? []), k]);
   });
   return [...objects].flatMap(([object, members]) => {
-    const all = joined(members.map((k) => named[k] as Int32Array));
+    const all = joined(members.map((k) => (shapes[k] as FormShape).places));
     const together = standing(all, ground);
     const each = members.flatMap((k) => {
-      const places = named[k] as Int32Array;
+      const { places, name } = shapes[k] as FormShape;
       const alone = members.length === 1 ? together : standing(places, ground);
       const own = !together
         ? alone
@@ -81,7 +77,7 @@ export function namedFeatures(
           : together;
       if (!own) return [];
       const displacement = displacementOfPart(own.map, whole, places, reference);
-      return found(places, (shapes[k] as NamedShape).name, { ...own, displacement }, ground);
+      return found(places, name, { ...own, displacement }, ground);
     });
     return members.length > 1 && together ? [...found(all, object, together, ground), ...each] : each;
   });

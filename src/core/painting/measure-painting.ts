@@ -1,55 +1,47 @@
 /** Measures a painting against its reference: how the whole sits and how light it is, then what single parts are off by. */
-import { placedBetween } from '../capture/between-ends';
-import { type CaptureIssue, refuses } from '../capture/gate';
-import { lightnessOver } from '../capture/lightness-over';
-import { type Framing, openPainting } from '../capture/open-painting';
+import { refuses } from '../capture/gate';
+import type { Framing } from '../capture/open-painting';
 import type { MeasureTools } from '../capture/tools';
-import { type BoxMm, grow } from '../geometry/box';
+import type { BoxMm } from '../geometry/box';
 import { withIds } from '../geometry/place-ids';
 import type { ShareBox } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
-import { onGrid } from '../raster/on-grid';
 import { outlineOf } from '../raster/outline';
 import type { Photo } from '../raster/photo';
 import { maskOf, placesOfNumbers } from '../raster/zone';
 import { accentsOf, curvedLines, lined } from './accents';
 import { type Affine, registrationOf } from './affine';
-import { sloped } from './align';
-import { alignWhole } from './align-whole';
+import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
 import { extentsOf } from './extents';
-import { type FoundFeature, namedFeatures, rimsOf, unnamedFeatures } from './features';
-import { localContrast } from './local-contrast';
-import { misfitOf, unpaintedIssue } from './misfit';
+import { rimsOf } from './features';
+import { brokenRules } from './form/rules';
+import { type LaidPainting, layPainting } from './lay-painting';
 import { nameOfPlaces, readShapes } from './named-shapes';
-import { laidOn, laidWith, readParts } from './read-parts';
-import { BLUR, endsOf, GRID, type PaintingReference, percentilesOf, shrunkTo, someOf } from './reference';
+import { laidOn } from './read-parts';
+import { nothingRead, readPainting, SMOOTH } from './read-painting';
+import { type PaintingReference, percentilesOf } from './reference';
 import { regionsOf } from './regions';
-import { PAINTING_RESULT_VERSION, type PaintingResult } from './result';
-import { curved, onCurve, type ValueCurve, valueCurve } from './value-curve';
+import type { PaintingResult } from './result';
+import { onCurve, type ValueCurve } from './value-curve';
 import { withoutFrame } from './without-frame';
 
 export interface PaintingRequest extends Framing {
   readonly reference: PaintingReference;
   /** What a step of the exercise is, L*. */
   readonly step: number;
+  /** Its lightest step, L*. */
+  readonly lightest: number;
   /** How many steps a part may be off by. */
   readonly toleranceSteps: number;
 }
 
 export interface PaintingMeasured {
   readonly result: PaintingResult;
+  /** Its lightness as it was compared; null where it was not. */
+  readonly plane: Plane | null;
   /** The painting's lightness on the places of its reference, to be looked at; null where it was not laid on it. */
   readonly laid: Plane | null;
 }
-
-/** Samples across the longer side. */
-const SAMPLES = 640;
-/** Grain is smoothed by this share of the longer side. */
-const SMOOTH = 0.0015;
-/** The outermost samples: the frame's line, and paper where a hand wavered. */
-const RIM = 3;
-/** What stands further from its place than this, widths, is read where it stands. */
-const ASTRAY = 0.006;
 
 /** And what stands further than this has an outline that no part of the painting is judged by. */
 const PLAINLY_ASTRAY = 0.0125;
@@ -67,10 +59,6 @@ function wholeOf(curve: ValueCurve): NonNullable<PaintingResult['overall']> {
     contrast: (last.painted - first.painted) / Math.max(1e-6, last.target - first.target),
   };
 }
-
-/** In relative mode nothing is known of light and dark: a painting is put where its reference is, and its curve takes the rest. */
-const placedAs = (painting: Plane, { ends }: PaintingReference): ((l: number) => number) =>
-  placedBetween(endsOf(painting), ends);
 
 /** A map onto what was read, as one onto all that was painted. */
 function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affine {
@@ -91,22 +79,57 @@ function outlineIn(places: Int32Array, box: ShareBox, grid: Plane): [number, num
 const shareOf = (places: Int32Array, marked: Uint8Array): number =>
   places.reduce((s, i) => s + (marked[i] as number), 0) / Math.max(1, places.length);
 
-/** What was painted on places so fine that thin lines show; where nothing was, it is as it should be. */
-function finely(
-  { fine, coarse }: PaintingReference,
-  painting: Plane,
-  map: Affine,
-  astray: readonly FoundFeature[],
-  wanted: Float32Array,
-): Plane {
-  const { width, height } = fine;
-  const features = astray.map(({ map: own, places }) => ({
-    map: own,
-    mask: onGrid(maskOf(places, coarse.data.length), coarse, fine),
-  }));
-  const { data } = laidWith(painting, map, features, width, height);
-  for (let i = 0; i < data.length; i++) if (Number.isNaN(data[i])) data[i] = wanted[i] as number;
-  return { width, height, data };
+/** Parts that are off beside the rest, but for those that only lie along what stands elsewhere. */
+function regionsIn(
+  { coarse, shapes }: PaintingReference,
+  { astray, map, parts, curve }: LaidPainting,
+  { step, toleranceSteps }: PaintingRequest,
+): PaintingResult['regions'] {
+  const plainly = astray.filter(({ told }) => Math.hypot(told.dx, told.dy) > PLAINLY_ASTRAY);
+  const rims = rimsOf(plainly, map, coarse);
+  const placesOfParts = placesOfNumbers(parts.cut.partOf, 0, parts.cut.count);
+  return withIds(
+    regionsOf(parts, curve, toleranceSteps * step).flatMap(({ parts: own, ...region }) => {
+      const places = placesOf(placesOfParts, own);
+      if (shareOf(places, rims) >= MOSTLY) return [];
+      return [
+        {
+          ...region,
+          shape: shapes && nameOfPlaces(shapes, places, coarse),
+          outline: outlineIn(places, region.box, coarse),
+          deltaSteps: region.deltaLightness / step,
+        },
+      ];
+    }),
+  );
+}
+
+/** How soft edges are, asked only where shapes have names. */
+const edgesIn = ({ coarse, shapes, numbers, lines }: PaintingReference, { fine }: LaidPainting): EdgeStretch[] =>
+  shapes ? edgeStretches({ width: coarse.width, height: coarse.height, numbers }, lines, fine, SMOOTH) : [];
+
+/** Rules of form that are broken; `lightest` is that of the exercise, null where nothing is known of light and dark. */
+function rulesIn(
+  { coarse, shapes, numbers, named }: PaintingReference,
+  { coarse: painted }: LaidPainting,
+  edges: readonly EdgeStretch[],
+  step: number,
+  lightest: number | null,
+): PaintingResult['rules'] {
+  if (!shapes) return [];
+  const { width, height } = coarse;
+  return withIds(
+    brokenRules({
+      plane: { width, height, numbers, wanted: coarse.data, painted: painted.data, shapes: named },
+      step,
+      lights: shapes.lights,
+      ruleWins: shapes.ruleWins,
+      edges: edges.flatMap(({ wanted: own, painted: made, ...at }) =>
+        own !== null && made !== null ? [{ ...at, wanted: own, painted: made }] : [],
+      ),
+      lightest,
+    }),
+  );
 }
 
 /**
@@ -118,87 +141,40 @@ export async function measurePainting(
   request: PaintingRequest,
   tools: MeasureTools,
 ): Promise<PaintingMeasured> {
-  tools.onStage?.('finding the sheet');
-  const { base, issues, found } = await openPainting(photo, request, tools);
-  const nothing = (more: readonly CaptureIssue[] = []): PaintingResult => ({
-    version: PAINTING_RESULT_VERSION,
-    kind: 'painting',
-    capture: { ...base, accepted: false, uncertainty: null, issues: [...issues, ...more] },
-    step: request.step,
-    registration: null,
-    overall: null,
-    regions: [],
-    displacements: [],
-    accents: [],
-    extents: [],
-    shapes: [],
-    range: null,
-    frame: null,
-  });
-  if (!found) return { result: nothing(), laid: null };
-  tools.onStage?.('reading the steps');
-  const { reference } = request;
-  const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
-  const box = grow(found.box, -RIM * apart);
-  const read = lightnessOver(photo, found.calibration, box, apart, SMOOTH * SAMPLES);
-  const unpainted = unpaintedIssue(someOf(read));
-  if (unpainted) return { result: nothing([unpainted]), laid: null };
-  const placed = found.relative ? placedAs(read, reference) : (l: number) => l;
-  const whole = found.relative ? { ...read, data: read.data.map(placed) } : read;
-  const { painting, frame } = withoutFrame(whole, reference);
-  const paintedOn = frame ? box : found.box;
+  const { reference, step } = request;
+  const opened = await readPainting(photo, request, reference.ends, tools);
+  const { base, issues, painting: read } = opened;
+  if (!read) return { result: nothingRead(opened, step), plane: null, laid: null };
+  const { painting, frame } = withoutFrame(read.plane, reference);
+  const paintedOn = frame ? read.read : read.box;
   tools.onStage?.('comparing');
-  const { map, likeness } = alignWhole(reference.sizes, painting);
-  const misfit = misfitOf(reference.sizes.rough, painting, likeness);
-  if (misfit) return { result: nothing([misfit]), laid: null };
-  const { coarse, shapes } = reference;
-  const twice = shrunkTo(painting, 2 * GRID, reference.target);
-  const ground = {
-    reference: reference.contrast,
-    painting: sloped(localContrast(shrunkTo(twice, GRID, reference.target), BLUR)),
-    values: { reference: reference.lines, painting },
-    whole: map,
+  const laid = layPainting(reference, painting, read.relative ? 'camera' : 'painting');
+  if ('misfit' in laid) return { result: nothingRead(opened, step, [laid.misfit]), plane: null, laid: null };
+  const { map, curve, features } = laid;
+  const edges = edgesIn(reference, laid);
+  const edgeMm = (number: number) => {
+    const widths = softnessOf(edges, number);
+    return widths === null || read.relative ? null : widths * paintedOn.widthMm;
   };
-  const features = shapes
-    ? namedFeatures(shapes.shapes, reference.named, ground)
-    : unnamedFeatures(reference.candidates, ground);
-  const astray = features.filter(({ told }) => Math.hypot(told.dx, told.dy) > ASTRAY);
-  const masked = astray.map(({ map: own, places }) => ({ map: own, mask: maskOf(places, coarse.data.length) }));
-  const lies = laidWith(twice, map, masked, coarse.width, coarse.height);
-  const parts = readParts(coarse, lies);
-  const curve = valueCurve(parts.parts, found.relative ? 'camera' : 'painting');
-  const wanted = { ...reference.fine, data: curved(curve, reference.fine.data) };
-  const painted = finely(reference, painting, map, astray, wanted.data);
-  const rims = rimsOf(
-    astray.filter(({ told }) => Math.hypot(told.dx, told.dy) > PLAINLY_ASTRAY),
-    map,
-    coarse,
-  );
-  const placesOfParts = placesOfNumbers(parts.cut.partOf, 0, parts.cut.count);
-  const regions = regionsOf(parts, curve, request.toleranceSteps * request.step)
-    .map((region) => ({ ...region, places: placesOf(placesOfParts, region.parts) }))
-    .filter(({ places }) => shareOf(places, rims) < MOSTLY);
   return {
     result: {
-      ...nothing(),
-      capture: { ...base, accepted: !refuses(issues), uncertainty: found.uncertainty(50), issues },
-      registration: registrationOf(onWhole(map, box, paintedOn), reference.target.height / reference.target.width),
-      overall: wholeOf(curve),
-      regions: withIds(
-        regions.map(({ parts: _, places, ...r }) => ({
-          ...r,
-          shape: shapes && nameOfPlaces(shapes, places, coarse),
-          outline: outlineIn(places, r.box, coarse),
-          deltaSteps: r.deltaLightness / request.step,
-        })),
+      ...nothingRead(opened, step),
+      capture: { ...base, accepted: !refuses(issues), uncertainty: read.uncertainty(50), issues: [...issues] },
+      registration: registrationOf(
+        onWhole(map, read.read, paintedOn),
+        reference.target.height / reference.target.width,
       ),
+      overall: wholeOf(curve),
+      regions: regionsIn(reference, laid, request),
       displacements: withIds(features.map(({ told }) => told)),
-      accents: withIds(accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, painted))),
-      extents: shapes ? withIds(extentsOf(shapes, wanted, painted)) : [],
-      shapes: shapes ? readShapes(shapes.shapes, reference.named, coarse, lies, (t) => onCurve(curve, t)) : [],
+      accents: withIds(accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, laid.fine))),
+      extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.fine)) : [],
+      shapes: readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm),
+      rules: rulesIn(reference, laid, edges, step, read.relative ? null : request.lightest),
       range: { student: percentilesOf(painting), reference: reference.percentiles },
       frame,
     },
+    plane: painting,
     laid: laidOn(painting, map, reference.target.width, reference.target.height, 'edge'),
   };
 }

@@ -55,25 +55,24 @@ export function nameOfPlaces(
   return names[most]?.name ?? null;
 }
 
-/** Places of a shape that are read: well inside it where it is thick enough, else along its middle. */
-export function insideOf(places: Int32Array, grid: { width: number; height: number }): Int32Array {
+/** Places of a shape that are read: `meeting` places inside it where it is thick enough, else along its middle. */
+export function insideOf(places: Int32Array, grid: { width: number; height: number }, meeting = MEETING): Int32Array {
   const far = depthsOf(places, grid);
   let deepest = 0;
   for (const d of far) deepest = Math.max(deepest, d);
-  const least = Math.min(MEETING, 0.7 * deepest);
+  const least = Math.min(meeting, 0.7 * deepest);
   return places.filter((_, k) => (far[k] as number) >= least);
 }
 
 /** Each named shape: what it was to be, what it became, and what the curve of the whole leaves of that. Null where it can't be read. */
 export function readShapes(
-  shapes: readonly NamedShape[],
-  named: readonly Int32Array[],
+  shapes: readonly { readonly name: string; readonly places: Int32Array }[],
   target: Plane,
   painted: Plane,
   onCurve: (target: number) => number,
+  edgeMm: (number: number) => number | null,
 ): PaintingResult['shapes'] {
-  return shapes.flatMap(({ name }, k): PaintingResult['shapes'] => {
-    const places = named[k] as Int32Array;
+  return shapes.flatMap(({ name, places }, k): PaintingResult['shapes'] => {
     const around = boxOfPlaces(places, target.width);
     if (!around) return [];
     const box = shareBox(around, target);
@@ -85,7 +84,7 @@ export function readShapes(
       wanted += target.data[i] as number;
       became += l;
     }
-    const own = { name, box, area: places.length / target.data.length };
+    const own = { name, box, area: places.length / target.data.length, edgeMm: edgeMm(k + 1) };
     if (n === 0)
       return [{ ...own, lightness: null, target: meanOver(target, places), deltaLightness: null, residual: null }];
     const [t, l] = [wanted / n, became / n];

@@ -3,10 +3,10 @@ import type { Ends } from '../exercise/scale';
 import { quantiles } from '../fitting/quantile';
 import { type Plane, shrunk } from '../raster/between';
 import { onGrid } from '../raster/on-grid';
-import { placesOfNumbers } from '../raster/zone';
 import type { OpenCv } from '../vision/opencv';
 import { type Lined, softened } from './accents';
 import { type SizedReference, sizedReference } from './align-whole';
+import { type FormShape, formShapes } from './form/form-plane';
 import { candidatesOf } from './features';
 import { localContrast } from './local-contrast';
 import type { ShapePlane } from './named-shapes';
@@ -24,8 +24,9 @@ export interface PaintingReference extends SeenReference {
   /** The target squinted at, and how it stands out of its surroundings there. */
   readonly coarse: Plane;
   readonly contrast: Plane;
-  /** Places of the coarse grid that each named shape has; without names, those of parts that could be a feature. */
-  readonly named: readonly Int32Array[];
+  /** Which named shape each place of the coarse grid is of, and the shapes there; without names, parts that could be a feature. */
+  readonly numbers: Uint8Array;
+  readonly named: readonly FormShape[];
   readonly candidates: readonly Int32Array[];
   /** The target so fine that thin lines show, and as soft as a painting is read. */
   readonly fine: Plane;
@@ -82,11 +83,13 @@ export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingRefe
   const { lightness, target, shapes } = seen;
   const coarse = shrunkTo(target, GRID, target);
   const fine = shrunkTo(target, FINE, target);
+  const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
   return {
     ...seen,
     coarse,
     contrast: localContrast(coarse, BLUR),
-    named: shapes ? placesOfNumbers(onGrid(shapes.shapeOf, shapes, coarse), 1, shapes.shapes.length) : [],
+    numbers,
+    named: formShapes(numbers, coarse, shapes?.shapes ?? []),
     candidates: shapes ? [] : candidatesOf(coarse),
     fine,
     lines: softened(cv, fine),

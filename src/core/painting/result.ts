@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { captureSchema } from '../capture/capture-result';
 import { shareBoxSchema } from '../geometry/share-box';
 import { registrationSchema } from './affine';
+import { FORM_CODES } from './form/rule';
 
 /** What can be the matter with a thin line, and with how far a shape reaches. */
 export const ACCENT_KINDS = ['missing', 'weak', 'extra', 'thin', 'wide'] as const;
@@ -66,28 +67,32 @@ export const paintingResultSchema = z.object({
    * Thin lines that are not as the reference has them, or that only the painting has. `light`: lighter than what lies about it;
    * `amount`: how much of it there is where 1 is all that should be, and of an extra one how much of it the reference has.
    */
-  accents: z.array(
-    z.object({
-      id: z.string(),
-      box: shareBoxSchema,
-      kind: z.enum(ACCENT_KINDS),
-      light: z.boolean(),
-      amount: z.number(),
-    }),
-  ),
+  accents: z
+    .array(
+      z.object({
+        id: z.string(),
+        box: shareBoxSchema,
+        kind: z.enum(ACCENT_KINDS),
+        light: z.boolean(),
+        amount: z.number(),
+      }),
+    )
+    .default([]),
   /**
    * Shapes that grew or shrank within their object (`by`: share of their width), or that are full of detail (`by`: L* that it
    * is livelier by).
    */
-  extents: z.array(
-    z.object({
-      id: z.string(),
-      box: shareBoxSchema,
-      name: z.string().nullable(),
-      kind: z.enum(EXTENT_KINDS),
-      by: z.number(),
-    }),
-  ),
+  extents: z
+    .array(
+      z.object({
+        id: z.string(),
+        box: shareBoxSchema,
+        name: z.string().nullable(),
+        kind: z.enum(EXTENT_KINDS),
+        by: z.number(),
+      }),
+    )
+    .default([]),
   /** Named shapes, each as it was read. */
   shapes: z.array(
     z.object({
@@ -95,13 +100,45 @@ export const paintingResultSchema = z.object({
       box: shareBoxSchema,
       area: z.number(),
       lightness: lightness.nullable(),
-      target: lightness,
+      /** Null where there is no reference. */
+      target: lightness.nullable(),
       deltaLightness: z.number().nullable(),
       residual: z.number().nullable(),
+      /** How soft its edges are, from 10 to 90 percent of the change across them; null where that is not known. */
+      edgeMm: z.number().nullable().default(null),
     }),
   ),
+  /** Rules of form that it breaks and its reference does not, unless the rules win. */
+  rules: z
+    .array(
+      z.object({
+        id: z.string(),
+        code: z.enum(FORM_CODES),
+        object: z.string().nullable(),
+        /** The shapes that it is about. */
+        names: z.array(z.string()).readonly(),
+        value: z.number(),
+        limit: z.number(),
+        box: shareBoxSchema,
+      }),
+    )
+    .default([]),
   /** Lightness that 5, 50 and 95 percent of each lie below; the reference's own, not mapped to paint. */
-  range: z.object({ student: percentiles, reference: percentiles }).nullable(),
+  range: z.object({ student: percentiles, reference: percentiles.nullable() }).nullable(),
+  /** What changed since a photograph of an earlier state of the same painting; null where there is none. */
+  rescue: z
+    .object({
+      /** Share of the area that was painted over. */
+      repainted: z.number(),
+      /** Change of what lies between the darkest and the lightest twentieth, L*. */
+      range: z.number(),
+      /** Change of the share that lies in the middle third of what paint reaches. */
+      crowding: z.number(),
+      /** Change of the mean contrast between neighbours, L*. */
+      contrast: z.number(),
+    })
+    .nullable()
+    .default(null),
   /** A dark frame that was painted round the picture and left out; null where there is none. */
   frame: z.object({ lightness }).nullable(),
 });

@@ -26,7 +26,9 @@ export const samplePainting = (more: Partial<PaintingResult> = {}): PaintingResu
   accents: [],
   extents: [],
   shapes: [],
+  rules: [],
   range: { student: { p5: 26, p50: 60, p95: 94 }, reference: { p5: 20, p50: 58, p95: 96 } },
+  rescue: null,
   frame: null,
   ...more,
 });

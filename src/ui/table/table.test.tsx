@@ -100,6 +100,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
         target: 52,
         deltaLightness: 18,
         residual: 18,
+        edgeMm: null,
       },
     ],
   });

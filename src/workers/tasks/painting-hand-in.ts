@@ -57,6 +57,7 @@ export async function measurePaintingHandIn(
       {
         reference,
         step: pictureStep(keyedEnds(ends, key)),
+        lightest: keyedEnds(ends, key).light,
         toleranceSteps,
         target: targetIn(photo, task.target),
         expected,

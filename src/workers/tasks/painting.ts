@@ -5,8 +5,11 @@ import type { Judging } from '@/core/exercise/judging';
 import { keyedEnds, pictureStep } from '@/core/exercise/key';
 import type { Ends } from '@/core/exercise/scale';
 import { defaultTerms, kindsOnSheetOf } from '@/core/kinds/table';
+import { measureFromLife } from '@/core/painting/from-life';
 import { measurePainting } from '@/core/painting/measure-painting';
-import { paintingReference, type SeenReference } from '@/core/painting/reference';
+import { readPainting } from '@/core/painting/read-painting';
+import { endsOf, paintingReference, type SeenReference } from '@/core/painting/reference';
+import { rescueOf } from '@/core/painting/rescue';
 import type { ShapePlane } from '@/core/painting/named-shapes';
 import type { PaintingResult } from '@/core/painting/result';
 import { luminancePlane, softLightness } from '@/core/reference/luminance-plane';
@@ -19,7 +22,10 @@ import { shapesFrom } from './shapes-file';
 
 export interface PaintingTask {
   readonly file: string;
-  readonly reference: string;
+  /** The picture that it was painted from; none from life. */
+  readonly reference?: string;
+  /** A photograph of the same painting in an earlier state, framed in the same way. */
+  readonly before?: string;
   /** JSON that names the shapes of the reference, beside a picture of their labels. */
   readonly shapes?: string;
   readonly ends: Ends;
@@ -34,7 +40,10 @@ const FRAMED = kindsOnSheetOf(defaultTerms('monochrome-painting'));
 const TOLERANCE_STEPS = 0.5;
 const LEAST_SIDE_PX = 32;
 
-async function referenceFrom({ reference, shapes, ends, key, pushPercent }: PaintingTask): Promise<SeenReference> {
+async function referenceFrom(
+  reference: string,
+  { shapes, ends, key, pushPercent }: PaintingTask,
+): Promise<SeenReference> {
   const plane = await withPhoto(reference, null, (photo) => luminancePlane(photo));
   if (Math.min(plane.width, plane.height) < LEAST_SIDE_PX)
     throw new UnusablePicture(
@@ -50,29 +59,49 @@ async function referenceFrom({ reference, shapes, ends, key, pushPercent }: Pain
   };
 }
 
+/** Of a painting from life its shapes lie on the painting itself, whatever its proportion. */
+const shapesFromLife = ({ shapes }: PaintingTask): Promise<ShapePlane | null> =>
+  shapes === undefined ? Promise.resolve(null) : shapesFrom(shapes, null);
+
 /** Throws UnusablePicture when a file can't be used; BadCorners and WrongCard on what was given beside the photograph. */
 export async function measurePaintingFile(
   task: PaintingTask,
   onStage?: (stage: Stage) => void,
 ): Promise<PaintingResult> {
   onStage?.('opening the picture');
-  const seen = await referenceFrom(task);
+  const { ends, key, target, card } = task;
+  const keyed = keyedEnds(ends, key);
+  const seen = task.reference === undefined ? null : await referenceFrom(task.reference, task);
+  const ownShapes = seen ? null : await shapesFromLife(task);
   const { cv } = await loadOpenCv();
-  const { ends, target, card } = task;
-  const { result } = await withPhoto(task.file, null, (photo) =>
-    measurePainting(
-      photo,
-      {
-        reference: paintingReference(cv, seen),
-        step: pictureStep(keyedEnds(ends, task.key)),
-        toleranceSteps: TOLERANCE_STEPS,
-        target,
-        expected: { exercise: null, student: null },
-        sheetKinds: FRAMED,
-        ...(card && { card }),
-      },
-      { cv, readQr, ...(onStage && { onStage }) },
-    ),
+  const tools = { cv, readQr, ...(onStage && { onStage }) };
+  const framing = {
+    target,
+    expected: { exercise: null, student: null },
+    sheetKinds: FRAMED,
+    ...(card && { card }),
+  };
+  const step = pictureStep(keyed);
+  const { result, plane } = await withPhoto(task.file, null, (photo) =>
+    seen
+      ? measurePainting(
+          photo,
+          {
+            ...framing,
+            reference: paintingReference(cv, seen),
+            step,
+            lightest: keyed.light,
+            toleranceSteps: TOLERANCE_STEPS,
+          },
+          tools,
+        )
+      : measureFromLife(photo, { ...framing, shapes: ownShapes, ends: keyed, step }, tools),
   );
-  return result;
+  if (task.before === undefined || !plane) return result;
+  const earlier = await withPhoto(task.before, null, (photo) => readPainting(photo, framing, endsOf(plane), tools));
+  if (!earlier.painting) {
+    const why = earlier.issues[0]?.say ?? 'nothing could be read on it.';
+    throw new UnusablePicture(`The photograph of the state before can’t be used: ${why}`);
+  }
+  return { ...result, rescue: rescueOf(earlier.painting.plane, plane, keyed) };
 }

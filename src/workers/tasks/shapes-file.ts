@@ -29,10 +29,10 @@ export const shapesFileSchema = z.object({
     .min(1, 'it names no shape'),
 });
 
-/** The shapes of a file. Throws UnusablePicture with what is wrong with it. */
+/** The shapes of a file; they lie on a picture of the proportion of `grid`, if there is one. Throws UnusablePicture with what is wrong with it. */
 export async function shapesFrom(
   file: string,
-  grid: { readonly width: number; readonly height: number },
+  grid: { readonly width: number; readonly height: number } | null,
 ): Promise<ShapePlane> {
   const wrong = (what: string) => new UnusablePicture(`The file of shapes can’t be used: ${what}.`);
   let given: unknown;
@@ -54,7 +54,7 @@ export async function shapesFrom(
     .catch(() => {
       throw wrong(`“${labels}” is no picture`);
     });
-  if (Math.abs((info.width * grid.height) / (info.height * grid.width) - 1) > 0.02)
+  if (grid && Math.abs((info.width * grid.height) / (info.height * grid.width) - 1) > 0.02)
     throw wrong('the picture of labels has other proportions than the reference');
   const number = new Map(shapes.map((s, k) => [s.label, k + 1]));
   return {

@@ -1,6 +1,7 @@
 /** What is said of a painting, from what was measured of it. */
 import { SAMPLE_CAPTURE } from '../../capture/sample-capture';
 import type { PaintingResult } from '../../painting/result';
+import { FORM_CODES } from '../../painting/form/rule';
 import { sampleFeature, samplePainting, sampleRegion } from '../../painting/sample-result';
 import { findingSchema } from '../finding';
 import { critiquePainting } from './critique';
@@ -165,4 +166,26 @@ test('said to a student there are no percentages, codes or paths of names', () =
   ];
   expect(all.length).toBeGreaterThan(4);
   for (const { say, do: act } of all) expect(`${say} ${act}`).not.toMatch(/[%>_*]/);
+});
+
+test('each rule of form is told in words of the studio, with the figures in the evidence', () => {
+  for (const code of FORM_CODES) {
+    const box = { x: 0.1, y: 0.1, width: 0.3, height: 0.3 };
+    const names = ['jug > shadow side', 'jug > lit side'];
+    const told = fixes({ rules: [{ id: '5.5', code, object: 'jug', names, value: 1.234, limit: 0, box }] });
+    expect(told.map((f) => [f.code, f.evidence])).toEqual([['form_broken', { value: 1.23, limit: 0 }]]);
+    expect(told[0]?.say).not.toMatch(/[_%>]|\d/);
+    expect(told[0]?.do).toBeTruthy();
+  }
+});
+
+test('of many broken rules the heaviest are told, each with a key of its own', () => {
+  const rules = FORM_CODES.map((code) => ({
+    ...{ id: '5.5', code, object: 'jug', names: ['jug'], value: 1, limit: 0 },
+    box: { x: 0, y: 0, width: 0.5, height: 0.5 },
+  }));
+  const told = fixes({ rules });
+  expect(told.length).toBe(5);
+  expect(new Set(told.map((f) => f.key)).size).toBe(5);
+  expect(told[0]?.say).toContain('the shadow is as light as some of the light');
 });

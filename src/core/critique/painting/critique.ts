@@ -4,6 +4,7 @@ import type { Finding } from '../finding';
 import { drafted, type Register, type Rules } from '../rule';
 import { DRAWING_RULES } from './drawing-rules';
 import type { PaintingFacts, PaintingReading } from './facts';
+import { FORM_RULES } from './form-rules';
 import { SHAPE_RULES } from './shape-rules';
 import { VALUE_RULES } from './value-rules';
 import { PAINTING_WORDS } from './words';
@@ -13,6 +14,7 @@ const { drawing_holds, ...drawingRules } = DRAWING_RULES;
 const RULES: Rules<PaintingReading, PaintingFacts> = {
   drawing_holds,
   ...VALUE_RULES,
+  ...FORM_RULES,
   ...SHAPE_RULES,
   ...drawingRules,
 };

@@ -4,6 +4,7 @@ import type { PaintingResult } from '../../painting/result';
 export type OffPart = PaintingResult['regions'][number];
 export type LineOff = PaintingResult['accents'][number];
 export type ExtentOff = PaintingResult['extents'][number];
+export type BrokenForm = PaintingResult['rules'][number];
 export type Moved = PaintingResult['displacements'][number];
 export type Sits = NonNullable<PaintingResult['registration']>;
 
@@ -50,6 +51,10 @@ export interface ExtentFacts {
   readonly steps: number;
 }
 
+export interface FormFacts {
+  readonly rule: BrokenForm;
+}
+
 export interface LineFacts {
   readonly line: LineOff;
 }
@@ -65,6 +70,7 @@ export interface PaintingFacts {
   readonly part_off: PartFacts;
   readonly extent_off: ExtentFacts;
   readonly line_off: LineFacts;
+  readonly form_broken: FormFacts;
   readonly feature_moved: MovedFacts;
   readonly picture_moved: Sits;
   readonly picture_turned: Sits;

@@ -3,6 +3,7 @@ import type { ShareBox } from '../../geometry/share-box';
 import { inSteps } from '../amounts';
 import { capital, massName, place, whither } from '../naming';
 import type { Catalogue, Register, Words } from '../rule';
+import { formBroken } from './form-words';
 import type { ExtentFacts, LineFacts, MovedFacts, PaintingFacts, RangeFacts, Sits, Way, WholeFacts } from './facts';
 
 /** Nothing of a painting goes by the class's own numbers. */
@@ -140,6 +141,7 @@ const STUDIO: Catalogue<PaintingFacts, NoNames> = {
   part_off: partOff,
   extent_off: extentOff,
   line_off: lineOff,
+  form_broken: formBroken,
   feature_moved: featureMoved,
   picture_moved: {
     say: ({ shift }) => `The whole picture sits ${whither(shift)}; its shapes are judged as if it did not.`,

@@ -100,11 +100,11 @@ export const castEdgeHard: FormRule = {
     }),
 };
 
-/** A hole has less than this share of the reference's spread, and lies so near (steps) to the darkest of the painting. */
-const HOLE = { spread: 0.45, darkest: 0.4, least: 4 } as const;
+/** A hole has less than this share of the reference's spread, and lies so near (steps) to the darkest of the painting; from life less than this, L*. */
+const HOLE = { spread: 0.45, darkest: 0.4, least: 4, fromLife: 2 } as const;
 
 /** Cast shadows that are one flat dark, darker than they should be. */
-function holesIn({ plane, step }: FormRequest): Asked[] {
+function holesIn({ plane, step, fromLife }: FormRequest): Asked[] {
   const everywhere = Int32Array.from(plane.numbers.keys());
   const darkest = shareBelow(plane, 'painted', everywhere, 0.02);
   return plane.shapes
@@ -113,8 +113,9 @@ function holesIn({ plane, step }: FormRequest): Asked[] {
       const spread = (side: Side) =>
         shareBelow(plane, side, cast.inside, 0.9) - shareBelow(plane, side, cast.inside, 0.1);
       const [painted, wanted] = [meanOf(plane, 'painted', cast.inside), meanOf(plane, 'wanted', cast.inside)];
-      if (painted > darkest + HOLE.darkest * step || painted > wanted - 0.5 * step) return [];
-      const limit = HOLE.spread * spread('wanted');
+      const asDark = fromLife === true || painted <= wanted - 0.5 * step;
+      if (painted > darkest + HOLE.darkest * step || !asDark) return [];
+      const limit = fromLife ? HOLE.fromLife : HOLE.spread * spread('wanted');
       return [
         {
           object: cast.object,

@@ -2,8 +2,8 @@
 import { quantile } from '../../fitting/quantile';
 import type { ShareBox } from '../../geometry/share-box';
 import { boxOfPlaces, shareBox } from '../../raster/box-of-places';
-import { zoneOf } from '../../raster/zone';
-import type { FormPart, NamedShape } from '../named-shapes';
+import { placesOfNumbers, zoneOf } from '../../raster/zone';
+import { type FormPart, insideOf, type NamedShape } from '../named-shapes';
 
 export interface FormShape extends NamedShape {
   /** Number from 1, as places have it. */
@@ -22,6 +22,22 @@ export interface FormPlane {
   readonly painted: Float32Array;
   readonly shapes: readonly FormShape[];
 }
+
+/** So near to its outline, places, hands and brushes of two shapes mix. */
+const MEETING = 2.5;
+
+/** Named shapes on a grid that holds their numbers, as rules of form see them. */
+export const formShapes = (
+  numbers: Uint8Array,
+  grid: { readonly width: number; readonly height: number },
+  named: readonly NamedShape[],
+): FormShape[] => {
+  const places = placesOfNumbers(numbers, 1, named.length);
+  return named.map((shape, k) => {
+    const own = places[k] as Int32Array;
+    return { ...shape, number: k + 1, places: own, inside: insideOf(own, grid, MEETING) };
+  });
+};
 
 export type Side = 'wanted' | 'painted';
 

@@ -45,6 +45,8 @@ export interface FormRequest {
   readonly step: number;
   readonly lights: number;
   readonly ruleWins: boolean;
+  /** Whether there is no reference: both sides are the painting then. */
+  readonly fromLife?: boolean;
   /** Widths across edges, in widths of the picture; null where they were not measured. */
   readonly edges: readonly EdgeWidth[];
   /** The lightest step, L*; null where nothing is known of light and dark. */

@@ -20,8 +20,24 @@ const REACHES: Record<PaintingResult['extents'][number]['kind'], (by: number) =>
 };
 const one = (v: number | null) => (v === null ? '–' : v.toFixed(1));
 
+/** What each rule of form measures. */
+const RULES: Record<PaintingResult['rules'][number]['code'], string> = {
+  separation: 'Light above shadow, L*',
+  reflected_light: 'Reflected light above halftone, L*',
+  not_joined: 'Shadow from cast shadow, L*',
+  cast_not_lightening: 'Cast shadow lightens by, L*',
+  cast_edge_hard: 'Far edge softer, times',
+  black_hole: 'Spread in the cast shadow, L*',
+  counterchange: 'Stands out by, L*',
+  highlight_order: 'Highlights apart, L*',
+  overlap_not_darker: 'Overlap darker by, L*',
+  outside_steps: 'Steps off',
+  step_unused: 'Share in the step',
+  edges_alike: 'Softest edge, times the sharpest',
+};
+
 export function PaintingFacts({ result, numberUp }: Props) {
-  const { registration, overall, shapes, displacements, extents, accents, range } = result;
+  const { registration, overall, shapes, displacements, extents, accents, rules, range } = result;
   return (
     <ReadingsFold capture={result.capture} numberUp={numberUp}>
       {shapes.length > 0 && (
@@ -32,6 +48,7 @@ export function PaintingFacts({ result, numberUp }: Props) {
               <th>L*</th>
               <th>wanted</th>
               <th>beside the rest</th>
+              <th>edges, mm</th>
             </tr>
           </thead>
           <tbody>
@@ -41,6 +58,7 @@ export function PaintingFacts({ result, numberUp }: Props) {
                 <td>{one(s.lightness)}</td>
                 <td>{one(s.target)}</td>
                 <td>{s.residual === null ? '–' : signed(s.residual)}</td>
+                <td>{one(s.edgeMm)}</td>
               </tr>
             ))}
           </tbody>
@@ -103,6 +121,14 @@ export function PaintingFacts({ result, numberUp }: Props) {
             <dt>A {a.light ? 'light' : 'dark'} line</dt>
             <dd>
               {a.kind}; {a.amount.toFixed(2)} of it in {a.kind === 'extra' ? 'the reference' : 'the painting'}
+            </dd>
+          </div>
+        ))}
+        {rules.map((r) => (
+          <div key={`${r.code} ${r.id}`} className="contents">
+            <dt>{RULES[r.code]}</dt>
+            <dd>
+              {r.value.toFixed(2)}, where {r.limit.toFixed(2)} is the limit; {r.names.join(', ')}
             </dd>
           </div>
         ))}

@@ -1,0 +1,110 @@
+/** Measures a painting that has no reference: its masses as somebody showed them, the rules of form, its range and its edges. */
+import { refuses } from '../capture/gate';
+import type { Framing } from '../capture/open-painting';
+import type { MeasureTools } from '../capture/tools';
+import type { Ends } from '../exercise/scale';
+import { withIds } from '../geometry/place-ids';
+import type { Photo } from '../raster/photo';
+import type { Plane } from '../raster/between';
+import { boxOfPlaces, shareBox } from '../raster/box-of-places';
+import { onGrid } from '../raster/on-grid';
+import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
+import { type FormShape, formShapes, meanOf } from './form/form-plane';
+import { brokenRules } from './form/rules';
+import type { ShapePlane } from './named-shapes';
+import { nothingRead, readPainting, SMOOTH } from './read-painting';
+import { GRID, percentilesOf, shrunkTo } from './reference';
+import type { PaintingResult } from './result';
+
+export interface FromLifeRequest extends Framing {
+  /** Masses on the straightened painting; null where nobody showed any. */
+  readonly shapes: ShapePlane | null;
+  /** What the exercise reaches, and what a step of it is, L*. */
+  readonly ends: Ends;
+  readonly step: number;
+}
+
+/** The painting, and what was read of it. */
+export interface FromLifeMeasured {
+  readonly result: PaintingResult;
+  /** Its lightness, to be looked at; null where it could not be used. */
+  readonly plane: Plane | null;
+}
+
+function massesIn(
+  shapes: readonly FormShape[],
+  plane: Plane,
+  edgeMm: (number: number) => number | null,
+): PaintingResult['shapes'] {
+  const { width, height, data } = plane;
+  const own = { width, height, numbers: new Uint8Array(0), wanted: data, painted: data, shapes };
+  return shapes.flatMap(({ name, number, places, inside }): PaintingResult['shapes'] => {
+    const around = boxOfPlaces(places, width);
+    if (!around) return [];
+    return [
+      {
+        name,
+        box: shareBox(around, plane),
+        area: places.length / data.length,
+        lightness: inside.length === 0 ? null : meanOf(own, 'painted', inside),
+        target: null,
+        deltaLightness: null,
+        residual: null,
+        edgeMm: edgeMm(number),
+      },
+    ];
+  });
+}
+
+/** Rules hold as they are: there is no reference that could break them itself. */
+function rulesIn(
+  { lights }: ShapePlane,
+  named: readonly FormShape[],
+  numbers: Uint8Array,
+  { width, height, data }: Plane,
+  edges: readonly EdgeStretch[],
+  step: number,
+  lightest: number | null,
+): PaintingResult['rules'] {
+  return withIds(
+    brokenRules({
+      plane: { width, height, numbers, wanted: data, painted: data, shapes: named },
+      step,
+      lights,
+      ruleWins: true,
+      fromLife: true,
+      edges: edges.flatMap(({ painted, ...at }) => (painted === null ? [] : [{ ...at, painted, wanted: painted }])),
+      lightest,
+    }),
+  );
+}
+
+/** Throws BadCorners and WrongCard on what was given beside the photograph. */
+export async function measureFromLife(
+  photo: Photo,
+  request: FromLifeRequest,
+  tools: MeasureTools,
+): Promise<FromLifeMeasured> {
+  const { shapes, ends, step } = request;
+  const opened = await readPainting(photo, request, ends, tools);
+  const { base, issues, painting } = opened;
+  if (!painting) return { result: nothingRead(opened, step), plane: null };
+  tools.onStage?.('comparing');
+  const { plane, box, relative, uncertainty } = painting;
+  const coarse = shrunkTo(plane, GRID, plane);
+  const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
+  const named = formShapes(numbers, coarse, shapes?.shapes ?? []);
+  const edges = shapes ? edgeStretches({ ...coarse, numbers }, plane, plane, SMOOTH) : [];
+  const edgeMm = (number: number) => {
+    const widths = softnessOf(edges, number);
+    return widths === null || relative ? null : widths * box.widthMm;
+  };
+  const result: PaintingResult = {
+    ...nothingRead(opened, step),
+    capture: { ...base, accepted: !refuses(issues), uncertainty: uncertainty(50), issues: [...issues] },
+    shapes: massesIn(named, coarse, edgeMm),
+    rules: shapes ? rulesIn(shapes, named, numbers, coarse, edges, step, relative ? null : ends.light) : [],
+    range: { student: percentilesOf(plane), reference: null },
+  };
+  return { result, plane };
+}

@@ -1,0 +1,83 @@
+/** The lightness of a painting on its photograph, before it is compared with anything. */
+import { placedBetween } from '../capture/between-ends';
+import type { CaptureIssue } from '../capture/gate';
+import { lightnessOver } from '../capture/lightness-over';
+import { type Framing, openPainting, type OpenedPainting } from '../capture/open-painting';
+import type { MeasureTools } from '../capture/tools';
+import type { Ends } from '../exercise/scale';
+import { type BoxMm, grow } from '../geometry/box';
+import type { Photo } from '../raster/photo';
+import type { Raster } from '../raster/raster';
+import { unpaintedIssue } from './misfit';
+import { endsOf, someOf } from './reference';
+import { PAINTING_RESULT_VERSION, type PaintingResult } from './result';
+
+/** Samples across the longer side. */
+const SAMPLES = 640;
+/** Grain is smoothed by this share of the longer side. */
+export const SMOOTH = 0.0015;
+/** The outermost samples: the frame's line, and paper where a hand wavered. */
+const RIM = 3;
+
+export interface ReadPainting {
+  readonly base: OpenedPainting['base'];
+  readonly issues: readonly CaptureIssue[];
+  /** Null where it can't be used: the issues say why. */
+  readonly painting: {
+    readonly plane: Raster<'lightness', 1>;
+    /** All that was painted, and what of it was read. */
+    readonly box: BoxMm;
+    readonly read: BoxMm;
+    /** Nothing is known of light and dark: it was placed between ends that it was to have. */
+    readonly relative: boolean;
+    /** How far a lightness may be off, L*. */
+    readonly uncertainty: (lightness: number) => number;
+  } | null;
+}
+
+/**
+ * Reads a painting. Where nothing is known of light and dark all but its lightest and its darkest hundredth are placed between
+ * `ends`. Throws BadCorners and WrongCard on what was given beside the photograph.
+ */
+export async function readPainting(
+  photo: Photo,
+  framing: Framing,
+  ends: Ends,
+  tools: MeasureTools,
+): Promise<ReadPainting> {
+  tools.onStage?.('finding the sheet');
+  const { base, issues, found } = await openPainting(photo, framing, tools);
+  if (!found) return { base, issues, painting: null };
+  tools.onStage?.('reading the steps');
+  const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
+  const read = grow(found.box, -RIM * apart);
+  const plain = lightnessOver(photo, found.calibration, read, apart, SMOOTH * SAMPLES);
+  const unpainted = unpaintedIssue(someOf(plain));
+  if (unpainted) return { base, issues: [...issues, unpainted], painting: null };
+  const { box, relative, uncertainty } = found;
+  const plane = relative ? { ...plain, data: plain.data.map(placedBetween(endsOf(plain), ends)) } : plain;
+  return { base, issues, painting: { plane, box, read, relative, uncertainty } };
+}
+
+/** The result of a painting of which nothing could be measured. */
+export const nothingRead = (
+  { base, issues }: Pick<ReadPainting, 'base' | 'issues'>,
+  step: number,
+  more: readonly CaptureIssue[] = [],
+): PaintingResult => ({
+  version: PAINTING_RESULT_VERSION,
+  kind: 'painting',
+  capture: { ...base, accepted: false, uncertainty: null, issues: [...issues, ...more] },
+  step,
+  registration: null,
+  overall: null,
+  regions: [],
+  displacements: [],
+  accents: [],
+  extents: [],
+  shapes: [],
+  rules: [],
+  range: null,
+  frame: null,
+  rescue: null,
+});
