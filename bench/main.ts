@@ -14,6 +14,7 @@ import { benchPainters } from './painters';
 import { benchForm } from './painting/form';
 import { benchNotThis } from './painting/not-this';
 import { benchPainting } from './painting/painting';
+import { benchStates } from './painting/states';
 import { benchSmallFaults } from './painting/small';
 import { benchPaintingSpeed } from './painting/speed';
 import { benchPrinters } from './printers';
@@ -74,6 +75,8 @@ if (wanted('small-faults'))
     await benchSmallFaults(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
   ]);
 if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);
+if (wanted('from-life'))
+  kept.push(['paintings from life', await benchStates(seed, 3 * rounds, Number(values.megapixels))]);
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);

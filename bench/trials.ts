@@ -6,6 +6,7 @@ import type { MassOutcome, MassTrial } from './mass-trial';
 import type { NotanOutcome, NotanTrial } from './notan-trial';
 import type { FormOutcome, FormTrial } from './painting/form-trial';
 import type { PaintingOutcome, PaintingTrial } from './painting/painting-trial';
+import type { StatesOutcome, StatesTrial } from './painting/states-trial';
 import type { Trial, TrialOutcome } from './trial-outcome';
 
 export interface Trials<T, O> {
@@ -25,5 +26,6 @@ export const openTrials = () => open<Trial, TrialOutcome>('dist/bench-trial.mjs'
 export const openNotanTrials = () => open<NotanTrial, NotanOutcome>('dist/bench-notan.mjs');
 export const openPaintingTrials = () => open<PaintingTrial, PaintingOutcome>('dist/bench-painting.mjs');
 export const openFormTrials = () => open<FormTrial, FormOutcome>('dist/bench-form.mjs');
+export const openStatesTrials = () => open<StatesTrial, StatesOutcome>('dist/bench-states.mjs');
 export const openMassTrials = () => open<MassTrial, MassOutcome>('dist/bench-masses.mjs');
 export const openDabTrials = () => open<DabTrial, DabOutcome>('dist/bench-dab.mjs');

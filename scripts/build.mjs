@@ -12,6 +12,7 @@ const entries = {
   'bench-trial': 'bench/trial.ts',
   'bench-painting': 'bench/painting/painting-trial.ts',
   'bench-form': 'bench/painting/form-trial.ts',
+  'bench-states': 'bench/painting/states-trial.ts',
   'bench-dab': 'bench/dab-trial.ts',
   'bench-notan': 'bench/notan-trial.ts',
   'bench-masses': 'bench/mass-trial.ts',

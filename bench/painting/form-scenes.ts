@@ -231,11 +231,11 @@ function broke(plan: Plan, code: FormFault, own: Chance): { readonly plan: Plan;
   const light = (how: (body: Body) => Partial<Body['light']>) => change((b) => ({ light: { ...b.light, ...how(b) } }));
   const by = own.between(5, 9);
   const faults: Record<FormFault, () => { plan: Plan; object: string | null }> = {
-    // The halftones begin 15 above the shadow.
-    separation: () => shifted('shadow', () => 17 + by),
-    reflected_light: () => light((b) => ({ reflected: b.light.shadow + 17 + by })),
+    // The halftones begin 15 above the shadow; all but a twentieth of them are a few more.
+    separation: () => shifted('shadow', () => 22 + by),
+    reflected_light: () => light((b) => ({ reflected: b.light.shadow + 30 + by })),
     not_joined: () => (own.next() < 0.5 ? shifted('cast', () => STEP + by) : change(() => ({ gapLight: 22 + by }))),
-    cast_not_lightening: () => light((b) => ({ far: b.light.near - own.between(0, 5) })),
+    cast_not_lightening: () => light((b) => ({ far: b.light.near - own.between(4, 9) })),
     cast_edge_hard: () => change((b) => ({ soft: { near: b.soft.near, far: 0.8 * b.soft.near } })),
     black_hole: () => light((b) => ({ near: b.light.shadow - 13, far: b.light.shadow - 13 })),
     counterchange: () =>

@@ -22,13 +22,17 @@ const FOLLOWS: Partial<Record<FormFault, readonly FormFault[]>> = {
   edges_alike: ['cast_edge_hard'],
 };
 
+/** What was shifted so far that it may lie outside the steps it had. */
+const SHIFTS: readonly FormFault[] = FORM_FAULTS.filter((f) => f !== 'cast_edge_hard' && f !== 'edges_alike');
+
 type Broken = FormOutcome['broken'][number];
 type Told = FormOutcome['told'][number];
 
 const same = (a: Broken, b: Told) =>
   a.code === b.code && (a.object === null || b.object === null || a.object === b.object);
 const follows = (a: Broken, b: Told) =>
-  (FOLLOWS[a.code] ?? []).includes(b.code) && (a.object === null || b.object === null || a.object === b.object);
+  ((FOLLOWS[a.code] ?? []).includes(b.code) || (b.code === 'outside_steps' && SHIFTS.includes(a.code))) &&
+  (a.object === null || b.object === null || a.object === b.object);
 
 /** Trials: each rule alone, in pairs, none, and all that the reference breaks itself. */
 function asked(seed: number, each: number, megapixels: number): FormTrial[] {

@@ -8,7 +8,7 @@ import { defaultTerms, kindsOnSheetOf } from '@/core/kinds/table';
 import { measureFromLife } from '@/core/painting/from-life';
 import { measurePainting } from '@/core/painting/measure-painting';
 import { readPainting } from '@/core/painting/read-painting';
-import { endsOf, paintingReference, type SeenReference } from '@/core/painting/reference';
+import { paintingReference, type SeenReference } from '@/core/painting/reference';
 import { rescueOf } from '@/core/painting/rescue';
 import type { ShapePlane } from '@/core/painting/named-shapes';
 import type { PaintingResult } from '@/core/painting/result';
@@ -97,8 +97,9 @@ export async function measurePaintingFile(
         )
       : measureFromLife(photo, { ...framing, shapes: ownShapes, ends: keyed, step }, tools),
   );
-  if (task.before === undefined || !plane) return result;
-  const earlier = await withPhoto(task.before, null, (photo) => readPainting(photo, framing, endsOf(plane), tools));
+  // Where nothing is known of light and dark both states have the same ends, and nothing can be told of what changed.
+  if (task.before === undefined || !plane || result.capture.mode === 'relative') return result;
+  const earlier = await withPhoto(task.before, null, (photo) => readPainting(photo, framing, keyed, tools));
   if (!earlier.painting) {
     const why = earlier.issues[0]?.say ?? 'nothing could be read on it.';
     throw new UnusablePicture(`The photograph of the state before can’t be used: ${why}`);

@@ -2,7 +2,8 @@
 import { squaredDistances } from '../../raster/distance';
 import { maskOf } from '../../raster/zone';
 import { alongBorder, boxRound, type FormPlane, type FormShape, meanOf, shareBelow, type Side } from './form-plane';
-import type { Asked, FormRequest, FormRule } from './rule';
+import type { FormPart } from '../named-shapes';
+import { type Asked, broken, type EdgeWidth, type FormRequest, type FormRule } from './rule';
 
 /** A cast shadow with the near and the far third of its places. */
 interface Thrown {
@@ -45,7 +46,7 @@ export const castNotLightening: FormRule = {
   code: 'cast_not_lightening',
   asks: (request) => {
     const { plane } = request;
-    const holes = new Set(holesIn(request).map((h) => h.names[0]));
+    const holes = new Set(broken(blackHole, request).map((h) => h.names[0]));
     return thrown(plane)
       .filter(({ cast }) => !holes.has(cast.name))
       .map(({ cast, near, far }): Asked => {
@@ -66,8 +67,12 @@ export const castNotLightening: FormRule = {
   },
 };
 
-/** The far edge of a cast shadow is softer than the near one, by this at the least; told where the reference has more. */
-const SOFTER = { limit: 1.2, margin: 0.35 } as const;
+/** The far edge of a cast shadow is so many times softer than the near one, and plainly more in the reference. */
+const SOFTER = { limit: 1.2, margin: 0.3 } as const;
+/** Where it is so in the reference, the painting's far edge keeps this share of its softness. */
+const KEEPS = { limit: 0.65, margin: 0.3 } as const;
+/** Where its edge is hidden behind these parts of things it is not its own. */
+const ABOVE: readonly (FormPart | null)[] = ['lit', 'halftone', 'highlight', 'shadow', 'reflected', 'accent', 'cast'];
 /** Stretches of its edge on either side that are needed to say anything. */
 const LEAST_STRETCHES = 3;
 
@@ -76,32 +81,29 @@ const middle = (values: readonly number[]): number =>
 
 export const castEdgeHard: FormRule = {
   code: 'cast_edge_hard',
-  asks: ({ plane, edges }) =>
+  asks: ({ plane, edges, fromLife }) =>
     thrown(plane).flatMap(({ cast, distance }): Asked[] => {
-      const body = new Set(plane.shapes.filter((s) => s.object === cast.object).map((s) => s.number));
+      const others = new Set(plane.shapes.filter((s) => ABOVE.includes(s.part)).map((s) => s.number));
       const own = edges
-        .filter((e) => e.shape === cast.number && !body.has(e.neighbour))
+        .filter((e) => e.shape === cast.number && !others.has(e.neighbour))
         .sort((a, b) => (distance[a.at] as number) - (distance[b.at] as number));
       const third = Math.floor(own.length / 3);
       if (third < LEAST_STRETCHES) return [];
-      const softer = (side: Side) =>
-        middle(own.slice(-third).map((e) => e[side])) / middle(own.slice(0, third).map((e) => e[side]));
-      return [
-        {
-          object: cast.object,
-          names: [cast.name],
-          value: softer('painted'),
-          reference: softer('wanted'),
-          sense: 'at least',
-          ...SOFTER,
-          box: boxRound(plane, [cast]),
-        },
-      ];
+      const [near, far] = [own.slice(0, third), own.slice(-third)];
+      const width = (of: readonly EdgeWidth[], side: Side) => middle(of.map((e) => e[side]));
+      const softer = (side: Side) => width(far, side) / width(near, side);
+      // Against a reference far edges alone are compared: near ones lie half under the object.
+      const plainly = !fromLife && softer('wanted') >= SOFTER.limit + SOFTER.margin;
+      const asked = plainly
+        ? { value: width(far, 'painted') / width(far, 'wanted'), reference: 1, ...KEEPS }
+        : { value: softer('painted'), reference: softer('wanted'), ...SOFTER };
+      const { object, name } = cast;
+      return [{ object, names: [name], ...asked, sense: 'at least', box: boxRound(plane, [cast]) }];
     }),
 };
 
 /** A hole has less than this share of the reference's spread, and lies so near (steps) to the darkest of the painting; from life less than this, L*. */
-const HOLE = { spread: 0.45, darkest: 0.4, least: 4, fromLife: 2 } as const;
+const HOLE = { spread: 0.45, darkest: 0.4, least: 3, fromLife: 2 } as const;
 
 /** Cast shadows that are one flat dark, darker than they should be. */
 function holesIn({ plane, step, fromLife }: FormRequest): Asked[] {
@@ -111,7 +113,7 @@ function holesIn({ plane, step, fromLife }: FormRequest): Asked[] {
     .filter((s) => s.part === 'cast' && s.inside.length > 0)
     .flatMap((cast): Asked[] => {
       const spread = (side: Side) =>
-        shareBelow(plane, side, cast.inside, 0.9) - shareBelow(plane, side, cast.inside, 0.1);
+        shareBelow(plane, side, cast.inside, 0.75) - shareBelow(plane, side, cast.inside, 0.1);
       const [painted, wanted] = [meanOf(plane, 'painted', cast.inside), meanOf(plane, 'wanted', cast.inside)];
       const asDark = fromLife === true || painted <= wanted - 0.5 * step;
       if (painted > darkest + HOLE.darkest * step || !asDark) return [];

@@ -24,7 +24,7 @@ export interface FormPlane {
 }
 
 /** So near to its outline, places, hands and brushes of two shapes mix. */
-const MEETING = 2.5;
+const MEETING = 2;
 
 /** Named shapes on a grid that holds their numbers, as rules of form see them. */
 export const formShapes = (
@@ -96,7 +96,7 @@ export function boxRound(plane: FormPlane, shapes: readonly FormShape[]): ShareB
 /** Where two shapes meet, so far from the line itself that neither hand nor squint mixes them, and no further than this; places. */
 const BESIDE = { from: 2, to: 6 } as const;
 /** Fewer places than this is a corner and no border. */
-const LEAST_BORDER = 12;
+const LEAST_BORDER = 8;
 
 /** Places of each of two sets near their common border; null where they hardly meet. */
 export function alongBorder(

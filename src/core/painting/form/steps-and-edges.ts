@@ -71,28 +71,33 @@ export const stepUnused: FormRule = {
 
 const range = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, k) => from + k);
 
-/** The softest edges are so many times wider than the hardest ones, and plainly more in the reference. */
-const ALIKE = { limit: 1.5, margin: 0.7 } as const;
-/** Edges between fewer pairs of shapes say nothing of all of them. */
+/** Softer edges are so many times wider than harder ones, a fifth of all left out at both ends, and plainly more in the reference. */
+const ALIKE = { limit: 1.7, margin: 0.4 } as const;
+const LEFT_OUT = 0.2;
+/** Edges between fewer pairs of shapes say nothing of all of them, and each pair is seen at so many stretches. */
 const LEAST_PAIRS = 4;
+const LEAST_STRETCHES = 5;
 
 /** One width for each pair of shapes that meet: the middle of its stretches. */
 function widthsOf(edges: readonly EdgeWidth[], side: Side): number[] {
   const pairs = new Map<string, number[]>();
   for (const edge of edges) {
-    const key = [edge.shape, edge.neighbour].sort((a, b) => a - b).join('-');
+    const key = `${edge.shape} ${edge.neighbour}`;
     pairs.set(key, [...(pairs.get(key) ?? []), edge[side]]);
   }
-  return [...pairs.values()].map((own) => quantile(own, 0.5));
+  return [...pairs.values()].filter((own) => own.length >= LEAST_STRETCHES).map((own) => quantile(own, 0.5));
 }
 
 export const edgesAlike: FormRule = {
   code: 'edges_alike',
   asks: ({ plane, edges }: FormRequest): Asked[] => {
-    const shapes: FormShape[] = plane.shapes.filter((s) => edges.some((e) => e.shape === s.number));
-    const widths = { wanted: widthsOf(edges, 'wanted'), painted: widthsOf(edges, 'painted') };
+    const objectOf = (number: number) => plane.shapes.find((s) => s.number === number)?.object ?? null;
+    // Within one object light turns into shadow: that is form and no edge.
+    const outer = edges.filter((e) => objectOf(e.shape) !== objectOf(e.neighbour));
+    const shapes: FormShape[] = plane.shapes.filter((s) => outer.some((e) => e.shape === s.number));
+    const widths = { wanted: widthsOf(outer, 'wanted'), painted: widthsOf(outer, 'painted') };
     if (widths.wanted.length < LEAST_PAIRS || shapes.length === 0) return [];
-    const times = (side: Side) => quantile(widths[side], 0.9) / quantile(widths[side], 0.1);
+    const times = (side: Side) => quantile(widths[side], 1 - LEFT_OUT) / quantile(widths[side], LEFT_OUT);
     return [
       {
         object: null,
