@@ -50,6 +50,7 @@ const ofPainting = (file: string, of: PreparedReference): PaintingHandInTask => 
   orientation: null,
   reference: of,
   toleranceSteps: 0.5,
+  ruleWins: false,
   sheetKinds: kindsOnSheetOf(defaultTerms('monochrome-painting')),
   expected,
 });

@@ -1,4 +1,5 @@
 /** A picture, and paintings of it, for tests. */
+import type { TermsOf } from '@/core/exercise/terms';
 import { defaultTerms } from '@/core/kinds/table';
 import { judgePainting } from '@/core/notan/judge-painting';
 import { sampleNotan } from '@/core/notan/sample-result';
@@ -114,14 +115,17 @@ export async function paintedInValues(more: Partial<PaintingResult> = {}, left =
 }
 
 /** An exercise in many values, painted from a picture of its own. */
-export async function valuesFrom(studio: TestStudio): Promise<{ referenceId: string; exerciseId: string }> {
+export async function valuesFrom(
+  studio: TestStudio,
+  more: Partial<TermsOf<'monochrome-painting'>> = {},
+): Promise<{ referenceId: string; exerciseId: string }> {
   const { house, teacher, classId } = studio;
   const referenceId = await bringIn(house, teacher, await pictureFile(studio), ORIGIN);
   const exerciseId = await setExercise(house, teacher, classId, {
     title: 'In all its values',
     note: '',
     dueAt: null,
-    terms: defaultTerms('monochrome-painting'),
+    terms: { ...defaultTerms('monochrome-painting'), ...more },
     referenceId,
   });
   return { referenceId, exerciseId };

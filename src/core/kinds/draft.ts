@@ -4,8 +4,14 @@ import { critiquePainting } from '../critique/painting/critique';
 import { critiqueScale } from '../critique/scale/critique';
 import { critiqueTones } from '../critique/tones/critique';
 import type { NumberingId } from '../exercise/numbering';
-import { type ExerciseTerms, isPicture, isStepped } from '../exercise/terms';
+import { type ExerciseTerms, isPicture, isStepped, type PictureTerms } from '../exercise/terms';
+import type { PaintingResult } from '../painting/result';
 import type { MeasuredResult } from './measured-result';
+import { handInStagesOf } from './table';
+
+/** What its stage, or else the exercise, allows a part to be off by, steps. */
+const toleranceAt = ({ stage }: PaintingResult, terms: PictureTerms): number =>
+  handInStagesOf(terms).find((s) => s.asks === stage?.asks)?.toleranceSteps ?? terms.toleranceSteps;
 
 /** Findings, what works first. The same measurement under the same terms always has the same to tell. */
 export function draftOf(result: MeasuredResult, terms: ExerciseTerms, numbering: NumberingId): Finding[] {
@@ -17,6 +23,6 @@ export function draftOf(result: MeasuredResult, terms: ExerciseTerms, numbering:
       return critiqueTones(result, terms.ends, { whiteSparing, numbering });
     }
     case 'painting':
-      return isPicture(terms) ? critiquePainting(result, terms.toleranceSteps) : [];
+      return isPicture(terms) ? critiquePainting(result, toleranceAt(result, terms)) : [];
   }
 }

@@ -9,6 +9,7 @@ import type { NumberedScale } from '../exercise/numbering';
 import type { ReadingOrder, WorkOrder } from '../exercise/scale';
 import type { PureAt } from '../exercise/targets';
 import type { ExerciseTerms, NotanSchool } from '../exercise/terms';
+import type { StageAsked } from '../painting/stage';
 import type { Stage } from '../planning/stage';
 import type { SheetDrawing, SheetWords } from '../sheet/drawing';
 import type { PictureLayout } from '../sheet/picture-layout';
@@ -33,6 +34,14 @@ export interface MixedRow {
 export interface WantedTones {
   readonly tones: number;
   readonly school: NotanSchool;
+}
+
+/** A stage that is handed in by itself. */
+export interface HandInStage extends StageAsked {
+  readonly id: string;
+  readonly name: string;
+  /** How many steps a part may be off by there. */
+  readonly toleranceSteps: number;
 }
 
 /** Sorts of sheets: a row of cells, the outlines of bands, one frame to paint a picture in, several frames. */
@@ -87,6 +96,8 @@ export interface Kind<T extends { readonly kind: string } = ExerciseTerms> {
   /** How to go about it, as numbered lines. `mixing` names the puddles in the order to mix them, where there is a recipe. */
   work(terms: T, labels: readonly string[], mixing: readonly string[] | null): string[];
   stages(terms: T): Stage[];
+  /** Stages that are handed in one after the other, each with its own question; none unless said. */
+  handInStages?(terms: T): readonly HandInStage[];
   row(terms: T): MixedRow;
   /** What it is measured against, where it is painted from a picture or a set-up; null for kinds that are not. */
   wanted(terms: T): WantedTones | null;

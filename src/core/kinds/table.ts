@@ -5,7 +5,7 @@ import type { MediumId } from '../exercise/media';
 import { type NumberingId, stepLabels } from '../exercise/numbering';
 import { type ExerciseKind, type ExerciseTerms, isPicture, type TermsOf } from '../exercise/terms';
 import { ALL_KINDS } from './all';
-import type { Kind } from './kind';
+import type { HandInStage, Kind } from './kind';
 
 const BY_ID = new Map<string, Kind>(ALL_KINDS.map((kind) => [kind.id, kind as unknown as Kind]));
 
@@ -74,6 +74,9 @@ export function labelsOf(terms: ExerciseTerms, numbering: NumberingId): string[]
 export const valuesOf = (terms: ExerciseTerms): number[] => kindOf(terms).values(terms);
 export const inShort = (terms: ExerciseTerms): string => kindOf(terms).inShort(terms);
 export const exerciseLayout = (terms: ExerciseTerms) => kindOf(terms).layout(terms);
+/** Stages of an exercise that are handed in one after the other; none where it is handed in once. */
+export const handInStagesOf = (terms: ExerciseTerms): readonly HandInStage[] =>
+  kindOf(terms).handInStages?.(terms) ?? [];
 export const stagesOf = (terms: ExerciseTerms) => kindOf(terms).stages(terms);
 export const workLines = (
   terms: ExerciseTerms,

@@ -13,9 +13,9 @@ const ROUGH_BLUR = 0.7;
  * flat ones say nothing of where they are), and how often what is trusted is told anew.
  */
 const FINER = [
-  { across: 96, most: 3000, rounds: 2 },
-  { across: 192, most: 4500, rounds: 2 },
-  { across: 384, most: 7000, rounds: 3 },
+  { across: 96, most: 4000, rounds: 3 },
+  { across: 192, most: 6000, rounds: 3 },
+  { across: 384, most: 12_000, rounds: 3 },
 ] as const;
 
 /** What people do is near to nothing: shifts in widths, stretches, turns in radians, as starts to try. */

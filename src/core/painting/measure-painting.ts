@@ -10,7 +10,7 @@ import { outlineOf } from '../raster/outline';
 import type { Photo } from '../raster/photo';
 import { maskOf, placesOfNumbers } from '../raster/zone';
 import { accentsOf, curvedLines, lined } from './accents';
-import { type Affine, registrationOf } from './affine';
+import { type Affine, AS_IT_IS, registrationOf } from './affine';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
 import { extentsOf } from './extents';
 import { rimsOf } from './features';
@@ -18,9 +18,11 @@ import { brokenRules } from './form/rules';
 import { type LaidPainting, layPainting } from './lay-painting';
 import { nameOfPlaces, readShapes } from './named-shapes';
 import { laidOn } from './read-parts';
-import { nothingRead, readPainting, SMOOTH } from './read-painting';
+import { nothingRead, readPainting, type ReadPainting, SMOOTH } from './read-painting';
 import { type PaintingReference, percentilesOf } from './reference';
 import { regionsOf } from './regions';
+import { rescueOf } from './rescue';
+import { massesApart, type StageAsked, stageResult, type StageResult, swappedParts, unevennessOf } from './stage';
 import type { PaintingResult } from './result';
 import { onCurve, type ValueCurve } from './value-curve';
 import { withoutFrame } from './without-frame';
@@ -31,6 +33,8 @@ export interface PaintingRequest extends Framing {
   readonly step: number;
   /** Its lightest step, L*. */
   readonly lightest: number;
+  /** The stage that it is handed in at, and what the stage before looked like on the reference's places; none unless said. */
+  readonly stage?: StageAsked & { readonly before: Plane | null };
   /** How many steps a part may be off by. */
   readonly toleranceSteps: number;
 }
@@ -132,6 +136,31 @@ function rulesIn(
   );
 }
 
+/** What the question of a stage comes to, once the painting lies on its reference. */
+const stageOf = (stage: StageAsked, { coarse }: PaintingReference, laid: LaidPainting, step: number): StageResult =>
+  stageResult(stage, {
+    ...(stage.asks === 'two-masses' && { apart: massesApart(coarse, laid.coarse) }),
+    ...(stage.asks === 'order' && { swapped: swappedParts(laid.parts, step) }),
+  });
+
+/** A stain is compared with nothing: there is no drawing on it yet. */
+function stained(
+  opened: ReadPainting,
+  { plane, uncertainty }: NonNullable<ReadPainting['painting']>,
+  { step, reference }: PaintingRequest,
+  stage: StageAsked,
+): PaintingMeasured {
+  const { base, issues } = opened;
+  const result: PaintingResult = {
+    ...nothingRead(opened, step),
+    capture: { ...base, accepted: !refuses(issues), uncertainty: uncertainty(50), issues: [...issues] },
+    stage: stageResult(stage, { unevenness: unevennessOf(plane) }),
+    range: { student: percentilesOf(plane), reference: reference.percentiles },
+  };
+  const { width, height } = reference.target;
+  return { result, plane, laid: laidOn(plane, AS_IT_IS, width, height, 'edge') };
+}
+
 /**
  * Reads a painting against its reference. A photograph that can't be used comes back with `accepted: false` and what to do.
  * Throws BadCorners and WrongCard on what was given beside it.
@@ -141,10 +170,11 @@ export async function measurePainting(
   request: PaintingRequest,
   tools: MeasureTools,
 ): Promise<PaintingMeasured> {
-  const { reference, step } = request;
-  const opened = await readPainting(photo, request, reference.ends, tools);
+  const { reference, step, stage } = request;
+  const opened = await readPainting(photo, request, reference.ends, tools, { mayBeFlat: stage?.asks === 'even' });
   const { base, issues, painting: read } = opened;
   if (!read) return { result: nothingRead(opened, step), plane: null, laid: null };
+  if (stage?.asks === 'even') return stained(opened, read, request, stage);
   const { painting, frame } = withoutFrame(read.plane, reference);
   const paintedOn = frame ? read.read : read.box;
   tools.onStage?.('comparing');
@@ -156,9 +186,13 @@ export async function measurePainting(
     const widths = softnessOf(edges, number);
     return widths === null || read.relative ? null : widths * paintedOn.widthMm;
   };
+  const { width, height } = reference.target;
+  const shown = laidOn(painting, map, width, height, 'edge');
   return {
     result: {
       ...nothingRead(opened, step),
+      stage: stage ? stageOf(stage, reference, laid, step) : null,
+      rescue: stage?.before && !read.relative ? rescueOf(stage.before, shown, reference.ends) : null,
       capture: { ...base, accepted: !refuses(issues), uncertainty: read.uncertainty(50), issues: [...issues] },
       registration: registrationOf(
         onWhole(map, read.read, paintedOn),
@@ -175,6 +209,6 @@ export async function measurePainting(
       frame,
     },
     plane: painting,
-    laid: laidOn(painting, map, reference.target.width, reference.target.height, 'edge'),
+    laid: shown,
   };
 }

@@ -37,13 +37,14 @@ export interface ReadPainting {
 
 /**
  * Reads a painting. Where nothing is known of light and dark all but its lightest and its darkest hundredth are placed between
- * `ends`. Throws BadCorners and WrongCard on what was given beside the photograph.
+ * `ends`. What is one grey is refused, unless it may be. Throws BadCorners and WrongCard on what was given beside the photograph.
  */
 export async function readPainting(
   photo: Photo,
   framing: Framing,
   ends: Ends,
   tools: MeasureTools,
+  { mayBeFlat = false } = {},
 ): Promise<ReadPainting> {
   tools.onStage?.('finding the sheet');
   const { base, issues, found } = await openPainting(photo, framing, tools);
@@ -52,7 +53,7 @@ export async function readPainting(
   const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
   const read = grow(found.box, -RIM * apart);
   const plain = lightnessOver(photo, found.calibration, read, apart, SMOOTH * SAMPLES);
-  const unpainted = unpaintedIssue(someOf(plain));
+  const unpainted = mayBeFlat ? null : unpaintedIssue(someOf(plain));
   if (unpainted) return { base, issues: [...issues, unpainted], painting: null };
   const { box, relative, uncertainty } = found;
   const plane = relative ? { ...plain, data: plain.data.map(placedBetween(endsOf(plain), ends)) } : plain;
@@ -80,4 +81,5 @@ export const nothingRead = (
   range: null,
   frame: null,
   rescue: null,
+  stage: null,
 });

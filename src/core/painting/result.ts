@@ -4,6 +4,7 @@ import { captureSchema } from '../capture/capture-result';
 import { shareBoxSchema } from '../geometry/share-box';
 import { registrationSchema } from './affine';
 import { FORM_CODES } from './form/rule';
+import { stageResultSchema } from './stage';
 
 /** What can be the matter with a thin line, and with how far a shape reaches. */
 export const ACCENT_KINDS = ['missing', 'weak', 'extra', 'thin', 'wide'] as const;
@@ -139,6 +140,8 @@ export const paintingResultSchema = z.object({
     })
     .nullable()
     .default(null),
+  /** What the question of its stage came to; null of a painting that is not built up in stages. */
+  stage: stageResultSchema.nullable().default(null),
   /** A dark frame that was painted round the picture and left out; null where there is none. */
   frame: z.object({ lightness }).nullable(),
 });

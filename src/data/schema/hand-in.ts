@@ -87,6 +87,8 @@ export const attempts = pgTable(
     target: captureTarget('target'),
     /** From life: where the masses of the set-up lie on this picture; null until somebody painted them. */
     masses: paintedMasses('masses'),
+    /** Of what is built up in stages: which of them it shows. */
+    stage: text('stage'),
     /** Whether a frame that was painted round the picture stands for the dark end. */
     frameIsDark: boolean('frame_is_dark').notNull().default(false),
     /** The student's word with a photograph that was refused and sent on all the same. */

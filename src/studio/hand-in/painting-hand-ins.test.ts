@@ -1,24 +1,29 @@
 /** Paintings in many values: measured against the picture, shown laid on it, and told when the picture was prepared anew. */
 import { defaultTerms } from '@/core/kinds/table';
 import { sampleRegion } from '@/core/painting/sample-result';
+import { type StageQuestion, stageResult, type StageResult } from '@/core/painting/stage';
 import { measurements } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import { NotFound } from '../access/actor';
+import path from 'node:path';
+import { NotFound, Refused } from '../access/actor';
 import { deleteStudent } from '../class/records';
 import { setExercise } from '../plan/exercises';
 import { keepPreparation, referenceFor } from '../reference/references';
 import { paintedInValues, valuesFrom } from '../test-picture';
 import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
 import { paintingPictureOf, standingOf, tonesOfAttempt } from '../views/table';
+import { myExercise } from '../views/my-work';
 import { measureAttempt } from './measuring';
+import { receivePhoto } from './receive';
 
 let studio: TestStudio;
 eachInNewStudio((s) => (studio = s));
 
 async function handedIn(exerciseId: string, ...painted: Parameters<typeof paintedInValues>) {
   studio.nextPainting(await paintedInValues(...painted));
-  const id = await studio.send(studio.bea, 140, exerciseId);
+  // Each painting on a photograph of its own: the same bytes again are the same try.
+  const id = await studio.send(studio.bea, 140 + (painted[1] ?? 0), exerciseId);
   await measureAttempt(studio.house, id);
   return id;
 }
@@ -78,6 +83,50 @@ test('without a picture a person judges by eye', async () => {
   const id = await studio.send(studio.bea, 90, exerciseId);
   await measureAttempt(house, id);
   expect(await house.db.select().from(measurements).where(eq(measurements.attemptId, id))).toEqual([]);
+});
+
+test('what is built up in stages is handed in stage by stage, each with its own question and tolerance', async () => {
+  const { house, student } = { house: studio.house, student: studio.bea };
+  const { exerciseId } = await valuesFrom(studio, { way: 'staged', glaze: true });
+  const stage = async (asks: StageQuestion, last: boolean, left: number, more: Partial<StageResult> = {}) => {
+    const id = await handedIn(exerciseId, { stage: stageResult({ asks, last }, more) }, left);
+    return { id, task: studio.lastTask(), codes: (await saidOf(studio, id)).map((i) => i.original.code) };
+  };
+  const stain = await stage('even', false, 31, { unevenness: 12 });
+  expect(stain.task).toMatchObject({ stage: { asks: 'even', last: false, before: null }, toleranceSteps: 1 });
+  expect(stain.codes).toEqual(['stain_uneven']);
+  const masses = await stage('two-masses', false, 32, { apart: 20 });
+  expect(masses.task).toMatchObject({ stage: { asks: 'two-masses', before: null } });
+  expect(masses.codes).toEqual(['drawing_holds', 'masses_apart']);
+  const greys = await stage('order', false, 33);
+  expect(greys.task).toMatchObject({
+    stage: { asks: 'order', before: expect.stringContaining(house.files.incoming.slice(0, 8)) as string },
+  });
+  const mine = await myExercise(house, student, exerciseId);
+  expect(mine.attempts.map((a) => a.stage)).toEqual(['The stain', 'Two masses', 'The greys']);
+  expect(mine.nextStage).toBe('glaze');
+  await stage('kept', true, 34);
+  expect(studio.lastTask()).toMatchObject({ stage: { asks: 'kept', last: true }, toleranceSteps: 0.5 });
+});
+
+test('a stage may be handed in once more, and one that there is not is refused', async () => {
+  const { house } = studio;
+  const { exerciseId } = await valuesFrom(studio, { way: 'staged' });
+  const file = async (shade: number) => {
+    const to = path.join(house.files.incoming, `stage-${shade}`);
+    await sharp({ create: { width: 8, height: 8, channels: 3, background: { r: shade, g: 0, b: 0 } } })
+      .jpeg()
+      .toFile(to);
+    return to;
+  };
+  const send = async (shade: number, stage: string | null) =>
+    receivePhoto(house, studio.bea, exerciseId, await file(shade), null, stage);
+  await send(201, null);
+  await send(202, 'stain');
+  await send(203, null);
+  await expect(send(204, 'varnish')).rejects.toThrow(Refused);
+  const { attempts } = await myExercise(house, studio.bea, exerciseId);
+  expect(attempts.map((a) => a.stage)).toEqual(['The stain', 'The stain', 'Two masses']);
 });
 
 test('a deleted student takes what was read of their painting along', async () => {

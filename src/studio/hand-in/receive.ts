@@ -1,6 +1,7 @@
 /** Takes in a photograph: checked, stripped of where it was taken, kept, and sent to be measured. */
 import type { StoredTarget } from '@/core/capture/stored-target';
 import type { ExerciseTerms } from '@/core/exercise/terms';
+import { handInStagesOf } from '@/core/kinds/table';
 import { stripMetadata } from '@/core/formats/strip-metadata';
 import { newId } from '@/data/schema/ids';
 import { attempts, files, handIns } from '@/data/schema/tables';
@@ -11,6 +12,7 @@ import { readFile } from 'node:fs/promises';
 import { type Actor, attemptFor, exerciseFor, Refused, type Student } from '../access/actor';
 import type { House } from '../house';
 import { textSchema } from '../words';
+import { nextStage } from './stages';
 
 export const MAX_UPLOAD_BYTES = 40 * 1024 * 1024;
 
@@ -50,18 +52,36 @@ export async function keepPhoto(house: House, file: string): Promise<{ hash: str
   return { hash: await keepFile(house, bytes, type), orientation: meta.orientation ?? 1 };
 }
 
+/** The stage of a hand-in as it was said, or else the first that none of the tries shows. Throws Refused on one that there is not. */
+function stageOf(
+  terms: ExerciseTerms,
+  said: string | null,
+  tries: readonly Pick<typeof attempts.$inferSelect, 'stage' | 'state'>[],
+): string | null {
+  const stages = handInStagesOf(terms);
+  if (stages.length === 0) return null;
+  if (said !== null) {
+    if (!stages.some((s) => s.id === said))
+      throw new Refused('This exercise has no such stage: choose one of its own.');
+    return said;
+  }
+  return nextStage(stages, tries)?.id ?? null;
+}
+
 export interface HandedIn {
   readonly exerciseId: string;
   readonly studentId: string;
   readonly terms: ExerciseTerms;
   readonly photo: { readonly hash: string; readonly orientation: number };
   readonly target: StoredTarget | null;
+  /** Of what is built up in stages: which of them it shows; the next one unless said. */
+  readonly stage?: string | null;
 }
 
 /** Records a kept photograph as an attempt and queues it; the same one again returns the attempt there is, not fresh. */
 export async function recordAttempt(
   house: House,
-  { exerciseId, studentId, terms, photo, target }: HandedIn,
+  { exerciseId, studentId, terms, photo, target, stage = null }: HandedIn,
 ): Promise<{ attemptId: string; fresh: boolean }> {
   const { id, fresh } = await house.db.transaction(async (tx) => {
     const own = and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, studentId));
@@ -74,6 +94,7 @@ export async function recordAttempt(
       .where(and(eq(attempts.handInId, handIn.id), eq(attempts.photoHash, photo.hash)));
     if (same) return { id: same.id, fresh: false };
     if (handIn.state === 'passed') throw new Refused('This exercise is passed: there is nothing more to hand in.');
+    const tries = await tx.select().from(attempts).where(eq(attempts.handInId, handIn.id));
     const made = newId();
     await tx.insert(attempts).values({
       id: made,
@@ -83,6 +104,7 @@ export async function recordAttempt(
       orientation: photo.orientation,
       terms,
       target,
+      stage: stageOf(terms, stage, tries),
     });
     return { id: made, fresh: true };
   });
@@ -103,6 +125,7 @@ export async function receivePhoto(
   exerciseId: string,
   file: string,
   target: StoredTarget | null = null,
+  stage: string | null = null,
 ): Promise<{ attemptId: string }> {
   const { exercise } = await exerciseFor(house, student, exerciseId);
   await checkRoom(house);
@@ -113,6 +136,7 @@ export async function receivePhoto(
     terms: exercise.terms,
     photo,
     target,
+    stage,
   });
   return { attemptId };
 }

@@ -3,6 +3,7 @@ import { withEdits, type FindingEdit, type SaidItem } from '@/core/critique/lett
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { draftOf } from '@/core/kinds/draft';
+import { handInStagesOf } from '@/core/kinds/table';
 import type { NotanResult } from '@/core/notan/result';
 import type { PaintingResult } from '@/core/painting/result';
 import type { MassEdit } from '@/core/reference/set-up';
@@ -64,6 +65,8 @@ export interface AttemptView {
   readonly id: string;
   readonly number: number | null;
   readonly state: AttemptState;
+  /** Of what is built up in stages: the name of the one that it shows. */
+  readonly stage: string | null;
   readonly plea: string | null;
   readonly trouble: string | null;
   readonly createdAt: Date;
@@ -122,6 +125,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
         id: row.id,
         number: row.number,
         state: row.state,
+        stage: handInStagesOf(terms).find((s) => s.id === row.stage)?.name ?? null,
         plea: row.plea,
         trouble: row.trouble,
         createdAt: row.createdAt,

@@ -2,9 +2,10 @@
 import type { CaptureIssue } from '@/core/capture/gate';
 import { type AttemptState, classes, handIns, type HandInState, type Verdict } from '@/data/schema/tables';
 import { and, eq } from 'drizzle-orm';
-import { labelsOf } from '../../core/kinds/table';
+import { handInStagesOf, labelsOf } from '../../core/kinds/table';
 import { exerciseFor, type Student } from '../access/actor';
 import { setUpOfExercise } from '../hand-in/notan-hand-ins';
+import { nextStage } from '../hand-in/stages';
 import type { House } from '../house';
 import { exercisesOfStudent, safetyOf } from '../plan/exercises';
 import { attemptsAt, type AttemptView, attemptViews, type Measured } from './attempt';
@@ -14,6 +15,8 @@ export interface StudentAttempt {
   readonly id: string;
   readonly number: number | null;
   readonly state: AttemptState;
+  /** Of what is built up in stages: the name of the one that it shows. */
+  readonly stage: string | null;
   readonly trouble: string | null;
   readonly plea: string | null;
   readonly createdAt: Date;
@@ -45,6 +48,7 @@ const studentAttempt = (view: AttemptView): StudentAttempt => ({
   id: view.id,
   number: view.number,
   state: view.state,
+  stage: view.stage,
   trouble: view.trouble,
   plea: view.plea,
   createdAt: view.createdAt,
@@ -67,8 +71,9 @@ export async function myExercise(house: House, student: Student, exerciseId: str
     .where(and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, student.studentId)));
   const { numbering } = own.class;
   const { terms } = own.exercise;
-  const views = await attemptViews(house, await attemptsAt(house, handIn ? [handIn.id] : []), { terms, numbering });
   const setUp = await setUpOfExercise(house, own.exercise);
+  const rows = await attemptsAt(house, handIn ? [handIn.id] : []);
+  const stages = handInStagesOf(terms);
   return {
     exercise: own.exercise,
     class: { name: own.class.name, numbering, meetings: own.class.meetings },
@@ -76,7 +81,10 @@ export async function myExercise(house: House, student: Student, exerciseId: str
     safety: safetyOf(own.class, terms),
     /** What is painted from life, so that a student finds it. */
     setUp: setUp && { title: setUp.title, note: setUp.note },
+    /** What it is handed in as, stage by stage, and which of them comes next; none where it is handed in once. */
+    stages: stages.map(({ id, name }) => ({ id, name })),
+    nextStage: nextStage(stages, rows)?.id ?? null,
     state: handIn?.state ?? ('open' as HandInState),
-    attempts: views.map(studentAttempt),
+    attempts: (await attemptViews(house, rows, { terms, numbering })).map(studentAttempt),
   };
 }

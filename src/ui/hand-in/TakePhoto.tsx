@@ -66,8 +66,9 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   }
 
   function sendFile(file: File, target: StoredTarget | null) {
-    const query = target ? `?target=${encodeURIComponent(JSON.stringify(target))}` : '';
-    return hand(`${url}${query}`, file, 'Sending …');
+    const to = new URL(url, window.location.href);
+    if (target) to.searchParams.set('target', JSON.stringify(target));
+    return hand(`${to.pathname}${to.search}`, file, 'Sending …');
   }
 
   async function choose(file: File) {

@@ -45,7 +45,12 @@ test('the first corners make an outline that does not cross itself', () => {
 });
 
 const handIn = (more: Partial<Parameters<typeof HandInPhoto>[0]> = {}) =>
-  renderToStaticMarkup(<HandInPhoto exerciseId="ex" terms={terms} measured practice={false} again={false} {...more} />);
+  renderToStaticMarkup(
+    <HandInPhoto
+      {...{ exerciseId: 'ex', terms, measured: true, practice: false, again: false, stages: [], nextStage: null }}
+      {...more}
+    />,
+  );
 
 test('a photograph is handed in as it is framed; the practice camera shows only where there is one', () => {
   const html = handIn();
@@ -56,6 +61,17 @@ test('a photograph is handed in as it is framed; the practice camera shows only 
   expect(html).not.toContain('practice camera');
   expect(handIn({ practice: true })).toContain('practice camera');
   expect(handIn({ again: true })).toContain('Hand in again');
+});
+
+test('of what is built up in stages one is handed in, the next one unless somebody chooses', () => {
+  expect(handIn()).not.toContain('Which stage');
+  const stages = [
+    { id: 'stain', name: 'The stain' },
+    { id: 'masses', name: 'Two masses' },
+  ];
+  const html = handIn({ stages, nextStage: 'masses' });
+  expect(html).toContain('Which stage is this?');
+  expect(html).toContain('<option value="masses" selected="">Two masses</option>');
 });
 
 test('plain strips, and pictures in few tones, can be framed in other ways than by their sheet', () => {
@@ -153,6 +169,7 @@ const now = (more: Partial<StudentAttempt>) => {
   const attempt: StudentAttempt = {
     id: 'at',
     number: 1,
+    stage: null,
     state: 'measured',
     trouble: null,
     plea: null,

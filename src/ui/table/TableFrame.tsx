@@ -4,6 +4,7 @@ import { HEADLINES } from '@/core/critique/finding';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { HoldButton } from '../instruments/HoldButton';
+import { attemptName } from '../parts/attempt-name';
 import { KeyList } from '../parts/KeyList';
 import { StateMark } from '../parts/StateMark';
 import { AttemptTrouble } from './AttemptTrouble';
@@ -72,7 +73,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
                 aria-current={a.id === shown?.id}
                 className={`rounded-sm px-2 py-0.5 ${a.id === shown?.id ? 'bg-l20 text-l97' : 'bg-l88'}`}
               >
-                {a.number ? `Try ${a.number}` : a.state}
+                {attemptName(a, a.state)}
               </Link>
             ))}
           </nav>
@@ -119,6 +120,3 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
     </div>
   );
 }
-
-/** How an attempt is called above its figures. */
-export const attemptName = (number: number | null): string => (number ? `Try ${number}` : 'Photograph');

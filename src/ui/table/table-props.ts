@@ -82,7 +82,12 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
     readonly next: string | null;
     readonly place: string;
   };
-  readonly attempts: readonly { readonly id: string; readonly number: number | null; readonly state: AttemptState }[];
+  readonly attempts: readonly {
+    readonly id: string;
+    readonly number: number | null;
+    readonly state: AttemptState;
+    readonly stage: string | null;
+  }[];
   readonly shown: AttemptView | null;
   readonly isCurrent: boolean;
   readonly labels: readonly string[];

@@ -40,6 +40,7 @@ const handIn = {
 const attempt = {
   id: 'a1',
   number: 1,
+  stage: null,
   state: 'measured' as const,
   plea: null,
   trouble: null,

@@ -5,6 +5,7 @@ import { measurePainting } from '@/core/painting/measure-painting';
 import type { PaintingPicture } from '@/core/painting/pictures';
 import type { PaintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
+import type { StageAsked } from '@/core/painting/stage';
 import type { Plane } from '@/core/raster/between';
 import { raster } from '@/core/raster/raster';
 import { keyedEnds, pictureStep } from '@/core/exercise/key';
@@ -19,6 +20,10 @@ export interface PaintingHandInTask extends Photograph {
   readonly task: 'measure-painting';
   readonly reference: PreparedReference;
   readonly toleranceSteps: number;
+  /** The stage that it is handed in at, and a file of how the stage before looked, if there is one. */
+  readonly stage?: StageAsked & { readonly before: string | null };
+  /** Whether rules of form hold where the reference itself breaks them. */
+  readonly ruleWins: boolean;
   /** Kinds whose sheets may stand for the one that is expected. */
   readonly sheetKinds: readonly string[];
 }
@@ -49,13 +54,18 @@ export async function measurePaintingHandIn(
   onStage?.('opening the picture');
   const reference = await valuesOf(task.reference);
   const { ends, key } = task.reference.preparation;
-  const { toleranceSteps, expected, sheetKinds, card, lineMm } = task;
+  const { toleranceSteps, expected, sheetKinds, card, lineMm, ruleWins } = task;
+  const stage = task.stage && {
+    ...task.stage,
+    before: task.stage.before === null ? null : await lightnessFromPng(task.stage.before),
+  };
   const { cv } = await loadOpenCv();
   const { result, laid } = await withPhoto(task.file, task.orientation, (photo) =>
     measurePainting(
       photo,
       {
-        reference,
+        reference: reference.shapes ? { ...reference, shapes: { ...reference.shapes, ruleWins } } : reference,
+        ...(stage && { stage }),
         step: pictureStep(keyedEnds(ends, key)),
         lightest: keyedEnds(ends, key).light,
         toleranceSteps,

@@ -13,8 +13,9 @@ export async function POST(
   return answer(async (house, actor) => {
     if (actor.role !== 'student') throw new NotFound();
     const target = targetOf(request);
+    const stage = new URL(request.url).searchParams.get('stage');
     return Response.json(
-      await withUpload(house, request, (file) => receivePhoto(house, actor, exerciseId, file, target)),
+      await withUpload(house, request, (file) => receivePhoto(house, actor, exerciseId, file, target, stage)),
     );
   });
 }

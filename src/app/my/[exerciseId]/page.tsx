@@ -14,6 +14,7 @@ import { TakePhoto } from '@/ui/hand-in/TakePhoto';
 import { WhileAtWork } from '@/ui/hand-in/WhileAtWork';
 import { ValueStrip } from '@/ui/instruments/ValueStrip';
 import { RecipeList } from '@/ui/mixing/RecipeList';
+import { attemptName } from '@/ui/parts/attempt-name';
 import { sayDay, sayMoment } from '@/ui/parts/dates';
 import { StateMark } from '@/ui/parts/StateMark';
 import { orNotFound, studentOnly } from '../../access';
@@ -81,6 +82,9 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
             measured={measured}
             practice={mayPractise(house, terms)}
             again={attempts.length > 0}
+            stages={mine.stages}
+            nextStage={mine.nextStage}
+            key={mine.nextStage ?? ''}
           />
         )}
       </section>
@@ -88,7 +92,7 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
         <section className="panel grid gap-6 bg-l97" aria-label="Critique">
           {[...letters].reverse().map((a) => (
             <div key={a.id}>
-              <h2 className="label">{a.number ? `Try ${a.number}` : 'The picture you sent on'}</h2>
+              <h2 className="label">{attemptName(a, 'The picture you sent on')}</h2>
               {a.letter && <Letter letter={a.letter} labels={labels} attemptId={a.id} />}
             </div>
           ))}
@@ -105,10 +109,10 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
                 <figure key={a.id}>
                   <img
                     src={`/picture/${a.id}/preview`}
-                    alt={a.number ? `Try ${a.number}` : 'A picture that was refused'}
+                    alt={attemptName(a, 'A picture that was refused')}
                     className="w-full"
                   />
-                  <figcaption className="quiet mt-1">{a.number ? `Try ${a.number}` : 'refused'}</figcaption>
+                  <figcaption className="quiet mt-1">{attemptName(a, 'refused')}</figcaption>
                 </figure>
               ))}
           </div>

@@ -3,6 +3,7 @@ import { SAMPLE_CAPTURE } from '../../capture/sample-capture';
 import type { PaintingResult } from '../../painting/result';
 import { FORM_CODES } from '../../painting/form/rule';
 import { sampleFeature, samplePainting, sampleRegion } from '../../painting/sample-result';
+import { stageResult } from '../../painting/stage';
 import { findingSchema } from '../finding';
 import { critiquePainting } from './critique';
 
@@ -188,4 +189,34 @@ test('of many broken rules the heaviest are told, each with a key of its own', (
   expect(told.length).toBe(5);
   expect(new Set(told.map((f) => f.key)).size).toBe(5);
   expect(told[0]?.say).toContain('the shadow is as light as some of the light');
+});
+
+test('before the last stage only its own question and large errors are told', () => {
+  const regions = [sampleRegion(2)];
+  const displacements = [sampleFeature({ dx: 0.02 })];
+  const at = (asks: 'even' | 'two-masses' | 'order', last: boolean, more = {}) =>
+    critique({ regions, displacements, accents: [], stage: stageResult({ asks, last }, more) }).map((f) => f.code);
+  expect(at('even', false, { unevenness: 3 })).toEqual(['stain_even']);
+  expect(at('two-masses', false, { apart: -4 })).toEqual(['drawing_holds', 'masses_meet']);
+  expect(at('order', false)).toEqual(['drawing_holds', 'greys_in_order', 'part_off']);
+  expect(at('order', true)).toEqual(['greys_in_order', 'range_holds', 'part_off', 'feature_moved']);
+});
+
+test('greys that changed places are told by where they lie, and a glaze by what it took', () => {
+  const swapped = [
+    {
+      lighter: { x: 0, y: 0, width: 0.2, height: 0.2 },
+      darker: { x: 0.7, y: 0.7, width: 0.2, height: 0.2 },
+      by: 9,
+    },
+  ];
+  const [told] = fixes({ stage: stageResult({ asks: 'order', last: true }, { swapped }) });
+  expect(told?.say).toBe('A shape at the top left should be lighter than one at the bottom right, and is darker.');
+  const glaze = (range: number) =>
+    critique({
+      stage: stageResult({ asks: 'kept', last: true }),
+      rescue: { repainted: 1, range, crowding: 0, contrast: 0 },
+    }).map((f) => f.code);
+  expect(glaze(-20)).toContain('values_lost');
+  expect(glaze(-2)).toContain('values_kept');
 });

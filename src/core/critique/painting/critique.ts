@@ -6,6 +6,7 @@ import { DRAWING_RULES } from './drawing-rules';
 import type { PaintingFacts, PaintingReading } from './facts';
 import { FORM_RULES } from './form-rules';
 import { SHAPE_RULES } from './shape-rules';
+import { STAGE_RULES, toldAt } from './stage-rules';
 import { VALUE_RULES } from './value-rules';
 import { PAINTING_WORDS } from './words';
 
@@ -13,14 +14,21 @@ import { PAINTING_WORDS } from './words';
 const { drawing_holds, ...drawingRules } = DRAWING_RULES;
 const RULES: Rules<PaintingReading, PaintingFacts> = {
   drawing_holds,
+  ...STAGE_RULES,
   ...VALUE_RULES,
   ...FORM_RULES,
   ...SHAPE_RULES,
   ...drawingRules,
 };
 
+/** Before the last stage things may stand so many times further off: they are drawn again. */
+const EARLY_SLACK = 2;
+
 /** Findings for a painting that was read, where each part may be off by `tolerance` steps; none where nothing was, or what was read would mislead. */
 export function critiquePainting(result: PaintingResult, tolerance: number, register: Register = 'studio'): Finding[] {
-  if (!result.capture.accepted || !result.registration) return [];
-  return drafted(RULES, PAINTING_WORDS[register], { result, step: result.step, tolerance }, {});
+  if (!result.capture.accepted || !(result.registration ?? result.stage)) return [];
+  const slack = result.stage && !result.stage.last ? EARLY_SLACK : 1;
+  return drafted(RULES, PAINTING_WORDS[register], { result, step: result.step, tolerance, slack }, {}).filter((f) =>
+    toldAt(result, f.code),
+  );
 }

@@ -30,9 +30,9 @@ function offBy({ dx, dy, width, height, slant }: Moved): Record<Way, number> {
   };
 }
 
-function waysOf(moved: Moved): Way[] {
+function waysOf(moved: Moved, slack: number): Way[] {
   const off = offBy(moved);
-  return (Object.keys(off) as Way[]).filter((way) => off[way] > 1).sort((a, b) => off[b] - off[a]);
+  return (Object.keys(off) as Way[]).filter((way) => off[way] > slack).sort((a, b) => off[b] - off[a]);
 }
 
 const shiftOf = ({ shift }: Sits) => Math.hypot(shift.x, shift.y);
@@ -51,12 +51,12 @@ const evidence = ({ shift, scale, rotation }: Sits) => ({
 const drawingHolds: PaintingRule<'drawing_holds'> = {
   code: 'drawing_holds',
   kind: 'works',
-  reads: ({ result: { registration, displacements } }) =>
+  reads: ({ result: { registration, displacements }, slack }) =>
     registration &&
     shiftOf(registration) <= SHIFTED &&
     sizeOf(registration) <= SIZED &&
     Math.abs(registration.rotation) <= TURNED &&
-    displacements.every((d) => waysOf(d).length === 0)
+    displacements.every((d) => waysOf(d, slack).length === 0)
       ? [{ subject: PICTURE, facts: { shift: shiftOf(registration) } }]
       : [],
   tells: () => true,
@@ -109,10 +109,10 @@ function goesAlong(moved: Moved, all: readonly Moved[]): boolean {
 const featureMoved: PaintingRule<'feature_moved'> = {
   code: 'feature_moved',
   kind: 'fix',
-  reads: ({ result: { displacements } }) =>
+  reads: ({ result: { displacements }, slack }) =>
     displacements
       .filter((moved) => !goesAlong(moved, displacements))
-      .map((moved) => ({ moved, ways: waysOf(moved), most: Math.max(...Object.values(offBy(moved))) }))
+      .map((moved) => ({ moved, ways: waysOf(moved, slack), most: Math.max(...Object.values(offBy(moved))) }))
       .sort((a, b) => b.most - a.most)
       .slice(0, MOST_FEATURES)
       .map(({ moved, ways }) => ({

@@ -14,6 +14,8 @@ export interface PaintingReading {
   /** A step of the exercise, L*, and how many of them something may be off by. */
   readonly step: number;
   readonly tolerance: number;
+  /** How many times further off drawing may be than at the last stage. */
+  readonly slack: number;
 }
 
 export interface PartFacts {
@@ -59,7 +61,19 @@ export interface LineFacts {
   readonly line: LineOff;
 }
 
+export type SwappedFacts = NonNullable<PaintingResult['stage']>['swapped'][number];
+
 export interface PaintingFacts {
+  readonly stain_even: { readonly unevenness: number };
+  readonly stain_uneven: { readonly unevenness: number };
+  /** How far, steps. */
+  readonly masses_apart: { readonly apart: number };
+  readonly masses_meet: { readonly apart: number };
+  readonly greys_in_order: { readonly pairs: number };
+  readonly greys_swapped: SwappedFacts;
+  /** Share of the range before that is gone. */
+  readonly values_kept: { readonly lost: number };
+  readonly values_lost: { readonly lost: number };
   readonly drawing_holds: { readonly shift: number };
   readonly values_hold: { readonly parts: number };
   readonly range_holds: { readonly contrast: number };

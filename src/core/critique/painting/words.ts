@@ -118,7 +118,36 @@ const sized = ({ scale }: Sits): string => {
   return x + y > 0 ? 'larger' : 'smaller';
 };
 
+const SWAPPED: Words<PaintingFacts['greys_swapped'], NoNames> = {
+  say: ({ lighter, darker }) =>
+    place(lighter) === place(darker)
+      ? `Two shapes ${place(lighter)} have changed places: the one that should be lighter is darker.`
+      : `A shape ${place(lighter)} should be lighter than one ${place(darker)}, and is darker.`,
+  do: () => 'Half close your eyes before the reference, and ask which of the two goes dark first.',
+};
+
+const STAGE_WORDS = {
+  stain_even: praise(() => 'The stain is even: whatever comes over it will be seen against one ground.'),
+  stain_uneven: {
+    say: () => 'The stain is patchy: some of it is clearly lighter than the rest.',
+    do: () => 'Wipe it with a soft rag while it is wet, from the dark patches into the light ones.',
+  },
+  masses_apart: praise(() => 'Light and shadow stand apart: two masses, read at a glance.'),
+  masses_meet: {
+    say: () => 'Light and shadow run into each other: some of the light is as dark as some of the shadow.',
+    do: () => 'Choose one value for all that the light reaches and one for all that it does not, and keep to them.',
+  },
+  greys_in_order: praise(() => 'The greys are in order: what should be lighter is lighter everywhere.'),
+  greys_swapped: SWAPPED,
+  values_kept: praise(() => 'The glaze has left the values as they were.'),
+  values_lost: {
+    say: () => 'The glaze has taken some of the values with it: light and dark lie closer together than before.',
+    do: () => 'Wipe it out of the lights while it is wet, and thin the next one further.',
+  },
+} satisfies Partial<Catalogue<PaintingFacts, NoNames>>;
+
 const STUDIO: Catalogue<PaintingFacts, NoNames> = {
+  ...STAGE_WORDS,
   drawing_holds: praise(() => 'The drawing holds: everything sits where the reference has it.'),
   values_hold: praise(() => 'The values hold together: nothing stands out as too light or too dark.'),
   range_holds: praise(() => 'It goes from its lightest light to its darkest dark as far as it should.'),

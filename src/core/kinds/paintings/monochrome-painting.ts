@@ -1,7 +1,7 @@
 import { MEDIA } from '../../exercise/media';
 import { monochromePaintingSchema, type TermsOf } from '../../exercise/terms';
 import type { Stage } from '../../planning/stage';
-import type { Kind } from '../kind';
+import type { HandInStage, Kind } from '../kind';
 import { painted, usualPicture } from '../picture';
 import { GLAZE_READY, LAYER_DRY, oneSitting, STAIN_DRY } from '../sittings';
 import { IN_ONE_SITTING, paintingWork } from '../painting-work';
@@ -40,6 +40,18 @@ function stagedStages({ medium, glaze }: Terms): Stage[] {
   ];
 }
 
+/** Early on only large errors matter. */
+function stagesHandedIn({ glaze, toleranceSteps, earlyToleranceSteps }: Terms): HandInStage[] {
+  const early = { last: false, toleranceSteps: earlyToleranceSteps };
+  const final = { last: true, toleranceSteps };
+  return [
+    { id: 'stain', name: 'The stain', asks: 'even', ...early },
+    { id: 'masses', name: 'Two masses', asks: 'two-masses', ...early },
+    { id: 'greys', name: 'The greys', asks: 'order', ...(glaze ? early : final) },
+    ...(glaze ? [{ id: 'glaze', name: 'The glaze', asks: 'kept' as const, ...final }] : []),
+  ];
+}
+
 export const monochromePainting: Kind<Terms> = {
   ...painted<Terms>(),
   id: 'monochrome-painting',
@@ -60,6 +72,7 @@ export const monochromePainting: Kind<Terms> = {
   }),
   inShort: ({ way, medium }) => `${way === 'staged' ? 'staged' : 'one sitting'}, in ${MEDIA[medium].name}`,
   work: (terms) => paintingWork(terms, terms.way === 'staged' ? stagedWork(terms) : IN_ONE_SITTING),
+  handInStages: (terms) => (terms.way === 'staged' ? stagesHandedIn(terms) : []),
   stages: (terms) =>
     terms.way === 'staged'
       ? stagedStages(terms)

@@ -7,7 +7,8 @@ import { KEYS, PAINTING_KEYS } from '../critique-keys';
 import { OtherReference } from '../OtherReference';
 import type { PaintingPart, TableProps } from '../table-props';
 import { sameBox } from '../same-box';
-import { attemptName, TableFrame } from '../TableFrame';
+import { attemptName } from '../../parts/attempt-name';
+import { TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
 import { PaintingFacts } from './PaintingFacts';
 import { PaintingPictures, VIEWS, type View } from './PaintingPictures';
@@ -59,7 +60,7 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
           measure={() => critique.run(() => actions.measureAgainstNow(id))}
         />
       )}
-      <PaintingFacts result={result} numberUp={attemptName(shown?.number ?? null)} />
+      <PaintingFacts result={result} numberUp={shown ? attemptName(shown, 'Photograph') : ''} />
     </>
   );
   return (

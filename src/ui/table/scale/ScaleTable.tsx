@@ -4,7 +4,8 @@ import { GapLadder } from '../../instruments/GapLadder';
 import { ValueRuler } from '../../instruments/ValueRuler';
 import { KEYS } from '../critique-keys';
 import type { ScalePart, TableProps } from '../table-props';
-import { attemptName, TableFrame } from '../TableFrame';
+import { attemptName } from '../../parts/attempt-name';
+import { TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
 import { ChipList } from './ChipList';
 import { LeastWork } from './LeastWork';
@@ -61,7 +62,7 @@ export function ScaleTable(props: TableProps<ScalePart>) {
       pictures={pictures}
       holds={null}
       above={above}
-      below={<ScaleFacts result={result} labels={labels} numberUp={attemptName(shown?.number ?? null)} />}
+      below={<ScaleFacts result={result} labels={labels} numberUp={shown ? attemptName(shown, 'Photograph') : ''} />}
       keys={KEYS}
     />
   );

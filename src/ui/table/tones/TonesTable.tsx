@@ -5,7 +5,8 @@ import { useKeys } from '../../parts/use-keys';
 import { KEYS, LIFE_KEYS, NOTAN_KEYS } from '../critique-keys';
 import type { TableProps, TonesPart } from '../table-props';
 import { sameBox } from '../same-box';
-import { attemptName, TableFrame } from '../TableFrame';
+import { attemptName } from '../../parts/attempt-name';
+import { TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
 import { FrameChoice } from './FrameChoice';
 import { LifePictures } from './LifePictures';
@@ -85,7 +86,7 @@ export function TonesTable(props: TableProps<TonesPart>) {
         forget={() => run(() => actions.forgetReadings(handIn.exerciseId))}
         forEveryone={readingsForEveryone}
       />
-      <NotanFacts result={result} labels={labels} numberUp={attemptName(shown?.number ?? null)} />
+      <NotanFacts result={result} labels={labels} numberUp={shown ? attemptName(shown, 'Photograph') : ''} />
     </>
   );
   return (

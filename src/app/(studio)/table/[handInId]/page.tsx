@@ -46,7 +46,7 @@ export default async function TablePage({ params, searchParams }: Props) {
         next: table.next,
         place: `${table.position} of ${table.total}`,
       }}
-      attempts={table.attempts.map((a) => ({ id: a.id, number: a.number, state: a.state }))}
+      attempts={table.attempts.map(({ id, number, state, stage }) => ({ id, number, state, stage }))}
       shown={shown}
       isCurrent={shown !== null && shown.id === table.currentId}
       labels={labels}

@@ -1,0 +1,99 @@
+/** Paintings that are built up in stages: each stage has its own question, and before the last one only large errors matter. */
+import { z } from 'zod';
+import { quantiles } from '../fitting/quantile';
+import { type ShareBox, shareBoxSchema } from '../geometry/share-box';
+import type { Plane } from '../raster/between';
+import { wideBlur } from '../raster/blur';
+import { boxOfPlaces, shareBox } from '../raster/box-of-places';
+import { placesOfNumbers } from '../raster/zone';
+import type { ReadParts } from './read-parts';
+
+/** Is the stain even? Are two masses apart? Are the greys in order? Did glazing keep the values? */
+export const STAGE_QUESTIONS = ['even', 'two-masses', 'order', 'kept'] as const;
+export type StageQuestion = (typeof STAGE_QUESTIONS)[number];
+
+/** What is asked of a hand-in of a stage. */
+export interface StageAsked {
+  readonly asks: StageQuestion;
+  /** Whether it is the last one, and the painting is judged as a whole. */
+  readonly last: boolean;
+}
+
+export const stageResultSchema = z.object({
+  asks: z.enum(STAGE_QUESTIONS),
+  last: z.boolean(),
+  /** How far light and dark patches of a stain lie apart, L*. */
+  unevenness: z.number().nullable(),
+  /** How far all but a twentieth of what should be light lies above all but a twentieth of what should be dark, L*. */
+  apart: z.number().nullable(),
+  /** Parts of which the one that should be lighter is darker, the plainest first. */
+  swapped: z.array(z.object({ lighter: shareBoxSchema, darker: shareBoxSchema, by: z.number() })),
+});
+export type StageResult = z.infer<typeof stageResultSchema>;
+
+export const stageResult = ({ asks, last }: StageAsked, more: Partial<StageResult> = {}): StageResult => ({
+  asks,
+  last,
+  unevenness: null,
+  apart: null,
+  swapped: [],
+  ...more,
+});
+
+/** Patches of a stain are so large, share of the width: the brush's own texture is wanted. */
+const PATCH = 0.03;
+
+/** How far light and dark patches of a plane of L* lie apart, all but a twentieth at both ends. */
+export function unevennessOf({ width, height, data }: Plane): number {
+  const [dark, light] = quantiles(wideBlur(data, width, height, PATCH * width), [0.05, 0.95]);
+  return light - dark;
+}
+
+/** The value that parts a picture best into a light and a dark mass. N. Otsu, IEEE Trans. SMC 9 (1979). */
+function parting(values: Float32Array): number {
+  const sorted = values.slice().sort();
+  const total = sorted.reduce((s, v) => s + v, 0);
+  let [below, best, at] = [0, -1, 0];
+  for (let k = 1; k < sorted.length; k++) {
+    below += sorted[k - 1] as number;
+    const apart = below / k - (total - below) / (sorted.length - k);
+    const spread = k * (sorted.length - k) * apart * apart;
+    if (spread > best) [best, at] = [spread, ((sorted[k - 1] as number) + (sorted[k] as number)) / 2];
+  }
+  return at;
+}
+
+/** Of what should be light and of what should be dark: how far apart they were painted, L*. Planes on the same places; NaN is skipped. */
+export function massesApart(target: Plane, painted: Plane): number {
+  const line = parting(target.data);
+  const side = (light: boolean) =>
+    painted.data.filter((l, i) => !Number.isNaN(l) && (target.data[i] as number) > line === light);
+  const [light] = quantiles(side(true), [0.05]);
+  const [dark] = quantiles(side(false), [0.95]);
+  return light - dark;
+}
+
+/** Parts that should differ by a step and were painted the other way round by this share of one are swapped. */
+const PLAINLY = 0.35;
+/** Smaller parts (share of the picture) are not held against each other. */
+const LEAST_PART = 0.006;
+const MOST_PAIRS = 3;
+
+/** Pairs of parts whose order is not that of the reference, the plainest first. */
+export function swappedParts({ cut, parts }: ReadParts, step: number): StageResult['swapped'] {
+  const able = parts.filter((p) => p.area >= LEAST_PART);
+  const places = placesOfNumbers(cut.partOf, 0, cut.count);
+  const boxOf = (id: number): ShareBox | null => {
+    const around = boxOfPlaces(places[id] as Int32Array, cut.width);
+    return around && shareBox(around, cut);
+  };
+  return able
+    .flatMap((a) => able.map((b) => ({ a, b, by: b.painted - a.painted })))
+    .filter(({ a, b, by }) => a.target - b.target >= step && by >= PLAINLY * step)
+    .sort((one, other) => other.by - one.by)
+    .slice(0, MOST_PAIRS)
+    .flatMap(({ a, b, by }) => {
+      const [lighter, darker] = [boxOf(a.id), boxOf(b.id)];
+      return lighter && darker ? [{ lighter, darker, by }] : [];
+    });
+}
