@@ -98,9 +98,23 @@ export function stillLife(): Promise<Buffer> {
 /** The grey of the still life's book: no other thing has it. */
 const BOOK = 0x78;
 
-/** A painting of the still life in all its values, its book too light. */
-export async function valuesPhotograph(exercise: string, picture: Buffer, seed: number): Promise<Buffer> {
-  const terms = defaultTerms('monochrome-painting');
+interface Painted {
+  /** What becomes of what is wanted, L*. */
+  readonly value?: (wanted: number) => number;
+  /** By how much the book is too light, L*. */
+  readonly book?: number;
+  /** Any colour for any shape, each as light as it should be. */
+  readonly colours?: boolean;
+}
+
+/** A painting of the still life in all its values, its book too light unless said. */
+export async function valuesPhotograph(
+  exercise: string,
+  picture: Buffer,
+  seed: number,
+  { value = (l) => l, book = 16, colours = false }: Painted = {},
+): Promise<Buffer> {
+  const terms = defaultTerms(colours ? 'free-colour' : 'monochrome-painting');
   const { data, info } = await sharp(picture)
     .removeAlpha()
     .toColourspace('b-w')
@@ -118,15 +132,16 @@ export async function valuesPhotograph(exercise: string, picture: Buffer, seed: 
   const { surface } = paintPicture(
     printed.surface,
     cell,
-    { width, height, lightness, shapeOf: codes.map((c) => (Math.abs(c - BOOK) < 4 ? 1 : 0)) },
+    { width, height, lightness, shapeOf: codes.map((c) => (Math.abs(c - BOOK) < 4 ? 1 : 1 + (c >> 4))) },
     {
       whole: AS_IT_IS,
       moves: [],
       stray: 0.001,
       smallest: 0.006,
       unsure: 0.4,
-      value: of,
-      mistaken: new Map([[1, 16]]),
+      value: (l) => value(of(l)),
+      mistaken: new Map([[1, book]]),
+      ...(colours && { hue: (shape: number) => [14 * Math.cos(2 * shape), 14 * Math.sin(2 * shape)] as const }),
       ground: 80,
       streaks: 0.3,
     },

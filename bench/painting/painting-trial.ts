@@ -34,6 +34,8 @@ export interface PaintingTrial {
   readonly moved: boolean;
   /** Whether small faults are planted too: in its lines, or in how far its shapes reach. */
   readonly small?: 'accents' | 'extents';
+  /** Whether every shape has another hue. */
+  readonly hues?: boolean;
   /** Painted with a large brush in few greys close together. */
   readonly rough?: boolean;
   /** How it is no painting of what it is measured against. */
@@ -222,6 +224,9 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       mistaken,
       ground: own.between(60, 93),
       streaks: own.between(0, 1),
+      ...(trial.hues && {
+        hue: (shape: number) => [12 * Math.cos(2.4 * shape), 12 * Math.sin(2.4 * shape)] as const,
+      }),
       ...(lines && { accents: lines.painted }),
       ...(reaches && { spreads: reaches.spreads, busy: reaches.busy }),
     },

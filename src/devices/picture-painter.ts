@@ -12,6 +12,8 @@ import type { PaintedFrameMm } from './notan-painter';
 import { chance, smoothNoise } from './random';
 import type { Surface } from './reflectance';
 
+type Hue = readonly [a: number, b: number];
+
 export interface PicturePlan extends Hand, Brushes {
   /** From the L* of the picture to the L* that is meant on the canvas. */
   readonly value: (lightness: number) => number;
@@ -25,8 +27,8 @@ export interface PicturePlan extends Hand, Brushes {
   readonly ground: number;
   /** Strength of the strokes' own texture, L*. */
   readonly streaks: number;
-  /** a* and b* of the paint; grey unless said. */
-  readonly hue?: readonly [a: number, b: number];
+  /** a* and b* of the paint, of all of it or by shape; grey unless said. */
+  readonly hue?: Hue | ((shape: number) => Hue);
 }
 
 export interface PaintedPicture {
@@ -100,7 +102,11 @@ export function paintPicture(
   const data = Float32Array.from(printed.reflectance.data);
   const perMm = printed.dpi / 25.4;
   const strokes = own.whole(1, 1e9);
-  const [a, b] = plan.hue ?? [0, 0];
+  const { hue = [0, 0] } = plan;
+  const hueAt = (x: number, y: number): Hue =>
+    typeof hue === 'function'
+      ? hue(drawing.shapeOf[Math.floor(y * down) * across + Math.floor(x * across)] as number)
+      : hue;
   const canvas: SeenPicture = { width: across, height: down, lightness: painted, shapeOf: drawing.shapeOf };
   const [x0, y0] = [Math.round(frame.xMm * perMm), Math.round(frame.yMm * perMm)];
   const [x1, y1] = [
@@ -112,7 +118,7 @@ export function paintPicture(
       const [x, y] = [(px + 0.5 - x0) / (x1 - x0), (py + 0.5 - y0) / (y1 - y0)];
       const value = lightnessAt(canvas, x * across, y * down);
       const stroke = smoothNoise((x * frame.widthMm) / 1.3, (y * frame.heightMm) / 14, strokes);
-      data.set(labToLinearRgb([value + (0.4 + plan.streaks) * stroke, a, b]), (py * width + px) * 3);
+      data.set(labToLinearRgb([value + (0.4 + plan.streaks) * stroke, ...hueAt(x, y)]), (py * width + px) * 3);
     }
   return {
     surface: { reflectance: raster('linear', width, height, 3, data), dpi: printed.dpi },

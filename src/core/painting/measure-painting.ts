@@ -139,7 +139,7 @@ function rulesIn(
 /** What the question of a stage comes to, once the painting lies on its reference. */
 const stageOf = (stage: StageAsked, { coarse }: PaintingReference, laid: LaidPainting, step: number): StageResult =>
   stageResult(stage, {
-    ...(stage.asks === 'two-masses' && { apart: massesApart(coarse, laid.coarse) }),
+    ...(stage.asks === 'two-masses' && { apart: massesApart(coarse, laid.coarse, step) }),
     ...(stage.asks === 'order' && { swapped: swappedParts(laid.parts, step) }),
   });
 

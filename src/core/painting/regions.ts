@@ -60,7 +60,7 @@ export function regionsOf({ cut, parts }: ReadParts, curve: ValueCurve, toleranc
       box.y1 = y + 1;
     }
   }
-  return [...boxes]
+  const regions = [...boxes]
     .map(([r, box]) => {
       const own = off.filter((p) => root(p.id) === r);
       const area = own.reduce((s, p) => s + p.area, 0);
@@ -80,6 +80,44 @@ export function regionsOf({ cut, parts }: ReadParts, curve: ValueCurve, toleranc
       };
     })
     .filter((r) => r.depth >= LEAST_DEPTH && r.area >= LEAST_AREA)
-    .sort((a, b) => b.area - a.area)
+    .sort((a, b) => b.area - a.area);
+  const meets = borders(cut);
+  return regions
+    .filter((region) => !regions.some((other) => isRimOf(region, other, meets)))
     .map(({ depth: _, ...region }) => region);
+}
+
+/** Thinner ones (places) beside a larger one that is off the same way, and further, are where the brush led from it. */
+const RIM = { depth: 4.5, area: 0.3 } as const;
+
+function isRimOf(
+  region: Region & { readonly depth: number },
+  other: Region,
+  meets: (a: readonly number[], b: readonly number[]) => boolean,
+): boolean {
+  return (
+    region.depth < RIM.depth &&
+    region.area < RIM.area * other.area &&
+    Math.sign(region.residual) === Math.sign(other.residual) &&
+    Math.abs(other.residual) > Math.abs(region.residual) &&
+    meets(region.parts, other.parts)
+  );
+}
+
+/** Whether any part of one list touches any of another. */
+function borders({ partOf, width, height }: ReadParts['cut']): (a: readonly number[], b: readonly number[]) => boolean {
+  const touching = new Map<number, Set<number>>();
+  const meet = (a: number, b: number) => {
+    if (a !== b) touching.set(a, (touching.get(a) ?? new Set()).add(b));
+  };
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const i = y * width + x;
+      const own = partOf[i] as number;
+      for (const j of [x + 1 < width ? i + 1 : i, y + 1 < height ? i + width : i]) {
+        meet(own, partOf[j] as number);
+        meet(partOf[j] as number, own);
+      }
+    }
+  return (a, b) => a.some((part) => b.some((other) => touching.get(part)?.has(other)));
 }

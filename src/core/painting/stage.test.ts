@@ -19,8 +19,8 @@ test('a stain is as uneven as its patches, and not as its brush', () => {
 });
 
 test('two masses are as far apart as the darkest light and the lightest dark', () => {
-  expect(massesApart(wanted, bands(80, 80, 30))).toBeCloseTo(50);
-  expect(massesApart(wanted, bands(80, 40, 55))).toBeCloseTo(-15);
+  expect(massesApart(wanted, bands(80, 80, 30), 5)).toBeCloseTo(50);
+  expect(massesApart(wanted, bands(80, 40, 55), 5)).toBeCloseTo(-15);
 });
 
 test('parts in another order than the reference has them are told, the plainest first', () => {

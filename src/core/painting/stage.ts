@@ -63,11 +63,17 @@ function parting(values: Float32Array): number {
   return at;
 }
 
-/** Of what should be light and of what should be dark: how far apart they were painted, L*. Planes on the same places; NaN is skipped. */
-export function massesApart(target: Plane, painted: Plane): number {
+/**
+ * Of what should be light and of what should be dark: how far apart they were painted, L*. What lies within a `step` of the line
+ * may go to either. Planes on the same places; NaN is skipped.
+ */
+export function massesApart(target: Plane, painted: Plane, step: number): number {
   const line = parting(target.data);
   const side = (light: boolean) =>
-    painted.data.filter((l, i) => !Number.isNaN(l) && (target.data[i] as number) > line === light);
+    painted.data.filter((l, i) => {
+      const off = (target.data[i] as number) - line;
+      return !Number.isNaN(l) && Math.abs(off) > step && off > 0 === light;
+    });
   const [light] = quantiles(side(true), [0.05]);
   const [dark] = quantiles(side(false), [0.95]);
   return light - dark;

@@ -81,14 +81,16 @@ const middle = (values: readonly number[]): number =>
 
 export const castEdgeHard: FormRule = {
   code: 'cast_edge_hard',
-  asks: ({ plane, edges, fromLife }) =>
+  asks: ({ plane, edges, fromLife, step }) =>
     thrown(plane).flatMap(({ cast, distance }): Asked[] => {
       const others = new Set(plane.shapes.filter((s) => ABOVE.includes(s.part)).map((s) => s.number));
       const own = edges
         .filter((e) => e.shape === cast.number && !others.has(e.neighbour))
         .sort((a, b) => (distance[a.at] as number) - (distance[b.at] as number));
       const third = Math.floor(own.length / 3);
-      if (third < LEAST_STRETCHES) return [];
+      const shifted = Math.abs(meanOf(plane, 'painted', cast.inside) - meanOf(plane, 'wanted', cast.inside));
+      // One that has another value is told as that: how soft it looks goes with how far it stands out.
+      if (third < LEAST_STRETCHES || shifted > step) return [];
       const [near, far] = [own.slice(0, third), own.slice(-third)];
       const width = (of: readonly EdgeWidth[], side: Side) => middle(of.map((e) => e[side]));
       const softer = (side: Side) => width(far, side) / width(near, side);

@@ -1,7 +1,7 @@
 /** Rules about the steps that shapes are allotted, and about the edges of all of them together. */
-import { quantile } from '../../fitting/quantile';
+import { quantiles } from '../../fitting/quantile';
 import { boxRound, type FormShape, meanOf, type Side, valuesOf } from './form-plane';
-import type { Asked, EdgeWidth, FormRequest, FormRule } from './rule';
+import type { Asked, FormRequest, FormRule } from './rule';
 
 /** Half a step beyond those that it is allotted a shape is still in the nearest of them. */
 const WITHIN = 0.5;
@@ -71,22 +71,11 @@ export const stepUnused: FormRule = {
 
 const range = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, k) => from + k);
 
-/** Softer edges are so many times wider than harder ones, a fifth of all left out at both ends, and plainly more in the reference. */
-const ALIKE = { limit: 1.7, margin: 0.4 } as const;
-const LEFT_OUT = 0.2;
-/** Edges between fewer pairs of shapes say nothing of all of them, and each pair is seen at so many stretches. */
-const LEAST_PAIRS = 4;
-const LEAST_STRETCHES = 5;
-
-/** One width for each pair of shapes that meet: the middle of its stretches. */
-function widthsOf(edges: readonly EdgeWidth[], side: Side): number[] {
-  const pairs = new Map<string, number[]>();
-  for (const edge of edges) {
-    const key = `${edge.shape} ${edge.neighbour}`;
-    pairs.set(key, [...(pairs.get(key) ?? []), edge[side]]);
-  }
-  return [...pairs.values()].filter((own) => own.length >= LEAST_STRETCHES).map((own) => quantile(own, 0.5));
-}
+/** Softer edges are so many times wider than harder ones, some left out at both ends, and plainly more in the reference. */
+const ALIKE = { limit: 1.8, margin: 0.4 } as const;
+const LEFT_OUT = 0.15;
+/** Fewer stretches of edges say nothing of all of them. */
+const LEAST_STRETCHES = 20;
 
 export const edgesAlike: FormRule = {
   code: 'edges_alike',
@@ -95,9 +84,14 @@ export const edgesAlike: FormRule = {
     // Within one object light turns into shadow: that is form and no edge.
     const outer = edges.filter((e) => objectOf(e.shape) !== objectOf(e.neighbour));
     const shapes: FormShape[] = plane.shapes.filter((s) => outer.some((e) => e.shape === s.number));
-    const widths = { wanted: widthsOf(outer, 'wanted'), painted: widthsOf(outer, 'painted') };
-    if (widths.wanted.length < LEAST_PAIRS || shapes.length === 0) return [];
-    const times = (side: Side) => quantile(widths[side], 1 - LEFT_OUT) / quantile(widths[side], LEFT_OUT);
+    if (outer.length < LEAST_STRETCHES || shapes.length === 0) return [];
+    const times = (side: Side) => {
+      const [sharp, soft] = quantiles(
+        outer.map((e) => e[side]),
+        [LEFT_OUT, 1 - LEFT_OUT],
+      );
+      return soft / sharp;
+    };
     return [
       {
         object: null,
