@@ -1,8 +1,16 @@
 /** Rules of cast shadows: they lighten and soften as they run away from what throws them, and none of them is a hole. */
 import { squaredDistances } from '../../raster/distance';
 import { maskOf } from '../../raster/zone';
-import { alongBorder, boxRound, type FormPlane, type FormShape, meanOf, shareBelow, type Side } from './form-plane';
-import type { FormPart } from '../named-shapes';
+import {
+  alongBorder,
+  boxRound,
+  type FormPlane,
+  type FormShape,
+  meanOf,
+  ON_TOP,
+  shareBelow,
+  type Side,
+} from './form-plane';
 import { type Asked, broken, type EdgeWidth, type FormRequest, type FormRule } from './rule';
 
 /** A cast shadow with the near and the far third of its places. */
@@ -71,8 +79,6 @@ export const castNotLightening: FormRule = {
 const SOFTER = { limit: 1.2, margin: 0.3 } as const;
 /** Where it is so in the reference, the painting's far edge keeps this share of its softness. */
 const KEEPS = { limit: 0.65, margin: 0.3 } as const;
-/** Where its edge is hidden behind these parts of things it is not its own. */
-const ABOVE: readonly (FormPart | null)[] = ['lit', 'halftone', 'highlight', 'shadow', 'reflected', 'accent', 'cast'];
 /** Stretches of its edge on either side that are needed to say anything. */
 const LEAST_STRETCHES = 3;
 
@@ -83,7 +89,7 @@ export const castEdgeHard: FormRule = {
   code: 'cast_edge_hard',
   asks: ({ plane, edges, fromLife, step }) =>
     thrown(plane).flatMap(({ cast, distance }): Asked[] => {
-      const others = new Set(plane.shapes.filter((s) => ABOVE.includes(s.part)).map((s) => s.number));
+      const others = new Set(plane.shapes.filter((s) => ON_TOP.includes(s.part)).map((s) => s.number));
       const own = edges
         .filter((e) => e.shape === cast.number && !others.has(e.neighbour))
         .sort((a, b) => (distance[a.at] as number) - (distance[b.at] as number));

@@ -39,6 +39,17 @@ export const formShapes = (
   });
 };
 
+/** Parts of things that hide what lies behind them, cast shadows among them. */
+export const ON_TOP: readonly (FormPart | null)[] = [
+  'lit',
+  'halftone',
+  'highlight',
+  'shadow',
+  'reflected',
+  'accent',
+  'cast',
+];
+
 export type Side = 'wanted' | 'painted';
 
 /** Values of some places that are known, L*. */

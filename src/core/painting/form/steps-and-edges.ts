@@ -1,6 +1,6 @@
 /** Rules about the steps that shapes are allotted, and about the edges of all of them together. */
 import { quantiles } from '../../fitting/quantile';
-import { boxRound, type FormShape, meanOf, type Side, valuesOf } from './form-plane';
+import { boxRound, ON_TOP, type FormShape, meanOf, type Side, valuesOf } from './form-plane';
 import type { Asked, FormRequest, FormRule } from './rule';
 
 /** Half a step beyond those that it is allotted a shape is still in the nearest of them. */
@@ -72,17 +72,17 @@ export const stepUnused: FormRule = {
 const range = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, k) => from + k);
 
 /** Softer edges are so many times wider than harder ones, some left out at both ends, and plainly more in the reference. */
-const ALIKE = { limit: 1.8, margin: 0.4 } as const;
-const LEFT_OUT = 0.15;
+const ALIKE = { limit: 1.65, margin: 0.2 } as const;
+const LEFT_OUT = 0.25;
 /** Fewer stretches of edges say nothing of all of them. */
 const LEAST_STRETCHES = 20;
 
 export const edgesAlike: FormRule = {
   code: 'edges_alike',
   asks: ({ plane, edges }: FormRequest): Asked[] => {
-    const objectOf = (number: number) => plane.shapes.find((s) => s.number === number)?.object ?? null;
-    // Within one object light turns into shadow: that is form and no edge.
-    const outer = edges.filter((e) => objectOf(e.shape) !== objectOf(e.neighbour));
+    const things = new Set(plane.shapes.filter((s) => ON_TOP.includes(s.part)).map((s) => s.number));
+    // Within one object light turns into shadow, which is form and no edge; and where one thing hides another there are two.
+    const outer = edges.filter((e) => things.has(e.shape) && !things.has(e.neighbour));
     const shapes: FormShape[] = plane.shapes.filter((s) => outer.some((e) => e.shape === s.number));
     if (outer.length < LEAST_STRETCHES || shapes.length === 0) return [];
     const times = (side: Side) => {
