@@ -111,7 +111,7 @@ async function prepare({ house, teacher }: World): Promise<string> {
     shapes: {
       cut: { squint: 0.6, dissolve: 0.003, smooth: 0.4, thresholds: [24, 48, 70] },
       edits: [],
-      named: [namedShape(0.66, 0.52, 'jug > lit side'), namedShape(0.5, 0.33, 'jug > shadow side')],
+      named: [namedShape(0.66, 0.52, 'jug > lit side', 'lit'), namedShape(0.5, 0.33, 'jug > shadow side', 'shadow')],
     },
   });
   return row.id;
@@ -138,4 +138,39 @@ export async function monochromePaintings(world: World, who: readonly Student[])
     const picture = { seen: { ...seen, lightness: seen.lightness.map(meant) }, plan: { ...CAREFUL, ...habit } };
     return [() => handIn(world, student, exerciseId, 501 + k, { plan: { lightness: [], faults: [] }, picture })];
   });
+}
+
+/** A stain that was wiped evenly, or left in patches; and the two masses that come over it. */
+const EVEN = () => 64;
+const PATCHY = (x: number, y: number) => 62 + 8 * Math.sin(7 * x + 2) * Math.cos(5 * y);
+const TWO_MASSES = (l: number) => (l > 50 ? 78 : 36);
+
+/** The same still life built up in oil, stage by stage: two students are at its beginning. */
+export async function stagedPaintings(world: World, who: readonly Student[]): Promise<(() => Promise<unknown>)[]> {
+  const { house, teacher, classId } = world;
+  const row = (await referencesOf(house, teacher)).find((r) => r.title === TITLE);
+  const [first, second] = who;
+  if (!row || !first || !second) throw new Error('The sample picture, or somebody to paint it, is not there.');
+  const terms = { ...defaultTerms('monochrome-painting', 'oil'), way: 'staged' as const, glaze: true };
+  const exerciseId = await setExercise(house, teacher, classId, {
+    title: 'Jug and loaf, built up in oil',
+    note: 'One stage a week. Let each of them dry before the next, and photograph every one.',
+    dueAt: null,
+    terms,
+    referenceId: row.id,
+  });
+  const seen = await seenFor(terms.ends);
+  const stage = (student: Student, seed: number, lightness: Float32Array) => {
+    const picture = { seen: { ...seen, lightness }, plan: { ...CAREFUL, streaks: 0.8 } };
+    return handIn(world, student, exerciseId, seed, { plan: { lightness: [], faults: [] }, picture });
+  };
+  const stain = (of: (x: number, y: number) => number) =>
+    seen.lightness.map((_, i) => of((i % seen.width) / seen.width, Math.floor(i / seen.width) / seen.width));
+  return [
+    async () => {
+      await stage(first, 541, stain(EVEN));
+      await stage(first, 542, seen.lightness.map(TWO_MASSES));
+    },
+    () => stage(second, 543, stain(PATCHY)),
+  ];
 }
