@@ -1,5 +1,5 @@
 /** A set-up is kept and painted from life; its masses are shown on the hand-in and judged; a painted frame becomes the dark end. */
-import { type Page, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { boxOf } from './drag';
 import { inTidewell } from './evening';
 import { handIn } from './people';
@@ -86,4 +86,35 @@ test('the frame that was painted round it is taken as the dark end, and the dark
   await page.getByRole('button', { name: /Withdraw/ }).waitFor();
   await student.reload();
   await student.getByText(/lit side of the jug is dark/).waitFor();
+});
+
+test('in all its values too: its masses are shown on its greys, and read from the photograph', async () => {
+  await page.goto('/plan/new');
+  await page.getByRole('button', { name: 'monochrome painting' }).click();
+  await page.getByLabel('Title').fill('In all its values, from where you sit');
+  await page.getByLabel('Painted from').selectOption({ label: 'from life: Jug by the window' });
+  await page.getByRole('button', { name: 'Set it' }).click();
+  await page.waitForURL(/\/plan\/(?!new)\w+/);
+  const exerciseId = page.url().split('/').pop() ?? '';
+  await student.goto(`/my/${exerciseId}`);
+  await handIn(student, await lifePhotograph(exerciseId, 65));
+  await student.getByText('This picture will do.').waitFor();
+  await page.goto('/rack');
+  await page
+    .getByRole('link', { name: /In all its values/ })
+    .last()
+    .click();
+  await page.locator('canvas[data-masses="0"]').waitFor();
+  const box = await boxOf(page.locator('[data-brush]'));
+  await page.mouse.click(box.x + 0.5 * box.width, box.y + 0.5 * box.height);
+  await page.locator('canvas[data-masses="1"]').waitFor();
+  await page.keyboard.press('j');
+  const readings = page.getByText('The readings as a table');
+  const row = page.getByRole('row', { name: /jug > lit side/ });
+  await expect(async () => {
+    if (!(await row.isVisible())) await readings.click();
+    await expect(row).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  const lightness = Number(await row.getByRole('cell').nth(1).innerText());
+  expect(Math.abs(lightness - 40)).toBeLessThan(4);
 });

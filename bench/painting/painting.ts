@@ -100,7 +100,7 @@ export async function benchPainting(seed: number, rounds: number, megapixels: nu
   );
   const outcomes = await trials.run(asked);
   const coloured = await trials.run(
-    asked.filter((t) => t.mistaken === 0 && !t.moved && t.way !== 'corners').map((t) => ({ ...t, hues: true })),
+    asked.filter((t) => t.mistaken === 0 && t.way !== 'corners').map((t) => ({ ...t, moved: false, hues: true })),
   );
   await trials.close();
   console.log(`\n${outcomes.length} paintings, ${megapixels} megapixels`);

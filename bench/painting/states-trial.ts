@@ -123,7 +123,7 @@ export default async function runStatesTrial(trial: StatesTrial): Promise<States
     return measureFromLife(
       await decodePhoto(jpeg),
       {
-        shapes,
+        shapesOn: () => shapes,
         ends: ENDS,
         step: pictureStep(ENDS),
         expected: { exercise: null, student: null },

@@ -143,7 +143,7 @@ export async function monochromePaintings(world: World, who: readonly Student[])
 /** A stain that was wiped evenly, or left in patches; and the two masses that come over it. */
 const EVEN = () => 64;
 const PATCHY = (x: number, y: number) => 62 + 8 * Math.sin(7 * x + 2) * Math.cos(5 * y);
-const TWO_MASSES = (l: number) => (l > 50 ? 78 : 36);
+const TWO_MASSES = (l: number) => (l > 62 ? 78 : 36);
 
 /** The same still life built up in oil, stage by stage: two students are at its beginning. */
 export async function stagedPaintings(world: World, who: readonly Student[]): Promise<(() => Promise<unknown>)[]> {

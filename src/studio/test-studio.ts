@@ -133,6 +133,11 @@ async function openTestHouse(): Promise<TestHouse> {
         if (!painting) throw new UnusablePicture('No painting was laid ready.');
         return painting as Answers[T['task']];
       }
+      if (task.task === 'measure-from-life') {
+        last = task;
+        if (!painting) throw new UnusablePicture('No painting was laid ready.');
+        return { result: painting.result, lightness: painting.laid } as Answers[T['task']];
+      }
       if (task.task === 'measure-notan') {
         last = task;
         if (!notan) throw new UnusablePicture('No painting was laid ready.');

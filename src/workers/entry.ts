@@ -11,6 +11,7 @@ import { losslessPng } from './tasks/lossless';
 import { measureScaleFile } from './tasks/measure';
 import { nearestTask } from './tasks/nearest';
 import { judgeNotan, measureNotanHandIn, readingMask, tonesPicture } from './tasks/notan-hand-in';
+import { measurePaintingFromLife } from './tasks/painting-from-life';
 import { measurePaintingHandIn, paintingPicture } from './tasks/painting-hand-in';
 import { makePictures } from './tasks/pictures';
 import { referenceFile } from './tasks/reference-file';
@@ -30,6 +31,8 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return tonesPicture(task);
     case 'measure-painting':
       return measurePaintingHandIn(task, (stage) => port?.postMessage({ stage }));
+    case 'measure-from-life':
+      return measurePaintingFromLife(task, (stage) => port?.postMessage({ stage }));
     case 'painting-picture':
       return paintingPicture(task);
     case 'bring-in':

@@ -22,6 +22,7 @@ import type {
   ReadingMaskTask,
   TonesPictureTask,
 } from './tasks/notan-hand-in';
+import type { PaintingFromLife, PaintingFromLifeTask } from './tasks/painting-from-life';
 import type { PaintingHandIn, PaintingHandInTask, PaintingPictureTask } from './tasks/painting-hand-in';
 import type { Pictures, PicturesTask } from './tasks/pictures';
 import type { ReferenceFileTask } from './tasks/reference-file';
@@ -35,6 +36,7 @@ export type Task =
   | TonesPictureTask
   | PaintingHandInTask
   | PaintingPictureTask
+  | PaintingFromLifeTask
   | ReferenceFileTask
   | CarryTask
   | LookTask
@@ -55,6 +57,7 @@ export interface Answers {
   'reading-mask': Uint8Array | null;
   'measure-painting': PaintingHandIn;
   'painting-picture': Uint8Array;
+  'measure-from-life': PaintingFromLife;
   'reference-file': Uint8Array;
   'tones-picture': Uint8Array;
   carry: CardReadings;

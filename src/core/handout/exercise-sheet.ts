@@ -15,7 +15,7 @@ import { PAPERS } from '../sheet/paper';
 const JUDGED: Record<`${Kind['measured']}`, string | null> = {
   true: null,
   'with-reference':
-    'Where it is painted from a picture or a set-up that your teacher prepared, its tones are measured against that; otherwise by your teacher’s eye.',
+    'Where it is painted from a picture or a set-up that your teacher prepared, what you painted is measured against that; otherwise by your teacher’s eye.',
   'with-picture':
     'Where it is painted from a picture that your teacher prepared, its values and its drawing are measured against that; otherwise by your teacher’s eye.',
   false: 'By your teacher’s eye: Fair Grey keeps and shows the photograph and does not measure this kind yet.',

@@ -17,8 +17,8 @@ import { GRID, percentilesOf, shrunkTo } from './reference';
 import type { PaintingResult } from './result';
 
 export interface FromLifeRequest extends Framing {
-  /** Masses on the straightened painting; null where nobody showed any. */
-  readonly shapes: ShapePlane | null;
+  /** Masses on the straightened painting, given its lightness; null where nobody showed any. */
+  readonly shapesOn: (painting: Plane) => ShapePlane | null;
   /** What the exercise reaches, and what a step of it is, L*. */
   readonly ends: Ends;
   readonly step: number;
@@ -38,12 +38,13 @@ function massesIn(
 ): PaintingResult['shapes'] {
   const { width, height, data } = plane;
   const own = { width, height, numbers: new Uint8Array(0), wanted: data, painted: data, shapes };
-  return shapes.flatMap(({ name, number, places, inside }): PaintingResult['shapes'] => {
+  return shapes.flatMap(({ name, part, number, places, inside }): PaintingResult['shapes'] => {
     const around = boxOfPlaces(places, width);
     if (!around) return [];
     return [
       {
         name,
+        part,
         box: shareBox(around, plane),
         area: places.length / data.length,
         lightness: inside.length === 0 ? null : meanOf(own, 'painted', inside),
@@ -85,12 +86,13 @@ export async function measureFromLife(
   request: FromLifeRequest,
   tools: MeasureTools,
 ): Promise<FromLifeMeasured> {
-  const { shapes, ends, step } = request;
+  const { ends, step } = request;
   const opened = await readPainting(photo, request, ends, tools);
   const { base, issues, painting } = opened;
   if (!painting) return { result: nothingRead(opened, step), plane: null };
   tools.onStage?.('comparing');
   const { plane, box, relative, uncertainty } = painting;
+  const shapes = request.shapesOn(plane);
   const coarse = shrunkTo(plane, GRID, plane);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
   const named = formShapes(numbers, coarse, shapes?.shapes ?? []);
@@ -101,6 +103,7 @@ export async function measureFromLife(
   };
   const result: PaintingResult = {
     ...nothingRead(opened, step),
+    fromLife: true,
     capture: { ...base, accepted: !refuses(issues), uncertainty: uncertainty(50), issues: [...issues] },
     shapes: massesIn(named, coarse, edgeMm),
     rules: shapes ? rulesIn(shapes, named, numbers, coarse, edges, step, relative ? null : ends.light) : [],

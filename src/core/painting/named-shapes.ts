@@ -4,11 +4,8 @@ import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { onGrid } from '../raster/on-grid';
 import { depthsOf } from '../raster/zone';
 import type { MaterialSeen } from '../tones/mass';
+import type { FormPart } from './form-parts';
 import type { PaintingResult } from './result';
-
-/** Parts of form under a light. */
-export const FORM_PARTS = ['lit', 'shadow', 'cast', 'halftone', 'reflected', 'highlight', 'accent', 'ground'] as const;
-export type FormPart = (typeof FORM_PARTS)[number];
 
 /** A shape that has a name, and what is asked of it. */
 export interface NamedShape {
@@ -66,13 +63,13 @@ export function insideOf(places: Int32Array, grid: { width: number; height: numb
 
 /** Each named shape: what it was to be, what it became, and what the curve of the whole leaves of that. Null where it can't be read. */
 export function readShapes(
-  shapes: readonly { readonly name: string; readonly places: Int32Array }[],
+  shapes: readonly { readonly name: string; readonly part: FormPart | null; readonly places: Int32Array }[],
   target: Plane,
   painted: Plane,
   onCurve: (target: number) => number,
   edgeMm: (number: number) => number | null,
 ): PaintingResult['shapes'] {
-  return shapes.flatMap(({ name, places }, k): PaintingResult['shapes'] => {
+  return shapes.flatMap(({ name, part, places }, k): PaintingResult['shapes'] => {
     const around = boxOfPlaces(places, target.width);
     if (!around) return [];
     const box = shareBox(around, target);
@@ -84,7 +81,7 @@ export function readShapes(
       wanted += target.data[i] as number;
       became += l;
     }
-    const own = { name, box, area: places.length / target.data.length, edgeMm: edgeMm(k + 1) };
+    const own = { name, part, box, area: places.length / target.data.length, edgeMm: edgeMm(k + 1) };
     if (n === 0)
       return [{ ...own, lightness: null, target: meanOver(target, places), deltaLightness: null, residual: null }];
     const [t, l] = [wanted / n, became / n];

@@ -82,4 +82,5 @@ export const nothingRead = (
   frame: null,
   rescue: null,
   stage: null,
+  fromLife: false,
 });

@@ -4,6 +4,7 @@ import { captureSchema } from '../capture/capture-result';
 import { shareBoxSchema } from '../geometry/share-box';
 import { registrationSchema } from './affine';
 import { FORM_CODES } from './form/rule';
+import { FORM_PARTS } from './form-parts';
 import { stageResultSchema } from './stage';
 
 /** What can be the matter with a thin line, and with how far a shape reaches. */
@@ -105,6 +106,8 @@ export const paintingResultSchema = z.object({
       target: lightness.nullable(),
       deltaLightness: z.number().nullable(),
       residual: z.number().nullable(),
+      /** The part of its object under the light that it is. */
+      part: z.enum(FORM_PARTS).nullable().default(null),
       /** How soft its edges are, from 10 to 90 percent of the change across them; null where that is not known. */
       edgeMm: z.number().nullable().default(null),
     }),
@@ -140,6 +143,8 @@ export const paintingResultSchema = z.object({
     })
     .nullable()
     .default(null),
+  /** Whether it was painted from life, and there is no reference. */
+  fromLife: z.boolean().default(false),
   /** What the question of its stage came to; null of a painting that is not built up in stages. */
   stage: stageResultSchema.nullable().default(null),
   /** A dark frame that was painted round the picture and left out; null where there is none. */

@@ -2,6 +2,8 @@
 import { defaultTerms } from '@/core/kinds/table';
 import { sampleRegion } from '@/core/painting/sample-result';
 import { type StageQuestion, stageResult, type StageResult } from '@/core/painting/stage';
+import { setUpSchema } from '@/core/reference/set-up';
+import { massSchema } from '@/core/tones/mass';
 import { measurements } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
@@ -10,6 +12,7 @@ import { NotFound, Refused } from '../access/actor';
 import { deleteStudent } from '../class/records';
 import { setExercise } from '../plan/exercises';
 import { keepPreparation, referenceFor } from '../reference/references';
+import { keepNewSetUp, keepSetUp, paintMasses } from '../reference/set-ups';
 import { paintedInValues, valuesFrom } from '../test-picture';
 import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
 import { paintingPictureOf, standingOf, tonesOfAttempt } from '../views/table';
@@ -127,6 +130,34 @@ test('a stage may be handed in once more, and one that there is not is refused',
   await expect(send(204, 'varnish')).rejects.toThrow(Refused);
   const { attempts } = await myExercise(house, studio.bea, exerciseId);
   expect(attempts.map((a) => a.stage)).toEqual(['The stain', 'The stain', 'Two masses']);
+});
+
+test('from life it is read by the masses of its set-up, once they were shown on it', async () => {
+  const { house, teacher, classId } = studio;
+  const setUp = setUpSchema.parse({
+    version: 1,
+    lights: 2,
+    tones: 3,
+    masses: [{ id: 'jug', ...massSchema.parse({ name: 'jug > lit side', emphasis: 1 }) }],
+  });
+  const words = { title: 'Jug', note: '' };
+  const setUpId = await keepNewSetUp(house, teacher, words);
+  await keepSetUp(house, teacher, setUpId, { ...words, setUp });
+  const terms = defaultTerms('monochrome-painting');
+  const exercise = { title: 'From where you sit', note: '', dueAt: null, terms, setUpId };
+  const exerciseId = await setExercise(house, teacher, classId, exercise);
+  const id = await handedIn(exerciseId, { fromLife: true, registration: null, overall: null }, 61);
+  expect(studio.lastTask()).toMatchObject({ task: 'measure-from-life', painted: null });
+  expect(await standingOf(house, teacher, id)).toBe('as-it-is');
+  const press = { kind: 'shape', x: 0.5, y: 0.5, mass: 'jug' };
+  await paintMasses(house, teacher, id, [press]);
+  await measureAttempt(house, id);
+  expect(studio.lastTask()).toMatchObject({ task: 'measure-from-life', painted: { lights: 2, edits: [press] } });
+  // What it is shown on are its own greys, few enough for a press to take a shape.
+  const masses = await sharp((await paintingPictureOf(house, teacher, id, 'masses')) ?? undefined)
+    .raw()
+    .toBuffer();
+  expect(new Set(masses).size).toBeLessThan(8);
 });
 
 test('a deleted student takes what was read of their painting along', async () => {

@@ -1,14 +1,52 @@
 /** Paintings measured against the picture that the exercise is painted from. */
-import { isPicture } from '@/core/exercise/terms';
-import { kindsOnSheetOf, sittingIn } from '@/core/kinds/table';
+import { isPicture, type PictureTerms } from '@/core/exercise/terms';
+import { kindOf, kindsOnSheetOf, sittingIn } from '@/core/kinds/table';
 import type { Photograph } from '@/workers/tasks/measure';
 import type { House } from '../house';
 import { prepared, referenceOfExercise } from '../reference/references';
+import { setUpOfExercise } from './notan-hand-ins';
 import { keepFile } from './receive';
 import { stageBefore, stageOfAttempt } from './stages';
 import type { Measured, ToMeasure } from './to-measure';
 
-/** Null where the exercise is painted from no picture, and a person judges by eye. */
+/** From life: by the masses of the set-up, once they were shown on the painting. Null where it is painted from nothing that is kept. */
+async function measuredFromLife(
+  house: House,
+  { exercise, attempt }: ToMeasure,
+  terms: PictureTerms,
+  photo: Photograph,
+  how: Parameters<House['pool']['run']>[1],
+): Promise<Measured | null> {
+  const life = await setUpOfExercise(house, exercise);
+  if (!life || kindOf(terms).measured !== 'with-reference') return null;
+  const { masses, lights } = life.setUp;
+  const { result, lightness } = await house.pool.run(
+    {
+      task: 'measure-from-life',
+      ...photo,
+      ends: terms.ends,
+      key: terms.judging.key,
+      painted: attempt.masses && { masses, lights, edits: attempt.masses.edits },
+      target: attempt.target,
+      sheetKinds: kindsOnSheetOf(terms),
+    },
+    how,
+  );
+  if (!lightness) return { result, against: null };
+  const kept = await keepFile(house, lightness, 'image/png');
+  const against = {
+    kind: 'set-up' as const,
+    reference: life.id,
+    revision: life.revision,
+    planes: kept,
+    lightness: kept,
+    names: [],
+    readings: [],
+  };
+  return { result, against };
+}
+
+/** Null where the exercise is painted from neither a picture nor a set-up, and a person judges by eye. */
 export async function measuredPainting(
   house: House,
   own: ToMeasure,
@@ -17,7 +55,8 @@ export async function measuredPainting(
 ): Promise<Measured | null> {
   const { exercise, attempt, terms } = own;
   const picture = await referenceOfExercise(house, exercise.referenceId);
-  if (!picture || !isPicture(terms)) return null;
+  if (!isPicture(terms)) return null;
+  if (!picture) return measuredFromLife(house, own, terms, photo, how);
   const stage = stageOfAttempt(own);
   const sitting = sittingIn(terms, picture.preparation);
   const { result, wanted, laid } = await house.pool.run(

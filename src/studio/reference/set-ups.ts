@@ -1,4 +1,5 @@
 /** Set-ups from life: kept with the names of their masses, which are then painted on each student's own picture. */
+import { kindOf } from '@/core/kinds/table';
 import {
   emptySetUp,
   PAINTED_MASSES_VERSION,
@@ -10,7 +11,7 @@ import { newId } from '@/data/schema/ids';
 import { attempts, classes, exercises, setUps } from '@/data/schema/tables';
 import { and, asc, desc, eq } from 'drizzle-orm';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
-import { judgeAgain, standsUnsent } from '../hand-in/notan-hand-ins';
+import { judgeAgain, measureAnew, standsUnsent } from '../hand-in/notan-hand-ins';
 import type { House } from '../house';
 import { nameSchema, textSchema } from '../words';
 
@@ -94,9 +95,11 @@ export async function dropSetUp(house: House, teacher: Teacher, setUpId: string)
 
 /** Keeps where the masses lie on one student's picture, and judges it by them. Throws Refused where the critique was sent. */
 export async function paintMasses(house: House, teacher: Teacher, attemptId: string, edits: unknown): Promise<void> {
-  await attemptFor(house, teacher, attemptId);
+  const { attempt, exercise } = await attemptFor(house, teacher, attemptId);
   await standsUnsent(house, attemptId);
   const masses: PaintedMasses = paintedMassesSchema.parse({ version: PAINTED_MASSES_VERSION, edits });
   await house.db.update(attempts).set({ masses }).where(eq(attempts.id, attemptId));
-  await judgeAgain(house, teacher, attemptId);
+  // A painting in all its values is read once more: its edges show on the photograph alone.
+  const inValues = kindOf(attempt.terms ?? exercise.terms).family === 'paintings';
+  await (inValues ? measureAnew(house, teacher, attemptId) : judgeAgain(house, teacher, attemptId));
 }

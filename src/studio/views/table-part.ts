@@ -19,6 +19,12 @@ function rowOf({ terms }: AttemptView, { result }: Extract<Measured, { kind: 'sc
   return { perRow, gapPercent, tall };
 }
 
+/** The set-up that an exercise is painted from, as the Table needs it. */
+async function setUpShown(house: House, { exercise }: Whole) {
+  const setUp = await setUpOfExercise(house, exercise);
+  return setUp && { id: setUp.id, title: setUp.title, masses: setUp.setUp.masses };
+}
+
 /** Null where nothing was read that can be looked at. */
 export async function tablePartOf(
   house: House,
@@ -40,13 +46,12 @@ export async function tablePartOf(
       };
     case 'notan': {
       if (measured.result.tones.length === 0) return null;
-      const setUp = await setUpOfExercise(house, table.exercise);
       return {
         kind: 'notan' as const,
         measured,
         greys: valuesOf(shown.terms),
         standing: (await standingOf(house, teacher, shown.id)) ?? ('as-it-is' as const),
-        setUp: setUp && { id: setUp.id, title: setUp.title, masses: setUp.setUp.masses },
+        setUp: await setUpShown(house, table),
         readingsForEveryone: await readingsForEveryone(house, table.exercise.id),
       };
     }
@@ -55,6 +60,7 @@ export async function tablePartOf(
       return {
         kind: 'painting' as const,
         measured,
+        setUp: measured.result.fromLife ? await setUpShown(house, table) : null,
         standing: (await standingOf(house, teacher, shown.id)) ?? ('as-it-is' as const),
       };
   }

@@ -14,6 +14,13 @@ export const PAINTING_KEYS = [
   ['hold f', 'how they differ: lighter where it is too light'],
   ['v', 'side by side, split, or a piece laid in'],
 ] as const;
+/** The same of a painting in all its values. */
+export const LIFE_VALUE_KEYS = [
+  ['hold c', 'the paint as it is, in its colours'],
+  ['1 to 9', 'the mass that is painted; 0 for none of them'],
+  ['b', 'take the last stroke or shape back'],
+  ['j', 'judge it by these masses'],
+] as const;
 /** In place of those that need a reference, where it was painted from life. */
 export const LIFE_KEYS = [
   ['hold t', 'the painting in its tones'],

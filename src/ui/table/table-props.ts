@@ -65,6 +65,8 @@ export interface TonesPart {
 export interface PaintingPart {
   readonly kind: 'painting';
   readonly measured: Extract<Measured, { kind: 'painting' }>;
+  /** The set-up that it is painted from in life; null where it is painted from a picture. */
+  readonly setUp: TonesPart['setUp'];
   readonly standing: Standing;
 }
 

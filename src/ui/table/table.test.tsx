@@ -102,6 +102,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
         deltaLightness: 18,
         residual: 18,
         edgeMm: null,
+        part: null,
       },
     ],
   });
@@ -115,7 +116,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       shown={shown as TableProps['shown']}
       isCurrent
       labels={[]}
-      part={{ kind: 'painting', measured: painting, standing: 'other-reference' }}
+      part={{ kind: 'painting', measured: painting, standing: 'other-reference', setUp: null }}
       actions={actions}
     />,
   );

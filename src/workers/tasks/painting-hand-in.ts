@@ -1,6 +1,7 @@
 /** A painting measured against the values of its prepared reference, and pictures of the two to lay side by side. */
 import { targetIn } from '@/core/capture/target';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
+import { fewGreys } from '@/core/painting/few-greys';
 import { measurePainting } from '@/core/painting/measure-painting';
 import type { PaintingPicture } from '@/core/painting/pictures';
 import type { PaintingReference } from '@/core/painting/reference';
@@ -92,9 +93,10 @@ export interface PaintingPictureTask {
 /** A difference is shown about this grey: lighter where the painting is too light. */
 const ALIKE = 50;
 
-/** PNG in greys of what was wanted, of what was painted, or of how they differ. */
+/** PNG in greys of what was wanted, of what was painted, of how they differ, or of the few greys on which masses are shown. */
 export async function paintingPicture({ wanted, laid, which }: PaintingPictureTask): Promise<Uint8Array> {
   const plane = await lightnessFromPng(which === 'wanted' ? wanted : laid);
+  if (which === 'masses') return greyPng(fewGreys(plane), plane);
   const other = which === 'difference' ? await lightnessFromPng(wanted) : null;
   const lightness = other ? plane.data.map((l, i) => ALIKE + l - (other.data[i] as number)) : plane.data;
   return greyPng(

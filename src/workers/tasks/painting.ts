@@ -95,7 +95,7 @@ export async function measurePaintingFile(
           },
           tools,
         )
-      : measureFromLife(photo, { ...framing, shapes: ownShapes, ends: keyed, step }, tools),
+      : measureFromLife(photo, { ...framing, shapesOn: () => ownShapes, ends: keyed, step }, tools),
   );
   // Where nothing is known of light and dark both states have the same ends, and nothing can be told of what changed.
   if (task.before === undefined || !plane || result.capture.mode === 'relative') return result;

@@ -52,7 +52,7 @@ async function makeValues(reference: PreparedReference): Promise<PaintingReferen
 }
 
 /** A mass as rules of form see it; steps of another number of tones than nine say nothing of these. */
-const shapeFrom = (mass: Mass): NamedShape => ({
+export const shapeFrom = (mass: Mass): NamedShape => ({
   name: mass.name,
   object: objectOf(mass),
   part: mass.part === 'cast-shadow' ? 'cast' : mass.part,

@@ -220,3 +220,33 @@ test('greys that changed places are told by where they lie, and a glaze by what 
   expect(glaze(-20)).toContain('values_lost');
   expect(glaze(-2)).toContain('values_kept');
 });
+
+test('from life the masses are praised where their form holds, and told where it does not', () => {
+  const shape = { box: { x: 0, y: 0, width: 0.5, height: 0.5 }, area: 0.25, lightness: 60, edgeMm: null };
+  const of = { ...shape, target: null, deltaLightness: null, residual: null };
+  const life = {
+    fromLife: true,
+    registration: null,
+    overall: null,
+    shapes: [
+      { ...of, name: 'jug > lit side', part: 'lit' as const },
+      { ...of, name: 'jug > shadow', part: 'shadow' as const },
+    ],
+  };
+  const codes = (more: Partial<PaintingResult>) => critique({ ...life, ...more }).map((f) => f.code);
+  expect(codes({})).toEqual(['form_holds']);
+  // Where nothing was asked nothing is praised.
+  expect(codes({ shapes: life.shapes.slice(1) })).toEqual([]);
+  const rules = [
+    {
+      id: '1.1',
+      code: 'separation' as const,
+      object: 'jug',
+      names: ['jug > shadow'],
+      value: -4,
+      limit: 0,
+      box: of.box,
+    },
+  ];
+  expect(codes({ rules })).toContain('form_broken');
+});

@@ -26,7 +26,7 @@ const EARLY_SLACK = 2;
 
 /** Findings for a painting that was read, where each part may be off by `tolerance` steps; none where nothing was, or what was read would mislead. */
 export function critiquePainting(result: PaintingResult, tolerance: number, register: Register = 'studio'): Finding[] {
-  if (!result.capture.accepted || !(result.registration ?? result.stage)) return [];
+  if (!result.capture.accepted || !(result.registration ?? result.stage ?? (result.fromLife || null))) return [];
   const slack = result.stage && !result.stage.last ? EARLY_SLACK : 1;
   return drafted(RULES, PAINTING_WORDS[register], { result, step: result.step, tolerance, slack }, {}).filter((f) =>
     toldAt(result, f.code),

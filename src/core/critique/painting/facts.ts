@@ -4,6 +4,7 @@ import type { PaintingResult } from '../../painting/result';
 export type OffPart = PaintingResult['regions'][number];
 export type LineOff = PaintingResult['accents'][number];
 export type ExtentOff = PaintingResult['extents'][number];
+export type MassRead = PaintingResult['shapes'][number];
 export type BrokenForm = PaintingResult['rules'][number];
 export type Moved = PaintingResult['displacements'][number];
 export type Sits = NonNullable<PaintingResult['registration']>;
@@ -84,6 +85,7 @@ export interface PaintingFacts {
   readonly part_off: PartFacts;
   readonly extent_off: ExtentFacts;
   readonly line_off: LineFacts;
+  readonly form_holds: { readonly shapes: number };
   readonly form_broken: FormFacts;
   readonly feature_moved: MovedFacts;
   readonly picture_moved: Sits;

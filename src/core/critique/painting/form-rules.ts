@@ -1,6 +1,7 @@
 /** Rules of form that a painting breaks: each is told once an object, by what it is about. */
-import { ofShape, type Rule } from '../rule';
-import type { BrokenForm, FormFacts, PaintingFacts, PaintingReading } from './facts';
+import { objectOf } from '../../tones/mass';
+import { ofShape, PICTURE, type Rule } from '../rule';
+import type { BrokenForm, FormFacts, MassRead, PaintingFacts, PaintingReading } from './facts';
 
 /** Told of at the most: those that weigh most. */
 const MOST = 5;
@@ -47,6 +48,21 @@ const formBroken: Rule<'form_broken', PaintingReading, FormFacts> = {
     'the reference keeps the rule plainly where the painting does not, so that neither hand nor camera can be what is told',
 };
 
-export const FORM_RULES: { readonly [Code in 'form_broken']: Rule<Code, PaintingReading, PaintingFacts[Code]> } = {
-  form_broken: formBroken,
+/** Whether the light of a shadow's object is known too: without it nothing was asked. */
+const hasLight = (shadow: MassRead, all: readonly MassRead[]) =>
+  all.some((s) => s.part === 'lit' && objectOf(s) === objectOf(shadow));
+
+const formHolds: Rule<'form_holds', PaintingReading, PaintingFacts['form_holds']> = {
+  code: 'form_holds',
+  kind: 'works',
+  reads: ({ result: { fromLife, shapes, rules } }) =>
+    fromLife && rules.length === 0 && shapes.some((s) => s.part === 'shadow' && hasLight(s, shapes))
+      ? [{ subject: PICTURE, facts: { shapes: shapes.length } }]
+      : [],
+  tells: () => true,
+  weight: () => 0,
+  evidence: ({ shapes }) => ({ shapes }),
+  source: 'nothing that is asked of the masses is broken, and there is no reference beside which more could be told',
 };
+
+export const FORM_RULES = { form_holds: formHolds, form_broken: formBroken } as const;

@@ -22,7 +22,8 @@ const knowsEnds = ({ result }: PaintingReading) => result.capture.mode === 'cali
 const valuesHold: PaintingRule<'values_hold'> = {
   code: 'values_hold',
   kind: 'works',
-  reads: ({ result: { regions } }) => [{ subject: PICTURE, facts: { parts: regions.length } }],
+  reads: ({ result: { regions, overall } }) =>
+    overall ? [{ subject: PICTURE, facts: { parts: regions.length } }] : [],
   tells: ({ parts }) => parts === 0,
   weight: () => 0,
   evidence: () => ({ parts: 0 }),

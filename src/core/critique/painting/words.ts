@@ -170,6 +170,7 @@ const STUDIO: Catalogue<PaintingFacts, NoNames> = {
   part_off: partOff,
   extent_off: extentOff,
   line_off: lineOff,
+  form_holds: praise(() => 'Light and shadow hold on every mass: nothing in the one is mistaken for the other.'),
   form_broken: formBroken,
   feature_moved: featureMoved,
   picture_moved: {

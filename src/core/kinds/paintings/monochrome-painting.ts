@@ -60,7 +60,7 @@ export const monochromePainting: Kind<Terms> = {
   usualTitle: 'Watering can under a lamp',
   task: 'Light and shadow first, then the values inside each, then the edges.',
   minutes: MINUTES,
-  measured: 'with-picture',
+  measured: 'with-reference',
   terms: monochromePaintingSchema,
   usual: (medium) => ({
     kind: 'monochrome-painting',

@@ -3,13 +3,14 @@
 import { useState } from 'react';
 import { HoldButton, useHold } from '../../instruments/HoldButton';
 import { useKeys } from '../../parts/use-keys';
-import { KEYS, PAINTING_KEYS } from '../critique-keys';
+import { KEYS, LIFE_VALUE_KEYS, PAINTING_KEYS } from '../critique-keys';
 import { OtherReference } from '../OtherReference';
 import type { PaintingPart, TableProps } from '../table-props';
 import { sameBox } from '../same-box';
 import { attemptName } from '../../parts/attempt-name';
 import { TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
+import { PaintedFromLife } from './PaintedFromLife';
 import { PaintingFacts } from './PaintingFacts';
 import { PaintingPictures, VIEWS, type View } from './PaintingPictures';
 
@@ -20,13 +21,29 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
   const [view, setView] = useState<View>('beside');
   const [paint, swap, over, difference] = [useHold(), useHold(), useHold(), useHold()];
   const id = shown?.id ?? '';
-  useKeys(
-    { v: () => setView(VIEWS[(VIEWS.indexOf(view) + 1) % VIEWS.length] as View) },
-    { c: paint.hold, r: swap.hold, m: over.hold, f: difference.hold },
-  );
+  useKeys(part.setUp ? {} : { v: () => setView(VIEWS[(VIEWS.indexOf(view) + 1) % VIEWS.length] as View) }, {
+    c: paint.hold,
+    ...(!part.setUp && { r: swap.hold, m: over.hold, f: difference.hold }),
+  });
   const where = critique.pick?.original.where;
   const region = result.regions.findIndex((r) => sameBox(r.box, where?.box));
-  const pictures = (
+  const life = part.setUp;
+  const pictures = life ? (
+    <PaintedFromLife
+      key={id}
+      attemptId={id}
+      hasStrip={shown?.hasStrip ?? false}
+      setUp={life}
+      painted={shown?.masses ?? []}
+      judged={result.shapes.length > 0}
+      frozen={critique.frozen}
+      busy={critique.busy || critique.underWay}
+      squint={critique.squint.on}
+      paint={paint.on}
+      box={where?.box}
+      judge={(edits) => critique.run(() => actions.tones.judgeByMasses(id, edits))}
+    />
+  ) : (
     <PaintingPictures
       attemptId={id}
       hasStrip={shown?.hasStrip ?? false}
@@ -46,14 +63,14 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
   const holds = (
     <div className="grid grid-cols-2 gap-1">
       <HoldButton label="Colours" keyName="c" hold={paint} />
-      <HoldButton label="Swap" keyName="r" hold={swap} />
-      <HoldButton label="Over" keyName="m" hold={over} />
-      <HoldButton label="Differs" keyName="f" hold={difference} />
+      {!life && <HoldButton label="Swap" keyName="r" hold={swap} />}
+      {!life && <HoldButton label="Over" keyName="m" hold={over} />}
+      {!life && <HoldButton label="Differs" keyName="f" hold={difference} />}
     </div>
   );
   const below = (
     <>
-      {part.standing === 'other-reference' && (
+      {(part.standing === 'other-reference' || part.standing === 'other-set-up') && (
         <OtherReference
           frozen={critique.frozen}
           busy={critique.busy || critique.underWay}
@@ -70,7 +87,7 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       pictures={pictures}
       holds={holds}
       below={below}
-      keys={[...KEYS.slice(0, -1), ...PAINTING_KEYS, ...KEYS.slice(-1)]}
+      keys={[...KEYS.slice(0, -1), ...(life ? LIFE_VALUE_KEYS : PAINTING_KEYS), ...KEYS.slice(-1)]}
     />
   );
 }

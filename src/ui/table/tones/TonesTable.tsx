@@ -4,15 +4,21 @@ import { HoldButton, useHold } from '../../instruments/HoldButton';
 import { useKeys } from '../../parts/use-keys';
 import { KEYS, LIFE_KEYS, NOTAN_KEYS } from '../critique-keys';
 import type { TableProps, TonesPart } from '../table-props';
+import { LifePictures } from '../LifePictures';
+import { PaintingView } from '../PaintingView';
+import { RegionOutlines } from '../RegionOutlines';
 import { sameBox } from '../same-box';
 import { attemptName } from '../../parts/attempt-name';
 import { TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
 import { FrameChoice } from './FrameChoice';
-import { LifePictures } from './LifePictures';
+
 import { NotanFacts } from './NotanFacts';
 import { NotanPictures } from './NotanPictures';
 import { ReadingChoice } from './ReadingChoice';
+import { ToneShares } from './ToneShares';
+
+const STILL = { x: 0, y: 0 };
 
 export function TonesTable(props: TableProps<TonesPart>) {
   const critique = useCritique(props);
@@ -48,13 +54,32 @@ export function TonesTable(props: TableProps<TonesPart>) {
   const pictures = life ? (
     <LifePictures
       key={id}
-      {...view}
+      picture={
+        <PaintingView
+          attemptId={id}
+          hasStrip={view.hasStrip}
+          frame={result.frame}
+          tones={tones.on}
+          squint={view.squint}
+          alt={tones.on ? 'The painting in its tones' : 'The painting, straightened'}
+        />
+      }
+      greys={`/tones/${id}/drawn`}
+      outlines={!view.squint && <RegionOutlines {...view} regions={result.regions} shift={STILL} />}
       setUp={life}
       painted={shown?.masses ?? []}
+      judged={result.reference === 'masses'}
       frozen={frozen}
       busy={busy}
       judge={(edits) => run(() => actions.judgeByMasses(id, edits))}
-    />
+    >
+      <ToneShares
+        name="painted"
+        shares={result.tones.map((t) => t.share)}
+        greys={result.tones.map((t, k) => t.lightness ?? greys[k] ?? 50)}
+        labels={labels}
+      />
+    </LifePictures>
   ) : (
     <NotanPictures {...view} swap={swap.on} over={over.on} />
   );

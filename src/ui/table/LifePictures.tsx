@@ -2,55 +2,45 @@
 /** A painting from life, and beside it where the masses of its set-up lie on it: painted by whole shapes and with a brush, then judged. */
 import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
-import { useKeys } from '../../parts/use-keys';
-import { PaintingView, SquintFilter } from '../PaintingView';
-import type { NotanView } from './NotanPictures';
-import { RegionOutlines } from '../RegionOutlines';
-import { ToneShares } from './ToneShares';
+import { type ReactNode, useMemo, useState } from 'react';
+import { useKeys } from '../parts/use-keys';
+import { SquintFilter } from './PaintingView';
 import { useMassPainting } from './use-mass-painting';
 
 /** The drawing surface knows no server. */
-const BrushSurface = dynamic(() => import('../../references/BrushSurface'), { ssr: false });
+const BrushSurface = dynamic(() => import('../references/BrushSurface'), { ssr: false });
 
-interface Props extends NotanView {
+interface Props {
+  /** The painting, in the proportions of what its masses are shown on. */
+  readonly picture: ReactNode;
+  /** Where its few greys or tones are: the shapes that a press takes. */
+  readonly greys: string;
+  /** What is lit up on both. */
+  readonly outlines: ReactNode;
   readonly setUp: { readonly id: string; readonly title: string; readonly masses: readonly SetUpMass[] };
-  /** Where the masses were painted before. */
+  /** Where the masses were painted before, and whether it was judged by them. */
   readonly painted: readonly MassEdit[];
+  readonly judged: boolean;
   /** A critique that was sent stands as it is. */
   readonly frozen: boolean;
   readonly busy: boolean;
   readonly judge: (edits: readonly MassEdit[]) => void;
+  /** Below the masses. */
+  readonly children?: ReactNode;
 }
 
-const STILL = { x: 0, y: 0 };
 const NOTHING = 'nothing';
 /** As many masses have a key of their own. */
 const KEYED = 9;
 
-export function LifePictures({
-  attemptId,
-  hasStrip,
-  result,
-  greys,
-  labels,
-  squint,
-  tones,
-  lit,
-  box,
-  onPick,
-  setUp,
-  painted,
-  frozen,
-  busy,
-  judge,
-}: Props) {
+export function LifePictures(props: Props) {
+  const { picture, greys, outlines, setUp, painted, judged, frozen, busy, judge, children } = props;
   const { masses } = setUp;
   const [edits, setEdits] = useState(painted);
   const [picked, setPicked] = useState(masses[0]?.id ?? NOTHING);
   const [wholeShapes, setWholeShapes] = useState(true);
   const [brush, setBrush] = useState(0.03);
-  const { canvas, shown, trouble } = useMassPainting(`/tones/${attemptId}/drawn`, { edits, masses, picked });
+  const { canvas, shown, trouble } = useMassPainting(greys, { edits, masses, picked });
   const mass = picked === NOTHING ? null : picked;
   // What was judged comes back from the studio as another list of the same.
   const unjudged = useMemo(() => JSON.stringify(edits) !== JSON.stringify(painted), [edits, painted]);
@@ -62,9 +52,6 @@ export function LifePictures({
     b: takeBack,
     j: finish,
   });
-  const outlines = !squint && (
-    <RegionOutlines regions={result.regions} shift={STILL} lit={lit} box={box} onPick={onPick} />
-  );
   const choice = (id: string, words: string) => (
     <button
       key={id}
@@ -82,14 +69,7 @@ export function LifePictures({
       <SquintFilter />
       <div className="grid grid-cols-2 overflow-hidden">
         <figure className="relative m-0">
-          <PaintingView
-            attemptId={attemptId}
-            hasStrip={hasStrip}
-            frame={result.frame}
-            tones={tones}
-            squint={squint}
-            alt={tones ? 'The painting in its tones' : 'The painting, straightened'}
-          />
+          {picture}
           {outlines}
         </figure>
         <figure className="relative m-0 overflow-hidden">
@@ -190,7 +170,7 @@ export function LifePictures({
               <button
                 type="button"
                 className="act ml-auto min-h-8 px-3"
-                disabled={frozen || busy || edits.length === 0 || (!unjudged && result.reference === 'masses')}
+                disabled={frozen || busy || edits.length === 0 || (!unjudged && judged)}
                 onClick={finish}
               >
                 Judge it by these masses <kbd className="text-l10">j</kbd>
@@ -198,12 +178,7 @@ export function LifePictures({
             </div>
           </>
         )}
-        <ToneShares
-          name="painted"
-          shares={result.tones.map((t) => t.share)}
-          greys={result.tones.map((t, k) => t.lightness ?? greys[k] ?? 50)}
-          labels={labels}
-        />
+        {children}
       </div>
     </div>
   );

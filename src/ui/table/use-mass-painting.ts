@@ -4,7 +4,7 @@ import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import type { MassesShown, MassPainting } from '@/workers/browser/masses-protocol';
 import type { Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { startPictureWorker } from '../../parts/picture-worker';
+import { startPictureWorker } from '../parts/picture-worker';
 
 interface Asked {
   readonly edits: readonly MassEdit[];

@@ -1,0 +1,73 @@
+/** A painting from life measured by its own masses, where somebody showed them on it. */
+import { targetIn } from '@/core/capture/target';
+import { keyedEnds, pictureStep } from '@/core/exercise/key';
+import type { Judging } from '@/core/exercise/judging';
+import type { Ends } from '@/core/exercise/scale';
+import { fewGreys } from '@/core/painting/few-greys';
+import { measureFromLife } from '@/core/painting/from-life';
+import type { ShapePlane } from '@/core/painting/named-shapes';
+import type { PaintingResult } from '@/core/painting/result';
+import type { Plane } from '@/core/raster/between';
+import { raster } from '@/core/raster/raster';
+import { type MassEdit, massPlane, type SetUpMass } from '@/core/reference/set-up';
+import { withPhoto } from '../decoding/decode';
+import { loadOpenCv } from '../decoding/opencv';
+import { lightnessToPng } from '../decoding/planes';
+import { readQr } from '../decoding/read-qr';
+import type { Photograph, Stage } from './measure';
+import { shapeFrom } from './prepared-plane';
+
+export interface PaintingFromLifeTask extends Photograph {
+  readonly task: 'measure-from-life';
+  readonly ends: Ends;
+  readonly key: Judging['key'];
+  /** The masses of the set-up, how many lights it has, and where they were shown; null until somebody did. */
+  readonly painted: {
+    readonly masses: readonly SetUpMass[];
+    readonly lights: number;
+    readonly edits: readonly MassEdit[];
+  } | null;
+  readonly sheetKinds: readonly string[];
+}
+
+export interface PaintingFromLife {
+  readonly result: PaintingResult;
+  /** PNG of 16 bits of what was painted; null where it could not be used. */
+  readonly lightness: Uint8Array | null;
+}
+
+function shapesOn(plane: Plane, { masses, lights, edits }: NonNullable<PaintingFromLifeTask['painted']>): ShapePlane {
+  const { width, height } = plane;
+  const { nameOf } = massPlane(fewGreys(plane), width, height, edits, masses);
+  return { width, height, shapeOf: nameOf, shapes: masses.map(shapeFrom), lights, ruleWins: true };
+}
+
+export async function measurePaintingFromLife(
+  task: PaintingFromLifeTask,
+  onStage?: (stage: Stage) => void,
+): Promise<PaintingFromLife> {
+  onStage?.('opening the picture');
+  const { painted, expected, sheetKinds, card, lineMm } = task;
+  const ends = keyedEnds(task.ends, task.key);
+  const { cv } = await loadOpenCv();
+  const { result, plane } = await withPhoto(task.file, task.orientation, (photo) =>
+    measureFromLife(
+      photo,
+      {
+        shapesOn: (own) => painted && shapesOn(own, painted),
+        ends,
+        step: pictureStep(ends),
+        target: targetIn(photo, task.target),
+        expected,
+        sheetKinds,
+        ...(card && { card }),
+        ...(lineMm !== undefined && { lineMm }),
+      },
+      { cv, readQr, ...(onStage && { onStage }) },
+    ),
+  );
+  return {
+    result,
+    lightness: plane && (await lightnessToPng(raster('lightness', plane.width, plane.height, 1, plane.data))),
+  };
+}
