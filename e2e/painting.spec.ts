@@ -23,7 +23,7 @@ test('it is set from a picture, and a hand-in is measured against it', async () 
   await page.waitForURL(/\/references\/\w+/);
   await page.goto('/plan/new');
   await page.getByRole('button', { name: 'monochrome painting' }).click();
-  await page.getByText('Choose a prepared picture below').waitFor();
+  await page.getByText('Choose a prepared picture').waitFor();
   await page.getByLabel('Painted from').selectOption({ label: 'Jug, eggs and a book' });
   await page.getByRole('button', { name: 'Set it' }).click();
   await page.waitForURL(/\/plan\/(?!new)\w+/);

@@ -14,7 +14,7 @@ inTidewell('Ruta Vane', (evening) => void ({ teacher: page, student } = evening)
 async function setFrom(kind: string, more: () => Promise<void> = () => Promise.resolve()): Promise<string> {
   await page.goto('/plan/new');
   await page.getByRole('button', { name: kind }).click();
-  await page.getByText('Choose a prepared picture below').waitFor();
+  await page.getByText('Choose a prepared picture').waitFor();
   await page.getByLabel('Painted from').selectOption({ label: 'Eggs and a book' });
   await more();
   await page.getByRole('button', { name: 'Set it' }).click();
