@@ -143,7 +143,6 @@ test('a painting that can’t be of its picture is told why, and no faults follo
 test('what can’t be used is one line', () => {
   const line = (...args: string[]) => fairGrey('measure', 'painting', ...args, '--json');
   const wrong = (said: string) => ({ code: 2, json: null, said: expect.stringContaining(said) as string });
-  expect(line('painting.png', '--scan')).toMatchObject(wrong('--reference is needed'));
   expect(line('painting.png', '--reference', 'picture.png', '--key', 'loud')).toMatchObject(wrong('--key'));
   expect(line('painting.png', '--reference', 'picture.png', '--push', '80')).toMatchObject(wrong('0 to 50'));
   const named = (text: string) => {

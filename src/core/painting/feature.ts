@@ -58,6 +58,9 @@ function aboutMiddle(reference: Plane, feature: Int32Array): { places: Places; m
   };
 }
 
+/** What is so unlike itself at its place was painted the other way round there, light for dark, and stands nowhere else. */
+const INVERTED = -0.4;
+
 /** Instead of a likeness where too much of a feature lies past the painting's edge: where it stands can't be told. */
 const BEYOND = -2;
 
@@ -124,7 +127,7 @@ export function displacementOf(
   const some = thinned(places);
   const likeAt = (dx: number, dy: number) => alike(some, painting, whole, cx + dx, cy + dy);
   const unmoved = likeAt(0, 0);
-  if (unmoved > 1 - least || unmoved === BEYOND) return null;
+  if (unmoved > 1 - least || unmoved === BEYOND || unmoved < INVERTED) return null;
   let best = { dx: 0, dy: 0, score: unmoved, likeness: unmoved };
   // What is nearly the same where it should be can be nowhere else.
   const far = unmoved + GAIN < 1 ? FAR : 0;
