@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { captureSchema } from '../capture/capture-result';
 import { shareBoxSchema } from '../geometry/share-box';
 import { registrationSchema } from './affine';
-import { FORM_CODES } from './form/rule';
+import { FORM_CODES } from './form/codes';
 import { FORM_PARTS } from './form-parts';
 import { stageResultSchema } from './stage';
 

@@ -1,7 +1,7 @@
 /** What is said of a painting, from what was measured of it. */
 import { SAMPLE_CAPTURE } from '../../capture/sample-capture';
 import type { PaintingResult } from '../../painting/result';
-import { FORM_CODES } from '../../painting/form/rule';
+import { FORM_CODES } from '../../painting/form/codes';
 import { sampleFeature, samplePainting, sampleRegion } from '../../painting/sample-result';
 import { stageResult } from '../../painting/stage';
 import { findingSchema } from '../finding';

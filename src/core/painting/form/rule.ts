@@ -1,22 +1,7 @@
 /** What a rule of form is: something that is asked of both, the painting and its reference, and where it stands with each. */
 import type { ShareBox } from '../../geometry/share-box';
+import type { FormCode } from './codes';
 import type { FormPlane } from './form-plane';
-
-export const FORM_CODES = [
-  'separation',
-  'reflected_light',
-  'not_joined',
-  'cast_not_lightening',
-  'cast_edge_hard',
-  'black_hole',
-  'counterchange',
-  'highlight_order',
-  'overlap_not_darker',
-  'outside_steps',
-  'step_unused',
-  'edges_alike',
-] as const;
-export type FormCode = (typeof FORM_CODES)[number];
 
 /** A rule that a painting breaks. */
 export interface BrokenRule {
