@@ -130,7 +130,7 @@ const STAGE_WORDS = {
   stain_even: praise(() => 'The stain is even: whatever comes over it will be seen against one ground.'),
   stain_uneven: {
     say: () => 'The stain is patchy: some of it is clearly lighter than the rest.',
-    do: () => 'Wipe it with a soft rag while it is wet, from the dark patches into the light ones.',
+    do: () => 'Brush it out while it is wet, from the dark patches into the light ones.',
   },
   masses_apart: praise(() => 'Light and shadow stand apart: two masses, read at a glance.'),
   masses_meet: {
@@ -142,7 +142,7 @@ const STAGE_WORDS = {
   values_kept: praise(() => 'The glaze has left the values as they were.'),
   values_lost: {
     say: () => 'The glaze has taken some of the values with it: light and dark lie closer together than before.',
-    do: () => 'Wipe it out of the lights while it is wet, and thin the next one further.',
+    do: () => 'Lift it out of the lights with a dry brush while it is wet, and lay the next one thinner.',
   },
 } satisfies Partial<Catalogue<PaintingFacts, NoNames>>;
 
