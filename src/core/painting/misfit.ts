@@ -9,6 +9,8 @@ import { likeness, roughContrast, roughMap } from './align-whole';
 const PARTS = [1, 0.8, 0.65, 0.5] as const;
 /** Where such a part begins, in steps over what is left of the reference. */
 const PLACES = 5;
+/** So many of the best are looked at more closely. */
+const STARTS = 6;
 /** So unlike its reference a painting has to be before it is looked for elsewhere in it. */
 const ASKS = 0.75;
 
@@ -26,10 +28,44 @@ function turned({ width, height, data }: Plane, how: 'mirrored' | 'upside_down')
   };
 }
 
-/** The part of the reference that is most like the whole painting, and how much so. */
-function bestPart(reference: Plane, painting: Plane): { like: number; box: CaptureIssue['box'] } {
+/** Parts of the reference that are looked at more closely, the best of all, and how: a share of its size to every side. */
+const CLOSER = [0.06, 0.03, 0.015] as const;
+
+interface Part {
+  readonly like: number;
+  readonly box: NonNullable<CaptureIssue['box']>;
+}
+
+/** How much a part of the reference is like the whole painting. */
+function partLike(reference: Plane, painting: Plane, box: Part['box']): Part {
   const tall = reference.height / reference.width;
-  let best: { like: number; box: CaptureIssue['box'] } = { like: -1, box: null };
+  const { x, y, width, height } = box;
+  const [cx, cy] = [x + width / 2 - 0.5, (y + height / 2 - 0.5) * tall];
+  const map: Affine = [1 / width, 0, -cx / width, 0, 1 / height, -cy / height];
+  return { like: likeness(reference, painting, map), box };
+}
+
+/** Parts a little larger, smaller, or beside a part; none reaches past the reference. */
+function beside({ x, y, width, height }: Part['box'], by: number): Part['box'][] {
+  const sides = [-by, 0, by];
+  return sides.flatMap((wider) =>
+    sides.flatMap((right) =>
+      sides.map((down) => {
+        const [w, h] = [Math.min(1, width + wider), Math.min(1, height + wider)];
+        return {
+          x: Math.min(1 - w, Math.max(0, x + right)),
+          y: Math.min(1 - h, Math.max(0, y + down)),
+          width: w,
+          height: h,
+        };
+      }),
+    ),
+  );
+}
+
+/** The part of the reference that is most like the whole painting, and how much so. */
+function bestPart(reference: Plane, painting: Plane): Part {
+  const parts: Part[] = [];
   for (const width of PARTS)
     for (const height of PARTS) {
       if (width === 1 && height === 1) continue;
@@ -37,13 +73,23 @@ function bestPart(reference: Plane, painting: Plane): { like: number; box: Captu
         for (let column = 0; column < PLACES; column++) {
           if ((width === 1 && column > 0) || (height === 1 && row > 0)) continue;
           const [x, y] = [((1 - width) * column) / (PLACES - 1), ((1 - height) * row) / (PLACES - 1)];
-          const [cx, cy] = [x + width / 2 - 0.5, (y + height / 2 - 0.5) * tall];
-          const map: Affine = [1 / width, 0, -cx / width, 0, 1 / height, -cy / height];
-          const like = likeness(reference, painting, map);
-          if (like > best.like) best = { like, box: { x, y, width, height } };
+          parts.push(partLike(reference, painting, { x, y, width, height }));
         }
     }
-  return best;
+  const better = (a: Part, b: Part) => (b.like > a.like ? b : a);
+  return parts
+    .sort((a, b) => b.like - a.like)
+    .slice(0, STARTS)
+    .map((start) =>
+      CLOSER.reduce(
+        (best, by) =>
+          beside(best.box, by)
+            .map((box) => partLike(reference, painting, box))
+            .reduce(better, best),
+        start,
+      ),
+    )
+    .reduce(better);
 }
 
 /** Refuses what is one flat grey, or bare ground everywhere; `lightness` as it was read, before it was placed between any ends. */
