@@ -6,6 +6,7 @@
 import { median } from '../fitting/quantile';
 import { between, type Plane } from '../raster/between';
 import { gaussianBlur } from '../raster/blur';
+import { wayAcross } from '../raster/way-across';
 import type { NumberedGrid } from './edges';
 
 /** One stretch of an edge. */
@@ -58,19 +59,13 @@ function stretchesOf({ numbers, width, height }: NumberedGrid): Map<string, Bord
       if (shape === 0) continue;
       const neighbour = [1, -1, width, -width].map((k) => numbers[i + k] as number).find((n) => n !== shape);
       if (neighbour === undefined) continue;
-      let [gx, gy] = [0, 0];
-      for (let dy = -ABOUT; dy <= ABOUT; dy++)
-        for (let dx = -ABOUT; dx <= ABOUT; dx++) {
-          const n = numbers[i + dy * width + dx];
-          const side = n === neighbour ? 1 : n === shape ? -1 : 0;
-          gx += side * dx;
-          gy += side * dy;
-        }
-      const steep = Math.hypot(gx, gy);
+      const side = (k: number) => (numbers[k] === neighbour ? 1 : numbers[k] === shape ? -1 : 0);
+      const across = wayAcross(i, ABOUT, { width, height }, side);
+      const steep = Math.hypot(across.x, across.y);
       if (steep === 0) continue;
       const key = [shape, neighbour, Math.floor(x / SQUARE), Math.floor(y / SQUARE)].join(' ');
       const own = stretches.get(key) ?? { shape, neighbour, places: [] };
-      own.places.push({ x: x + 0.5, y: y + 0.5, nx: gx / steep, ny: gy / steep });
+      own.places.push({ x: x + 0.5, y: y + 0.5, nx: across.x / steep, ny: across.y / steep });
       stretches.set(key, own);
     }
   return stretches;

@@ -1,5 +1,6 @@
 /** Where two shapes that meet were divided: how far the edge between them moved, told by laying one profile across it on the other. */
 import { between, type Plane } from '../raster/between';
+import { wayAcross } from '../raster/way-across';
 
 /** Which shape each place is of, by number. */
 export interface NumberedGrid {
@@ -59,19 +60,11 @@ function edgeOf([first, second]: Pair, { numbers, width, height }: NumberedGrid)
     }
   if (touching.length < LEAST_LONG) return [];
   return touching.flatMap((i) => {
-    // Which way there is more of the second and less of the first, over a few places about.
-    let [gx, gy] = [0, 0];
-    const [x, y] = [i % width, Math.floor(i / width)];
-    for (let dy = -ABOUT; dy <= ABOUT; dy++)
-      for (let dx = -ABOUT; dx <= ABOUT; dx++) {
-        if (x + dx < 0 || y + dy < 0 || x + dx >= width || y + dy >= height) continue;
-        const n = numbers[i + dy * width + dx];
-        const side = n === second ? 1 : n === first ? -1 : 0;
-        gx += side * dx;
-        gy += side * dy;
-      }
-    const steep = Math.hypot(gx, gy);
-    return steep > LEAST_LEAN ? [{ x: x + 0.5, y: y + 0.5, nx: gx / steep, ny: gy / steep }] : [];
+    const side = (k: number) => (numbers[k] === second ? 1 : numbers[k] === first ? -1 : 0);
+    const across = wayAcross(i, ABOUT, { width, height }, side);
+    const steep = Math.hypot(across.x, across.y);
+    const [x, y] = [(i % width) + 0.5, Math.floor(i / width) + 0.5];
+    return steep > LEAST_LEAN ? [{ x, y, nx: across.x / steep, ny: across.y / steep }] : [];
   });
 }
 

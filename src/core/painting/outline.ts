@@ -6,6 +6,7 @@
 import { Matrix, solve } from 'ml-matrix';
 import { median } from '../fitting/quantile';
 import { between, type Plane } from '../raster/between';
+import { wayAcross } from '../raster/way-across';
 import { maskOf } from '../raster/zone';
 import { type Affine, after, placed } from './affine';
 
@@ -49,21 +50,15 @@ export function outlinePlaces(places: Int32Array, { width, height }: Pick<Plane,
     const [x, y] = [i % width, Math.floor(i / width)];
     if (x < RIM || y < RIM || x >= width - RIM || y >= height - RIM) return [];
     if (mask[i - 1] === 1 && mask[i + 1] === 1 && mask[i - width] === 1 && mask[i + width] === 1) return [];
-    let [outX, outY] = [0, 0];
-    for (let dy = -ABOUT; dy <= ABOUT; dy++)
-      for (let dx = -ABOUT; dx <= ABOUT; dx++) {
-        const inside = mask[(y + dy) * width + x + dx] === 1;
-        outX -= inside ? dx : 0;
-        outY -= inside ? dy : 0;
-      }
-    const far = Math.hypot(outX, outY);
+    const out = wayAcross(i, ABOUT, { width, height }, (k) => -(mask[k] as number));
+    const far = Math.hypot(out.x, out.y);
     if (far === 0) return [];
     return [
       {
         x: (x + 0.5 - width / 2) / width,
         y: (y + 0.5 - height / 2) / width,
-        outX: outX / far,
-        outY: outY / far,
+        outX: out.x / far,
+        outY: out.y / far,
       },
     ];
   });

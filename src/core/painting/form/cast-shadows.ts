@@ -1,4 +1,5 @@
 /** Rules of cast shadows: they lighten and soften as they run away from what throws them, and none of them is a hole. */
+import { median } from '../../fitting/quantile';
 import { squaredDistances } from '../../raster/distance';
 import { maskOf } from '../../raster/zone';
 import {
@@ -82,9 +83,6 @@ const KEEPS = { limit: 0.65, margin: 0.3 } as const;
 /** Stretches of its edge on either side that are needed to say anything. */
 const LEAST_STRETCHES = 3;
 
-const middle = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] as number;
-
 export const castEdgeHard: FormRule = {
   code: 'cast_edge_hard',
   asks: ({ plane, edges, fromLife, step }) =>
@@ -98,7 +96,7 @@ export const castEdgeHard: FormRule = {
       // One that has another value is told as that: how soft it looks goes with how far it stands out.
       if (third < LEAST_STRETCHES || shifted > step) return [];
       const [near, far] = [own.slice(0, third), own.slice(-third)];
-      const width = (of: readonly EdgeWidth[], side: Side) => middle(of.map((e) => e[side]));
+      const width = (of: readonly EdgeWidth[], side: Side) => median(of.map((e) => e[side]));
       const softer = (side: Side) => width(far, side) / width(near, side);
       // Against a reference far edges alone are compared: near ones lie half under the object.
       const plainly = !fromLife && softer('wanted') >= SOFTER.limit + SOFTER.margin;
