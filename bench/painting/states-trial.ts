@@ -112,7 +112,7 @@ export default async function runStatesTrial(trial: StatesTrial): Promise<States
   );
   const { cv } = await loadOpenCv();
   const shapes = {
-    ...{ width: WIDTH, height: HEIGHT, shapeOf: picture.shapeOf, lights: 1, ruleWins: false },
+    ...{ width: WIDTH, height: HEIGHT, shapeOf: picture.shapeOf, lights: 1 },
     shapes: blobs.map((_, k) => ({
       ...{ name: `thing ${k + 1}`, object: `thing ${k + 1}`, part: null, steps: null },
       material: 'matt' as const,

@@ -35,6 +35,8 @@ export interface PaintingRequest extends Framing {
   readonly lightest: number;
   /** The stage that it is handed in at, and what the stage before looked like on the reference's places; none unless said. */
   readonly stage?: StageAsked & { readonly before: Plane | null };
+  /** Whether the rules of form hold where the reference itself breaks them. */
+  readonly ruleWins: boolean;
   /** How many steps a part may be off by. */
   readonly toleranceSteps: number;
 }
@@ -117,8 +119,7 @@ function rulesIn(
   { coarse, shapes, numbers, named }: PaintingReference,
   { coarse: painted }: LaidPainting,
   edges: readonly EdgeStretch[],
-  step: number,
-  lightest: number | null,
+  { step, ruleWins, lightest }: Pick<PaintingRequest, 'step' | 'ruleWins'> & { readonly lightest: number | null },
 ): PaintingResult['rules'] {
   if (!shapes) return [];
   const { width, height } = coarse;
@@ -127,7 +128,7 @@ function rulesIn(
       plane: { width, height, numbers, wanted: coarse.data, painted: painted.data, shapes: named },
       step,
       lights: shapes.lights,
-      ruleWins: shapes.ruleWins,
+      ruleWins,
       edges: edges.flatMap(({ wanted: own, painted: made, ...at }) =>
         own !== null && made !== null ? [{ ...at, wanted: own, painted: made }] : [],
       ),
@@ -205,7 +206,7 @@ export async function measurePainting(
       accents: withIds(accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, laid.fine))),
       extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.fine)) : [],
       shapes: readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm),
-      rules: rulesIn(reference, laid, edges, step, read.relative ? null : request.lightest),
+      rules: rulesIn(reference, laid, edges, { ...request, lightest: read.relative ? null : request.lightest }),
       range: { student: percentilesOf(painting), reference: reference.percentiles },
       frame,
     },

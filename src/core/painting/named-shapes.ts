@@ -25,8 +25,6 @@ export interface ShapePlane {
   readonly shapeOf: Uint8Array;
   readonly shapes: readonly NamedShape[];
   readonly lights: number;
-  /** Whether the rules of form hold where the reference itself breaks them. */
-  readonly ruleWins: boolean;
 }
 
 /** So near to a shape's outline, in places, it is not read where it is thicker than that. */

@@ -5,7 +5,9 @@ import { type ShareBox, shareBoxSchema } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
 import { wideBlur } from '../raster/blur';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
+import { lightnessHistogram } from '../raster/lightness-histogram';
 import { placesOfNumbers } from '../raster/zone';
+import { otsuThresholds } from '../tones/thresholds';
 import type { ReadParts } from './read-parts';
 
 /** Is the stain even? Are two masses apart? Are the greys in order? Did glazing keep the values? */
@@ -49,26 +51,13 @@ export function unevennessOf({ width, height, data }: Plane): number {
   return light - dark;
 }
 
-/** The value that parts a picture best into a light and a dark mass. N. Otsu, IEEE Trans. SMC 9 (1979). */
-function parting(values: Float32Array): number {
-  const sorted = values.slice().sort();
-  const total = sorted.reduce((s, v) => s + v, 0);
-  let [below, best, at] = [0, -1, 0];
-  for (let k = 1; k < sorted.length; k++) {
-    below += sorted[k - 1] as number;
-    const apart = below / k - (total - below) / (sorted.length - k);
-    const spread = k * (sorted.length - k) * apart * apart;
-    if (spread > best) [best, at] = [spread, ((sorted[k - 1] as number) + (sorted[k] as number)) / 2];
-  }
-  return at;
-}
-
 /**
  * Of what should be light and of what should be dark: how far apart they were painted, L*. What lies within a `step` of the line
  * may go to either. Planes on the same places; NaN is skipped.
+ * Throws TooFewTones of a target that is one grey.
  */
 export function massesApart(target: Plane, painted: Plane, step: number): number {
-  const line = parting(target.data);
+  const [line = 50] = otsuThresholds(lightnessHistogram(target.data), 2);
   const side = (light: boolean) =>
     painted.data.filter((l, i) => {
       const off = (target.data[i] as number) - line;

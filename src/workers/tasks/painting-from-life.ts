@@ -39,7 +39,7 @@ export interface PaintingFromLife {
 function shapesOn(plane: Plane, { masses, lights, edits }: NonNullable<PaintingFromLifeTask['painted']>): ShapePlane {
   const { width, height } = plane;
   const { nameOf } = massPlane(fewGreys(plane), width, height, edits, masses);
-  return { width, height, shapeOf: nameOf, shapes: masses.map(shapeFrom), lights, ruleWins: true };
+  return { width, height, shapeOf: nameOf, shapes: masses.map(shapeFrom), lights };
 }
 
 export async function measurePaintingFromLife(

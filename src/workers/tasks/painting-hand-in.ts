@@ -65,7 +65,8 @@ export async function measurePaintingHandIn(
     measurePainting(
       photo,
       {
-        reference: reference.shapes ? { ...reference, shapes: { ...reference.shapes, ruleWins } } : reference,
+        reference,
+        ruleWins,
         ...(stage && { stage }),
         step: pictureStep(keyedEnds(ends, key)),
         lightest: keyedEnds(ends, key).light,

@@ -11,6 +11,7 @@ import { readPainting } from '@/core/painting/read-painting';
 import { paintingReference, type SeenReference } from '@/core/painting/reference';
 import { rescueOf } from '@/core/painting/rescue';
 import type { ShapePlane } from '@/core/painting/named-shapes';
+import type { Plane } from '@/core/raster/between';
 import type { PaintingResult } from '@/core/painting/result';
 import { luminancePlane, softLightness } from '@/core/reference/luminance-plane';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
@@ -40,28 +41,21 @@ const FRAMED = kindsOnSheetOf(defaultTerms('monochrome-painting'));
 const TOLERANCE_STEPS = 0.5;
 const LEAST_SIDE_PX = 32;
 
-async function referenceFrom(
-  reference: string,
-  { shapes, ends, key, pushPercent }: PaintingTask,
-): Promise<SeenReference> {
-  const plane = await withPhoto(reference, null, (photo) => luminancePlane(photo));
+/** L* of a picture as it is. Throws UnusablePicture on one that is too small. */
+async function pictureFrom(file: string): Promise<Plane> {
+  const plane = await withPhoto(file, null, (photo) => luminancePlane(photo));
   if (Math.min(plane.width, plane.height) < LEAST_SIDE_PX)
     throw new UnusablePicture(
       `The reference is ${plane.width} x ${plane.height} pixels: give a picture of at least ${LEAST_SIDE_PX} each way.`,
     );
-  const { width, height, data } = softLightness(plane, 0);
-  const { of } = valueMap(valueSpan(data), { ends, key, pushPercent });
-  const named: ShapePlane | null = shapes === undefined ? null : await shapesFrom(shapes, { width, height });
-  return {
-    lightness: { width, height, data },
-    target: { width, height, data: data.map(of) },
-    shapes: named,
-  };
+  return softLightness(plane, 0);
 }
 
-/** Of a painting from life its shapes lie on the painting itself, whatever its proportion. */
-const shapesFromLife = ({ shapes }: PaintingTask): Promise<ShapePlane | null> =>
-  shapes === undefined ? Promise.resolve(null) : shapesFrom(shapes, null);
+/** A picture as paint is to have it, with the shapes that were named on it. */
+function seenAs(lightness: Plane, shapes: ShapePlane | null, { ends, key, pushPercent }: PaintingTask): SeenReference {
+  const { of } = valueMap(valueSpan(lightness.data), { ends, key, pushPercent });
+  return { lightness, target: { ...lightness, data: lightness.data.map(of) }, shapes };
+}
 
 /** Throws UnusablePicture when a file can't be used; BadCorners and WrongCard on what was given beside the photograph. */
 export async function measurePaintingFile(
@@ -71,8 +65,10 @@ export async function measurePaintingFile(
   onStage?.('opening the picture');
   const { ends, key, target, card } = task;
   const keyed = keyedEnds(ends, key);
-  const seen = task.reference === undefined ? null : await referenceFrom(task.reference, task);
-  const ownShapes = seen ? null : await shapesFromLife(task);
+  const picture = task.reference === undefined ? null : await pictureFrom(task.reference);
+  // Without a picture they lie on the painting itself, whatever its proportion.
+  const named = task.shapes === undefined ? null : await shapesFrom(task.shapes, picture);
+  const shapes = named?.plane ?? null;
   const { cv } = await loadOpenCv();
   const tools = { cv, readQr, ...(onStage && { onStage }) };
   const framing = {
@@ -83,19 +79,20 @@ export async function measurePaintingFile(
   };
   const step = pictureStep(keyed);
   const { result, plane } = await withPhoto(task.file, null, (photo) =>
-    seen
+    picture
       ? measurePainting(
           photo,
           {
             ...framing,
-            reference: paintingReference(cv, seen),
+            reference: paintingReference(cv, seenAs(picture, shapes, task)),
             step,
             lightest: keyed.light,
+            ruleWins: named?.ruleWins ?? false,
             toleranceSteps: TOLERANCE_STEPS,
           },
           tools,
         )
-      : measureFromLife(photo, { ...framing, shapesOn: () => ownShapes, ends: keyed, step }, tools),
+      : measureFromLife(photo, { ...framing, shapesOn: () => shapes, ends: keyed, step }, tools),
   );
   // Where nothing is known of light and dark both states have the same ends, and nothing can be told of what changed.
   if (task.before === undefined || !plane || result.capture.mode === 'relative') return result;

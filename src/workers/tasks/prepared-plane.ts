@@ -79,7 +79,6 @@ function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): SeenRefer
             shapeOf: numberOf,
             shapes: named.map(shapeFrom),
             lights: preparation.light.count,
-            ruleWins: false,
           },
   };
 }

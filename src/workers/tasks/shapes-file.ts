@@ -30,11 +30,17 @@ export const shapesFileSchema = z.object({
     .min(1, 'it names no shape'),
 });
 
+export interface ShapesOfFile {
+  readonly plane: ShapePlane;
+  /** Whether the rules of form hold where the reference itself breaks them. */
+  readonly ruleWins: boolean;
+}
+
 /** The shapes of a file; they lie on a picture of the proportion of `grid`, if there is one. Throws UnusablePicture with what is wrong with it. */
 export async function shapesFrom(
   file: string,
   grid: { readonly width: number; readonly height: number } | null,
-): Promise<ShapePlane> {
+): Promise<ShapesOfFile> {
   const wrong = (what: string) => new UnusablePicture(`The file of shapes can’t be used: ${what}.`);
   let given: unknown;
   try {
@@ -58,7 +64,7 @@ export async function shapesFrom(
   if (grid && Math.abs((info.width * grid.height) / (info.height * grid.width) - 1) > 0.02)
     throw wrong('the picture of labels has other proportions than the reference');
   const number = new Map(shapes.map((s, k) => [s.label, k + 1]));
-  return {
+  const plane: ShapePlane = {
     width: info.width,
     height: info.height,
     shapeOf: Uint8Array.from(
@@ -73,6 +79,6 @@ export async function shapesFrom(
       steps: steps ? { from: steps[0], to: steps[1] } : null,
     })),
     lights,
-    ruleWins,
   };
+  return { plane, ruleWins };
 }
