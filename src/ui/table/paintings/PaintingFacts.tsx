@@ -41,7 +41,7 @@ export function PaintingFacts({ result, numberUp }: Props) {
   return (
     <ReadingsFold capture={result.capture} numberUp={numberUp}>
       {shapes.length > 0 && (
-        <table className="mt-1 w-full text-right">
+        <table className="mt-1 w-full text-right [&_td]:pl-2 [&_th]:pl-2 [&_th]:align-bottom">
           <thead>
             <tr>
               <th className="text-left">Shape</th>
