@@ -38,7 +38,8 @@ const MARKS: { readonly [K in Measured['kind']]: (m: Extract<Measured, { kind: K
       picture(shown, 'preview')
     ),
   notan: ({ result }, shown) => picture(shown, result.tones.length > 0 ? 'strip' : 'preview'),
-  painting: ({ result }, shown) => picture(shown, result.registration ? 'strip' : 'preview'),
+  // Of a stain, and from life, there is nothing that it was laid on; what was read always has a range.
+  painting: ({ result }, shown) => picture(shown, result.range ? 'strip' : 'preview'),
 };
 
 export function HandInMark({ width = 176, height = 34, tall = 'h-14', alt = '', ...props }: Props) {

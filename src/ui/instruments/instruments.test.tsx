@@ -210,6 +210,9 @@ test('a painting in few tones shows its picture, by-eye work its photograph, nei
     );
   expect(mark({ kind: 'notan', result: { tones } })).toContain('src="/picture/a1/strip"');
   expect(mark({ kind: 'notan', result: { tones: [] } })).toContain('src="/picture/a1/preview"');
+  // A stain, or a painting from life, lies on no picture and is straightened all the same.
+  expect(mark({ kind: 'painting', result: { registration: null, range: {} } })).toContain('src="/picture/a1/strip"');
+  expect(mark({ kind: 'painting', result: { registration: null, range: null } })).toContain('/preview"');
   expect(mark(null)).toContain('src="/picture/a1/preview"');
 });
 
