@@ -11,6 +11,7 @@ import { benchFit } from './mixing-speed';
 import { benchNotan } from './notan';
 import { benchPage } from './page';
 import { benchPainters } from './painters';
+import { benchColours } from './painting/colours';
 import { benchForm } from './painting/form';
 import { benchNotThis } from './painting/not-this';
 import { benchPainting } from './painting/painting';
@@ -75,6 +76,8 @@ if (wanted('small-faults'))
     await benchSmallFaults(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
   ]);
 if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);
+if (wanted('colours'))
+  kept.push(['colours of paintings', await benchColours(seed, 4 * rounds, Number(values.megapixels))]);
 if (wanted('from-life'))
   kept.push(['paintings from life', await benchStates(seed, 3 * rounds, Number(values.megapixels))]);
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);

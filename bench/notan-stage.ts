@@ -34,18 +34,19 @@ export interface Blank {
   readonly readings: CardReadings;
 }
 
-/** Nothing painted yet: a board between corner pieces, or a sheet with one frame. A board has any proportion unless it is said. */
+/** Nothing painted yet: a board between corner pieces, or a sheet with one frame. A board has any proportion unless it is said, and a sheet of a master copy has coloured patches. */
 export async function blankFor(
   { way, seed }: Pick<NotanShot, 'way' | 'seed'>,
   printer: PrinterCondition = 'nominal',
   proportion?: number,
+  kind: 'notan' | 'master-copy' = 'notan',
 ): Promise<Blank> {
   if (way === 'brackets') {
     const own = chance(seed).fork('board size');
     const widthMm = own.between(240, 800);
     return emptyBoard({ widthMm, heightMm: widthMm * (proportion ?? own.between(0.7, 0.95)) }, printer, seed);
   }
-  const terms = defaultTerms('notan');
+  const terms = defaultTerms(kind);
   const layout = exerciseLayout(terms);
   const words = sampleWords();
   const frame = layout.cells[0];
@@ -54,7 +55,7 @@ export async function blankFor(
   const { xMm, yMm } = layout.qrBox;
   const [paper, ...patches] = readColours(
     surface,
-    [{ xMm: xMm - 12, yMm, widthMm: 10, heightMm: 10 }, ...layout.patches],
+    [{ xMm: xMm - 12, yMm, widthMm: 10, heightMm: 10 }, ...layout.patches, ...layout.chroma],
     seed,
   );
   return {

@@ -51,6 +51,7 @@ const ofPainting = (file: string, of: PreparedReference): PaintingHandInTask => 
   reference: of,
   toleranceSteps: 0.5,
   ruleWins: false,
+  coloured: false,
   sheetKinds: kindsOnSheetOf(defaultTerms('monochrome-painting')),
   expected,
 });

@@ -4,6 +4,7 @@ import { Piscina } from 'piscina';
 import type { DabOutcome, DabTrial } from './dab-trial';
 import type { MassOutcome, MassTrial } from './mass-trial';
 import type { NotanOutcome, NotanTrial } from './notan-trial';
+import type { ColourOutcome, ColourTrial } from './painting/colour-trial';
 import type { FormOutcome, FormTrial } from './painting/form-trial';
 import type { PaintingOutcome, PaintingTrial } from './painting/painting-trial';
 import type { StatesOutcome, StatesTrial } from './painting/states-trial';
@@ -26,6 +27,7 @@ export const openTrials = () => open<Trial, TrialOutcome>('dist/bench-trial.mjs'
 export const openNotanTrials = () => open<NotanTrial, NotanOutcome>('dist/bench-notan.mjs');
 export const openPaintingTrials = () => open<PaintingTrial, PaintingOutcome>('dist/bench-painting.mjs');
 export const openFormTrials = () => open<FormTrial, FormOutcome>('dist/bench-form.mjs');
+export const openColourTrials = () => open<ColourTrial, ColourOutcome>('dist/bench-colours.mjs');
 export const openStatesTrials = () => open<StatesTrial, StatesOutcome>('dist/bench-states.mjs');
 export const openMassTrials = () => open<MassTrial, MassOutcome>('dist/bench-masses.mjs');
 export const openDabTrials = () => open<DabTrial, DabOutcome>('dist/bench-dab.mjs');

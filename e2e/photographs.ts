@@ -129,10 +129,13 @@ export async function valuesPhotograph(
   if (!cell) throw new Error('The sheet has no frame.');
   const sheet = drawExerciseSheet(terms, sampleWords({ exercise }));
   const printed = await print(await sheetToPng(sheet, 200), 'nominal', seed);
+  const shapeOf = codes.map((c) => (Math.abs(c - BOOK) < 4 ? 1 : 1 + (c >> 4)));
+  const hues = new Float32Array(2 * shapeOf.length);
+  if (colours) shapeOf.forEach((shape, i) => hues.set([14 * Math.cos(2 * shape), 14 * Math.sin(2 * shape)], 2 * i));
   const { surface } = paintPicture(
     printed.surface,
     cell,
-    { width, height, lightness, shapeOf: codes.map((c) => (Math.abs(c - BOOK) < 4 ? 1 : 1 + (c >> 4))) },
+    { width, height, lightness, shapeOf, hues },
     {
       whole: AS_IT_IS,
       moves: [],
@@ -141,7 +144,6 @@ export async function valuesPhotograph(
       unsure: 0.4,
       value: (l) => value(of(l)),
       mistaken: new Map([[1, book]]),
-      ...(colours && { hue: (shape: number) => [14 * Math.cos(2 * shape), 14 * Math.sin(2 * shape)] as const }),
       ground: 80,
       streaks: 0.3,
     },

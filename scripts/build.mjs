@@ -11,6 +11,7 @@ const entries = {
   bench: 'bench/main.ts',
   'bench-trial': 'bench/trial.ts',
   'bench-painting': 'bench/painting/painting-trial.ts',
+  'bench-colours': 'bench/painting/colour-trial.ts',
   'bench-form': 'bench/painting/form-trial.ts',
   'bench-states': 'bench/painting/states-trial.ts',
   'bench-dab': 'bench/dab-trial.ts',

@@ -121,9 +121,16 @@ function halfOf(picture: SeenPicture, own: Chance): SeenPicture {
 /** Another picture than the one of a scene. */
 const ANOTHER = 1;
 
+/** Another hue for each shape. */
+function huesOf({ shapeOf }: Reference): Float32Array {
+  const hues = new Float32Array(2 * shapeOf.length);
+  shapeOf.forEach((shape, i) => hues.set([12 * Math.cos(2.4 * shape), 12 * Math.sin(2.4 * shape)], 2 * i));
+  return hues;
+}
+
 /** What the student has before them, where that is not what is measured against. */
-async function seenFor({ wrong, scene }: PaintingTrial, reference: Reference, own: Chance): Promise<SeenPicture> {
-  if (wrong === undefined) return reference;
+async function seenFor({ wrong, scene, hues }: PaintingTrial, reference: Reference, own: Chance): Promise<SeenPicture> {
+  if (wrong === undefined) return hues ? { ...reference, hues: huesOf(reference) } : reference;
   if (wrong === 'another') return referenceOf(scene + ANOTHER);
   return wrong === 'half' ? halfOf(reference, own) : turned(reference, wrong);
 }
@@ -131,10 +138,10 @@ async function seenFor({ wrong, scene }: PaintingTrial, reference: Reference, ow
 /** A large brush, and values that lie close together. */
 const ROUGHLY = { smallest: 0.03, unsure: 2.5, squeezed: [42, 80] } as const;
 
-const nameOf = (shape: number) => `thing ${shape >> 1} > ${shape % 2 === 1 ? 'shadow' : 'light'}`;
+export const nameOf = (shape: number) => `thing ${shape >> 1} > ${shape % 2 === 1 ? 'shadow' : 'light'}`;
 
 /** Shapes large enough to be named, and how much of the picture each is. */
-function shapesOf({ shapeOf, width, height }: Reference) {
+export function shapesOf({ shapeOf, width, height }: Reference) {
   const found = new Map<number, { places: number; x0: number; y0: number; x1: number; y1: number }>();
   shapeOf.forEach((shape, i) => {
     const [x, y] = [i % width, Math.floor(i / width)];
@@ -224,9 +231,6 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       mistaken,
       ground: own.between(60, 93),
       streaks: own.between(0, 1),
-      ...(trial.hues && {
-        hue: (shape: number) => [12 * Math.cos(2.4 * shape), 12 * Math.sin(2.4 * shape)] as const,
-      }),
       ...(lines && { accents: lines.painted }),
       ...(reaches && { spreads: reaches.spreads, busy: reaches.busy }),
     },

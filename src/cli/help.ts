@@ -113,6 +113,7 @@ export const VERBS_HELP = {
         'names of the picture’s shapes, or of a painting’s from life, JSON beside a picture of labels',
       ),
       before: option('PHOTO', 'the same painting in an earlier state, framed in the same way'),
+      colour: option(null, 'its colours are asked for too, on a sheet with coloured patches'),
       key: option(oneOf(KEYS), 'where the values are to sit; full unless said'),
       push: option('PERCENT', 'how much further from the middle they are to be than in the picture; 0 unless said'),
       ...ENDS,

@@ -30,6 +30,7 @@ export async function measurePaintingVerb(args: readonly string[]): Promise<unkn
         ends,
         key: oneOf(KEYS, values['key'], '--key', 'full'),
         pushPercent: check(pushOption, values['push'] ?? '0', '--push'),
+        coloured: values['colour'] === true,
         target: targetFrom(values),
         ...(card && { card }),
       },

@@ -1,17 +1,13 @@
 /** The sample world's monochrome paintings: one still life, painted by six students, each with a habit of their own. */
-import { linearRgbToLab } from '@/core/colour/lab';
-import { LINEAR_OF_CODE } from '@/core/colour/srgb';
 import { defaultTerms } from '@/core/kinds/table';
-import { valueMap, valueSpan } from '@/core/reference/value-map';
-import { AS_IT_IS, type SeenPicture } from '@/devices/drawing-hand';
+import { AS_IT_IS } from '@/devices/drawing-hand';
 import type { PicturePlan } from '@/devices/picture-painter';
 import type { Student } from '@/studio/access/actor';
 import { setExercise } from '@/studio/plan/exercises';
 import { keepPreparation, referenceFor, referencesOf } from '@/studio/reference/references';
-import path from 'node:path';
-import sharp from 'sharp';
 import { handIn, type World } from './kinds';
-import { namedShape, PICTURE_FOLDER } from './pictures';
+import { namedShape } from './pictures';
+import { seenInGreys } from './seen-picture';
 
 const PAINTED_FROM = 'jug-and-eggs';
 const TITLE = 'Jug, loaf and three eggs on a cloth';
@@ -20,41 +16,6 @@ const TITLE = 'Jug, loaf and three eggs on a cloth';
 const [JUG, LOAF, EGGS] = [4, 5, 6];
 const lightOf = (thing: number) => 2 * thing;
 const shadowOf = (thing: number) => 2 * thing + 1;
-
-/** Places across that it is seen with. */
-const ACROSS = 800;
-
-/** The picture as it is to be painted: L* within reach of the paint, and what is a thing's light or shadow. */
-async function seenFor(ends: { light: number; dark: number }): Promise<SeenPicture> {
-  const open = (name: string, kernel: 'nearest' | 'cubic') =>
-    sharp(path.join(PICTURE_FOLDER, PAINTED_FROM, name))
-      .resize({ width: ACROSS, kernel })
-      .removeAlpha()
-      .toColourspace('srgb')
-      .raw()
-      .toBuffer({ resolveWithObject: true });
-  const [{ data, info }, things, shadow] = [
-    await open('picture.jpg', 'cubic'),
-    await open('things.png', 'nearest'),
-    await open('shadow.png', 'nearest'),
-  ];
-  const { width, height } = info;
-  const linear = (i: number) => LINEAR_OF_CODE[data[i] as number] as number;
-  const lightness = Float32Array.from(
-    { length: width * height },
-    (_, i) => linearRgbToLab([linear(3 * i), linear(3 * i + 1), linear(3 * i + 2)])[0],
-  );
-  const { of } = valueMap(valueSpan(lightness), { ends, key: 'full', pushPercent: 0 });
-  return {
-    width,
-    height,
-    lightness: lightness.map(of),
-    shapeOf: Uint8Array.from(
-      { length: width * height },
-      (_, i) => 2 * (things.data[3 * i] as number) + ((shadow.data[3 * i] as number) > 127 ? 1 : 0),
-    ),
-  };
-}
 
 type Habit = Partial<Omit<PicturePlan, 'value'>> & {
   /** From the L* that is wanted to the L* that is meant. */
@@ -129,7 +90,7 @@ export async function monochromePaintings(world: World, who: readonly Student[])
     terms,
     referenceId,
   });
-  const seen = await seenFor(terms.ends);
+  const seen = await seenInGreys(PAINTED_FROM, terms.ends);
   const { dark, light } = terms.ends;
   return HABITS.flatMap(({ values = [dark, light], ...habit }, k) => {
     const student = who[k];
@@ -159,7 +120,7 @@ export async function stagedPaintings(world: World, who: readonly Student[]): Pr
     terms,
     referenceId: row.id,
   });
-  const seen = await seenFor(terms.ends);
+  const seen = await seenInGreys(PAINTED_FROM, terms.ends);
   const stage = (student: Student, seed: number, lightness: Float32Array) => {
     const picture = { seen: { ...seen, lightness }, plan: { ...CAREFUL, streaks: 0.8 } };
     return handIn(world, student, exerciseId, seed, { plan: { lightness: [], faults: [] }, picture });

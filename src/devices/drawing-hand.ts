@@ -38,6 +38,8 @@ export interface SeenPicture {
   readonly lightness: Float32Array;
   /** Number of the shape that each place is of. */
   readonly shapeOf: Uint8Array;
+  /** a* and b* of each place, one after the other; left out of a picture in greys. */
+  readonly hues?: Float32Array;
 }
 
 /** Of each place of a canvas: where it looks on the picture (in its places), and the shape there. */

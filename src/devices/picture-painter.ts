@@ -27,8 +27,8 @@ export interface PicturePlan extends Hand, Brushes {
   readonly ground: number;
   /** Strength of the strokes' own texture, L*. */
   readonly streaks: number;
-  /** a* and b* of the paint, of all of it or by shape; grey unless said. */
-  readonly hue?: Hue | ((shape: number) => Hue);
+  /** a* and b* that all of the paint has besides; grey unless said. */
+  readonly hue?: Hue;
 }
 
 export interface PaintedPicture {
@@ -42,6 +42,9 @@ export interface PaintedPicture {
     readonly painted: Float32Array;
   };
 }
+
+/** No paint sends less light back, in any part of the spectrum. */
+const DARKEST = 0.002;
 
 /** The canvas is worked on this fine, places across. */
 const ACROSS = 900;
@@ -103,10 +106,15 @@ export function paintPicture(
   const perMm = printed.dpi / 25.4;
   const strokes = own.whole(1, 1e9);
   const { hue = [0, 0] } = plan;
-  const hueAt = (x: number, y: number): Hue =>
-    typeof hue === 'function'
-      ? hue(drawing.shapeOf[Math.floor(y * down) * across + Math.floor(x * across)] as number)
-      : hue;
+  const hueAt = (x: number, y: number): Hue => {
+    const { hues, width: wide, height: tall } = picture;
+    if (!hues) return hue;
+    const i = Math.floor(y * down) * across + Math.floor(x * across);
+    const column = Math.min(wide - 1, Math.max(0, Math.floor(drawing.x[i] as number)));
+    const row = Math.min(tall - 1, Math.max(0, Math.floor(drawing.y[i] as number)));
+    const at = 2 * (row * wide + column);
+    return [hue[0] + (hues[at] as number), hue[1] + (hues[at + 1] as number)];
+  };
   const canvas: SeenPicture = { width: across, height: down, lightness: painted, shapeOf: drawing.shapeOf };
   const [x0, y0] = [Math.round(frame.xMm * perMm), Math.round(frame.yMm * perMm)];
   const [x1, y1] = [
@@ -118,7 +126,11 @@ export function paintPicture(
       const [x, y] = [(px + 0.5 - x0) / (x1 - x0), (py + 0.5 - y0) / (y1 - y0)];
       const value = lightnessAt(canvas, x * across, y * down);
       const stroke = smoothNoise((x * frame.widthMm) / 1.3, (y * frame.heightMm) / 14, strokes);
-      data.set(labToLinearRgb([value + (0.4 + plan.streaks) * stroke, ...hueAt(x, y)]), (py * width + px) * 3);
+      const paint = labToLinearRgb([value + (0.4 + plan.streaks) * stroke, ...hueAt(x, y)]);
+      data.set(
+        paint.map((c) => Math.max(DARKEST, c)),
+        (py * width + px) * 3,
+      );
     }
   return {
     surface: { reflectance: raster('linear', width, height, 3, data), dpi: printed.dpi },

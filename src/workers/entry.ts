@@ -15,6 +15,7 @@ import { measurePaintingFromLife } from './tasks/painting-from-life';
 import { measurePaintingHandIn, paintingPicture } from './tasks/painting-hand-in';
 import { makePictures } from './tasks/pictures';
 import { referenceFile } from './tasks/reference-file';
+import { referenceInColour } from './tasks/reference-in-colour';
 import { sortPicture } from './tasks/sort';
 
 async function run(task: Task, port: MessagePort | null): Promise<unknown> {
@@ -39,6 +40,8 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return bringIn(task);
     case 'reference-file':
       return referenceFile(task);
+    case 'reference-in-colour':
+      return referenceInColour(task);
     case 'carry':
       return carryFile(task);
     case 'look':

@@ -26,6 +26,7 @@ import type { PaintingFromLife, PaintingFromLifeTask } from './tasks/painting-fr
 import type { PaintingHandIn, PaintingHandInTask, PaintingPictureTask } from './tasks/painting-hand-in';
 import type { Pictures, PicturesTask } from './tasks/pictures';
 import type { ReferenceFileTask } from './tasks/reference-file';
+import type { ReferenceInColourTask } from './tasks/reference-in-colour';
 import type { SortedPicture, SortTask } from './tasks/sort';
 
 export type Task =
@@ -38,6 +39,7 @@ export type Task =
   | PaintingPictureTask
   | PaintingFromLifeTask
   | ReferenceFileTask
+  | ReferenceInColourTask
   | CarryTask
   | LookTask
   | LosslessTask
@@ -59,6 +61,7 @@ export interface Answers {
   'painting-picture': Uint8Array;
   'measure-from-life': PaintingFromLife;
   'reference-file': Uint8Array;
+  'reference-in-colour': Uint8Array;
   'tones-picture': Uint8Array;
   carry: CardReadings;
   look: LookTaken;

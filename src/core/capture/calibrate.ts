@@ -54,6 +54,10 @@ function seenColours(photo: Photo, card: CardInPhoto, curves: Calibration['curve
 }
 
 const LEAST_COLOURS = 8;
+/** Where the strongest of them is no further from grey than this, a sheet without coloured patches was printed. */
+const HARDLY_COLOURED = 1.15;
+
+const fromGrey = (seen: Triple): number => Math.max(...seen) / Math.max(1e-3, Math.min(...seen));
 
 /** The camera's primaries, where the profile knows enough coloured patches; else null. */
 function primariesOf(
@@ -67,7 +71,7 @@ function primariesOf(
   const pairs = seenColours(photo, card, curves).flatMap((seen, i) =>
     seen && known[i] ? [{ seen, known: labToLinearRgb(known[i]) }] : [],
   );
-  if (pairs.length < LEAST_COLOURS) return null;
+  if (pairs.length < LEAST_COLOURS || pairs.every(({ seen }) => fromGrey(seen) < HARDLY_COLOURED)) return null;
   return fitColourMatrix(
     pairs.map((p) => p.seen),
     pairs.map((p) => p.known),

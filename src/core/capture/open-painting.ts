@@ -12,6 +12,9 @@ import { type Expected, type KnownCard, openSheet } from './open-sheet';
 import { settledTarget, type Target } from './target';
 import { type MeasureTools } from './tools';
 
+/** A sheet has one frame, and room to try five mixes. */
+const ONE_FRAME = [1, 5] as const;
+
 /** How a painting is framed, and what is known of the print beside it. */
 export interface Framing {
   readonly expected: Expected;
@@ -21,6 +24,8 @@ export interface Framing {
   readonly target?: Target;
   readonly card?: KnownCard;
   readonly lineMm?: number;
+  /** Whether its colours are asked for too: its sheet has coloured patches then. */
+  readonly coloured?: boolean;
 }
 
 export interface OpenedPainting {
@@ -57,7 +62,7 @@ export async function openPainting(photo: Photo, request: Framing, tools: Measur
   const opened = await openSheet(
     photo,
     {
-      layoutOn: (paper) => pictureLayout(paper),
+      layoutOn: (paper) => pictureLayout(paper, ...ONE_FRAME, request.coloured ?? false),
       expected: request.expected,
       check: (tag) =>
         (request.sheetKinds?.includes(tag.kind) ?? true)
@@ -74,8 +79,10 @@ export async function openPainting(photo: Photo, request: Framing, tools: Measur
   );
   const { located, tag } = opened;
   const corners = located && cornersOf(located.plane, located.frame.widthMm, located.frame.heightMm);
+  const measured = opened.kind === 'open' && opened.calibration.coloursMeasured;
   const base = {
     ...CALIBRATED,
+    colour: measured ? ('measured' as const) : CALIBRATED.colour,
     whiteBasis: card?.basis ?? ('nominal' as const),
     target: located ? ('sheet' as const) : null,
     tag,

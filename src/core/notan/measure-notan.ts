@@ -1,8 +1,8 @@
 /** Measures a painting in few flat tones against its reference: on its sheet, on a board, between marked corners, or scanned. */
 import { placedBetween } from '../capture/between-ends';
 import { type CaptureIssue, issue, refuses } from '../capture/gate';
-import { lightnessOver } from '../capture/lightness-over';
 import { type Framing, openPainting } from '../capture/open-painting';
+import { paintOver } from '../capture/paint-over';
 import type { MeasureTools } from '../capture/tools';
 import type { Ends } from '../exercise/scale';
 import { type BoxMm, grow } from '../geometry/box';
@@ -120,7 +120,7 @@ export async function measureNotan(photo: Photo, request: NotanRequest, tools: M
   const step = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
   const rim = RIM * step;
   const box = grow(found.box, -rim);
-  const whole = lightnessOver(photo, found.calibration, box, step, SMOOTH * SAMPLES);
+  const { lightness: whole } = paintOver(photo, found.calibration, box, step, SMOOTH * SAMPLES);
   const { tones: count, reference } = request;
   const seen = reference && darkAllRound(reference) ? null : paintedFrame(whole);
   // Unless a frame was painted round it, it fills what it was to fill: the reference lies on all of that.

@@ -8,6 +8,7 @@ import type { Photo } from '../raster/photo';
 import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { onGrid } from '../raster/on-grid';
+import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
 import { type FormShape, formShapes, meanOf } from './form/form-plane';
 import { brokenRules } from './form/rules';
@@ -34,6 +35,7 @@ export interface FromLifeMeasured {
 function massesIn(
   shapes: readonly FormShape[],
   plane: Plane,
+  colours: ColourPlanes | null,
   edgeMm: (number: number) => number | null,
 ): PaintingResult['shapes'] {
   const { width, height, data } = plane;
@@ -41,6 +43,7 @@ function massesIn(
   return shapes.flatMap(({ name, part, number, places, inside }): PaintingResult['shapes'] => {
     const around = boxOfPlaces(places, width);
     if (!around) return [];
+    const lab = colours && labOver(colours, inside);
     return [
       {
         name,
@@ -51,6 +54,8 @@ function massesIn(
         target: null,
         deltaLightness: null,
         residual: null,
+        a: lab?.[1] ?? null,
+        b: lab?.[2] ?? null,
         edgeMm: edgeMm(number),
       },
     ];
@@ -92,6 +97,7 @@ export async function measureFromLife(
   if (!painting) return { result: nothingRead(opened, step), plane: null };
   tools.onStage?.('comparing');
   const { plane, box, relative, uncertainty } = painting;
+  const colours = painting.colours && channelsOf(painting.colours, (own) => shrunkTo(own, GRID, plane));
   const shapes = request.shapesOn(plane);
   const coarse = shrunkTo(plane, GRID, plane);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
@@ -105,7 +111,7 @@ export async function measureFromLife(
     ...nothingRead(opened, step),
     fromLife: true,
     capture: { ...base, accepted: !refuses(issues), uncertainty: uncertainty(50), issues: [...issues] },
-    shapes: massesIn(named, coarse, edgeMm),
+    shapes: massesIn(named, coarse, colours, edgeMm),
     rules: shapes ? rulesIn(shapes, named, numbers, coarse, edges, step, relative ? null : ends.light) : [],
     range: { student: percentilesOf(plane), reference: null },
   };

@@ -26,6 +26,8 @@ export interface LaidPainting {
   /** What was painted, on the reference's coarse places (NaN past its edge) and on its fine ones. */
   readonly coarse: Plane;
   readonly fine: Plane;
+  /** Something else of the painting (a plane of its places) on the coarse ones. */
+  readonly coarsely: (plane: Plane) => Plane;
   /** What was wanted on the fine ones, with the whole of the painting taken into account. */
   readonly wanted: Plane;
 }
@@ -73,10 +75,12 @@ export function layPainting(
     : unnamedFeatures(reference.candidates, ground);
   const astray = features.filter(({ told }) => Math.hypot(told.dx, told.dy) > ASTRAY);
   const masked = astray.map(({ map: own, places }) => ({ map: own, mask: maskOf(places, coarse.data.length) }));
-  const lies = laidWith(twice, map, masked, coarse.width, coarse.height);
+  const laid = (plane: Plane) => laidWith(plane, map, masked, coarse.width, coarse.height);
+  const lies = laid(twice);
   const parts = readParts(coarse, lies);
   const curve = valueCurve(parts.parts, takes);
   const wanted = { ...reference.fine, data: curved(curve, reference.fine.data) };
   const fine = finely(reference, painting, map, astray, wanted.data);
-  return { map, features, astray, parts, curve, coarse: lies, fine, wanted };
+  const coarsely = (plane: Plane) => laid(shrunkTo(plane, 2 * GRID, target));
+  return { map, features, astray, parts, curve, coarse: lies, fine, wanted, coarsely };
 }

@@ -11,6 +11,8 @@ import type { Photo } from '../raster/photo';
 import { maskOf, placesOfNumbers } from '../raster/zone';
 import { accentsOf, curvedLines, lined } from './accents';
 import { type Affine, AS_IT_IS, registrationOf } from './affine';
+import { colourPass } from './colour-pass';
+import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
 import { extentsOf } from './extents';
 import { rimsOf } from './features';
@@ -137,6 +139,21 @@ function rulesIn(
   );
 }
 
+/** Named shapes with the colours that they were painted in, where these are known. */
+function colouredShapes(
+  shapes: PaintingResult['shapes'],
+  { named }: PaintingReference,
+  colours: ColourPlanes | null,
+): PaintingResult['shapes'] {
+  if (!colours) return shapes;
+  const inside = new Map(named.map((n) => [n.name, n.inside]));
+  return shapes.map((shape) => {
+    const places = inside.get(shape.name);
+    const lab = places ? labOver(colours, places) : null;
+    return lab ? { ...shape, a: lab[1], b: lab[2] } : shape;
+  });
+}
+
 /** What the question of a stage comes to, once the painting lies on its reference. */
 const stageOf = (stage: StageAsked, { coarse }: PaintingReference, laid: LaidPainting, step: number): StageResult =>
   stageResult(stage, {
@@ -176,7 +193,7 @@ export async function measurePainting(
   const { base, issues, painting: read } = opened;
   if (!read) return { result: nothingRead(opened, step), plane: null, laid: null };
   if (stage?.asks === 'even') return stained(opened, read, request, stage);
-  const { painting, frame } = withoutFrame(read.plane, reference);
+  const { painting, frame, alike } = withoutFrame(read.plane, reference);
   const paintedOn = frame ? read.read : read.box;
   tools.onStage?.('comparing');
   const laid = layPainting(reference, painting, read.relative ? 'camera' : 'painting');
@@ -187,6 +204,7 @@ export async function measurePainting(
     const widths = softnessOf(edges, number);
     return widths === null || read.relative ? null : widths * paintedOn.widthMm;
   };
+  const colours = read.colours && channelsOf(read.colours, (plane) => laid.coarsely(alike(plane)));
   const { width, height } = reference.target;
   const shown = laidOn(painting, map, width, height, 'edge');
   return {
@@ -205,7 +223,12 @@ export async function measurePainting(
       displacements: withIds(features.map(({ told }) => told)),
       accents: withIds(accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, laid.fine))),
       extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.fine)) : [],
-      shapes: readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm),
+      shapes: colouredShapes(
+        readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm),
+        reference,
+        colours,
+      ),
+      colour: colours && reference.colours && colourPass(reference.colours, colours, reference),
       rules: rulesIn(reference, laid, edges, { ...request, lightest: read.relative ? null : request.lightest }),
       range: { student: percentilesOf(painting), reference: reference.percentiles },
       frame,

@@ -79,7 +79,7 @@ export function readShapes(
       wanted += target.data[i] as number;
       became += l;
     }
-    const own = { name, part, box, area: places.length / target.data.length, edgeMm: edgeMm(k + 1) };
+    const own = { name, part, a: null, b: null, box, area: places.length / target.data.length, edgeMm: edgeMm(k + 1) };
     if (n === 0)
       return [{ ...own, lightness: null, target: meanOver(target, places), deltaLightness: null, residual: null }];
     const [t, l] = [wanted / n, became / n];

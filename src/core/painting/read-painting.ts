@@ -1,8 +1,8 @@
 /** The lightness of a painting on its photograph, before it is compared with anything. */
 import { placedBetween } from '../capture/between-ends';
 import type { CaptureIssue } from '../capture/gate';
-import { lightnessOver } from '../capture/lightness-over';
 import { type Framing, openPainting, type OpenedPainting } from '../capture/open-painting';
+import { paintOver } from '../capture/paint-over';
 import type { MeasureTools } from '../capture/tools';
 import type { Ends } from '../exercise/scale';
 import { type BoxMm, grow } from '../geometry/box';
@@ -25,6 +25,8 @@ export interface ReadPainting {
   /** Null where it can't be used: the issues say why. */
   readonly painting: {
     readonly plane: Raster<'lightness', 1>;
+    /** Linear RGB on the same places, as it is; null unless it was asked for, and where nothing is known of light and dark. */
+    readonly colours: Raster<'linear', 3> | null;
     /** All that was painted, and what of it was read. */
     readonly box: BoxMm;
     readonly read: BoxMm;
@@ -52,12 +54,16 @@ export async function readPainting(
   tools.onStage?.('reading the steps');
   const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
   const read = grow(found.box, -RIM * apart);
-  const plain = lightnessOver(photo, found.calibration, read, apart, SMOOTH * SAMPLES);
+  const { lightness: plain, colours } = paintOver(photo, found.calibration, read, apart, SMOOTH * SAMPLES);
   const unpainted = mayBeFlat ? null : unpaintedIssue(someOf(plain));
   if (unpainted) return { base, issues: [...issues, unpainted], painting: null };
   const { box, relative, uncertainty } = found;
   const plane = relative ? { ...plain, data: plain.data.map(placedBetween(endsOf(plain), ends)) } : plain;
-  return { base, issues, painting: { plane, box, read, relative, uncertainty } };
+  return {
+    base,
+    issues,
+    painting: { plane, colours: framing.coloured && !relative ? colours : null, box, read, relative, uncertainty },
+  };
 }
 
 /** The result of a painting of which nothing could be measured. */
@@ -81,6 +87,7 @@ export const nothingRead = (
   range: null,
   frame: null,
   rescue: null,
+  colour: null,
   stage: null,
   fromLife: false,
 });

@@ -4,8 +4,10 @@ import { quantiles } from '../fitting/quantile';
 import { type Plane, shrunk } from '../raster/between';
 import { onGrid } from '../raster/on-grid';
 import type { OpenCv } from '../vision/opencv';
+import type { Raster } from '../raster/raster';
 import { type Lined, softened } from './accents';
 import { type SizedReference, sizedReference } from './align-whole';
+import { channelsOf, type ColourPlanes } from './colour-planes';
 import { type FormShape, formShapes } from './form/form-plane';
 import { candidatesOf } from './features';
 import { localContrast } from './local-contrast';
@@ -18,9 +20,13 @@ export interface SeenReference {
   readonly target: Plane;
   /** Shapes that have a name, on the same places. */
   readonly shapes: ShapePlane | null;
+  /** The picture's own colours on the same places; left out where nobody asks for them. */
+  readonly colours?: Raster<'linear', 3>;
 }
 
-export interface PaintingReference extends SeenReference {
+export interface PaintingReference extends Omit<SeenReference, 'colours'> {
+  /** Colours on the coarse grid; null where they were left out. */
+  readonly colours: ColourPlanes | null;
   /** The target squinted at, and how it stands out of its surroundings there. */
   readonly coarse: Plane;
   readonly contrast: Plane;
@@ -80,13 +86,13 @@ export function endsOf(plane: Plane): Ends {
 
 /** Works out what is compared of a reference; planes of one size, at least 32 places each way. */
 export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingReference {
-  const { lightness, target, shapes } = seen;
+  const { target, lightness, shapes, colours } = seen;
   const coarse = shrunkTo(target, GRID, target);
   const fine = shrunkTo(target, FINE, target);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
   return {
-    ...seen,
-    coarse,
+    ...{ lightness, target, shapes, coarse },
+    colours: colours ? channelsOf(colours, (plane) => shrunkTo(plane, GRID, target)) : null,
     contrast: localContrast(coarse, BLUR),
     numbers,
     named: formShapes(numbers, coarse, shapes?.shapes ?? []),

@@ -108,6 +108,9 @@ export const paintingResultSchema = z.object({
       residual: z.number().nullable(),
       /** The part of its object under the light that it is. */
       part: z.enum(FORM_PARTS).nullable().default(null),
+      /** Its colour as it was painted; null where that was not asked for, and where it is not known. */
+      a: z.number().nullable().default(null),
+      b: z.number().nullable().default(null),
       /** How soft its edges are, from 10 to 90 percent of the change across them; null where that is not known. */
       edgeMm: z.number().nullable().default(null),
     }),
@@ -140,6 +143,36 @@ export const paintingResultSchema = z.object({
       crowding: z.number(),
       /** Change of the mean contrast between neighbours, L*. */
       contrast: z.number(),
+    })
+    .nullable()
+    .default(null),
+  /** Its colours beside those of the reference; null where they were not asked for, and where they are not known. */
+  colour: z
+    .object({
+      /** How much of the reference's differences in colour is left: 1 where all is; null where it has hardly any. */
+      strength: z.number().nullable(),
+      /** What all of it has too much of, in a* and b*. */
+      cast: z.object({ a: z.number(), b: z.number() }),
+      /** What the whole leaves, on the median. */
+      apart: z.number(),
+      /** Named shapes, or parts of one colour: as they are, as they were to be, and what the whole leaves of the difference. */
+      parts: z.array(
+        z.object({
+          id: z.string(),
+          shape: z.string().nullable(),
+          box: shareBoxSchema,
+          area: z.number(),
+          a: z.number(),
+          b: z.number(),
+          wantedA: z.number(),
+          wantedB: z.number(),
+          residualA: z.number(),
+          residualB: z.number(),
+          residualChroma: z.number(),
+        }),
+      ),
+      /** Where the strongest colour sits, and where it should; null where it sits there. */
+      strongest: z.object({ painted: shareBoxSchema, wanted: shareBoxSchema }).nullable(),
     })
     .nullable()
     .default(null),

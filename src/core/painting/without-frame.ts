@@ -37,12 +37,21 @@ function stretched(plane: Plane, like: Plane): Plane {
   return { width, height, data };
 }
 
-/** What is compared of a painting, and the frame that was left out; null where there is none or none can be told. */
+export interface WithoutFrame {
+  /** What is compared of a painting. */
+  readonly painting: Plane;
+  /** The frame that was left out; null where there is none or none can be told. */
+  readonly frame: { readonly lightness: number } | null;
+  /** What is compared of another plane on the same places. */
+  readonly alike: (plane: Plane) => Plane;
+}
+
+/** Leaves a painted frame out, and brings what is inside into the proportion of the reference. */
 export function withoutFrame(
   whole: Raster<'lightness', 1>,
   { target, darkAllRound: dark }: { readonly target: Plane; readonly darkAllRound: boolean },
-): { readonly painting: Plane; readonly frame: { readonly lightness: number } | null } {
+): WithoutFrame {
   const framed = dark ? null : paintedFrame(whole);
-  const painting = stretched(framed ? insideOf(whole, framed.inside) : whole, target);
-  return { painting, frame: framed && { lightness: framed.lightness } };
+  const alike = (plane: Plane) => stretched(framed ? insideOf(plane, framed.inside) : plane, target);
+  return { painting: alike(whole), frame: framed && { lightness: framed.lightness }, alike };
 }

@@ -69,6 +69,7 @@ export async function measuredPainting(
         stage: { asks: stage.asks, last: stage.last, before: await stageBefore(house, own, picture) },
       }),
       ruleWins: terms.judging.rulesWin,
+      coloured: terms.judging.colourPass,
       target: attempt.target,
       sheetKinds: kindsOnSheetOf(terms),
     },

@@ -5,6 +5,7 @@ import { asc, eq } from 'drizzle-orm';
 import type { PaintingPicture } from '@/core/painting/pictures';
 import { type Actor, attemptFor, handInFor, type Teacher } from '../access/actor';
 import { standing } from '../hand-in/notan-hand-ins';
+import { prepared, referenceOfExercise } from '../reference/references';
 import type { House } from '../house';
 import { attemptsAt, attemptViews, currentOf, measuredOfOne } from './attempt';
 
@@ -45,16 +46,20 @@ export async function standingOf(house: House, teacher: Teacher, attemptId: stri
   return told === 'other-set-up' && own.attempt.masses === null ? 'as-it-is' : told;
 }
 
-/** PNG in greys of a painting as it lies on what was wanted of it, of that, or of how they differ; null where it was not laid on it. */
+/** PNG of a painting as it lies on what was wanted of it, of that, or of how they differ; null where it was not laid on it. */
 export async function paintingPictureOf(
   house: House,
   teacher: Teacher,
   attemptId: string,
   which: PaintingPicture,
 ): Promise<Uint8Array | null> {
-  await attemptFor(house, teacher, attemptId);
+  const { exercise } = await attemptFor(house, teacher, attemptId);
   const measured = await measuredOfOne(house, attemptId);
   if (measured?.kind !== 'painting' || !measured.against?.lightness) return null;
+  if (which === 'colours') {
+    const picture = await referenceOfExercise(house, exercise.referenceId);
+    return picture && house.pool.run({ task: 'reference-in-colour', reference: prepared(house, picture) });
+  }
   const { planes, lightness } = measured.against;
   return house.pool.run({
     task: 'painting-picture',

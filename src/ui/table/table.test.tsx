@@ -102,6 +102,8 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
         deltaLightness: 18,
         residual: 18,
         edgeMm: null,
+        a: null,
+        b: null,
         part: null,
       },
     ],

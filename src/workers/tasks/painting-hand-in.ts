@@ -3,7 +3,7 @@ import { targetIn } from '@/core/capture/target';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
 import { fewGreys } from '@/core/painting/few-greys';
 import { measurePainting } from '@/core/painting/measure-painting';
-import type { PaintingPicture } from '@/core/painting/pictures';
+import type { GreyPainting } from '@/core/painting/pictures';
 import type { PaintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
 import type { StageAsked } from '@/core/painting/stage';
@@ -25,6 +25,8 @@ export interface PaintingHandInTask extends Photograph {
   readonly stage?: StageAsked & { readonly before: string | null };
   /** Whether rules of form hold where the reference itself breaks them. */
   readonly ruleWins: boolean;
+  /** Whether its colours are asked for: its sheet has coloured patches then. */
+  readonly coloured: boolean;
   /** Kinds whose sheets may stand for the one that is expected. */
   readonly sheetKinds: readonly string[];
 }
@@ -55,7 +57,7 @@ export async function measurePaintingHandIn(
   onStage?.('opening the picture');
   const reference = await valuesOf(task.reference);
   const { ends, key } = task.reference.preparation;
-  const { toleranceSteps, expected, sheetKinds, card, lineMm, ruleWins } = task;
+  const { toleranceSteps, expected, sheetKinds, card, lineMm, ruleWins, coloured } = task;
   const stage = task.stage && {
     ...task.stage,
     before: task.stage.before === null ? null : await lightnessFromPng(task.stage.before),
@@ -67,6 +69,7 @@ export async function measurePaintingHandIn(
       {
         reference,
         ruleWins,
+        coloured,
         ...(stage && { stage }),
         step: pictureStep(keyedEnds(ends, key)),
         lightest: keyedEnds(ends, key).light,
@@ -88,7 +91,7 @@ export interface PaintingPictureTask {
   /** Files of what was wanted, and of what was painted. */
   readonly wanted: string;
   readonly laid: string;
-  readonly which: PaintingPicture;
+  readonly which: GreyPainting;
 }
 
 /** A difference is shown about this grey: lighter where the painting is too light. */

@@ -12,7 +12,9 @@ import { paintingReference, type SeenReference } from '@/core/painting/reference
 import { rescueOf } from '@/core/painting/rescue';
 import type { ShapePlane } from '@/core/painting/named-shapes';
 import type { Plane } from '@/core/raster/between';
+import type { Raster } from '@/core/raster/raster';
 import type { PaintingResult } from '@/core/painting/result';
+import { framed } from '@/core/reference/framing';
 import { luminancePlane, softLightness } from '@/core/reference/luminance-plane';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { UnusablePicture, withPhoto } from '../decoding/decode';
@@ -32,6 +34,8 @@ export interface PaintingTask {
   readonly ends: Ends;
   readonly key: Judging['key'];
   readonly pushPercent: number;
+  /** Whether colours are asked for, on a sheet with coloured patches. */
+  readonly coloured: boolean;
   readonly target: Target;
   readonly card?: KnownCard;
 }
@@ -41,20 +45,40 @@ const FRAMED = kindsOnSheetOf(defaultTerms('monochrome-painting'));
 const TOLERANCE_STEPS = 0.5;
 const LEAST_SIDE_PX = 32;
 
-/** L* of a picture as it is. Throws UnusablePicture on one that is too small. */
-async function pictureFrom(file: string): Promise<Plane> {
-  const plane = await withPhoto(file, null, (photo) => luminancePlane(photo));
+const WHOLE = [
+  { x: 0, y: 0 },
+  { x: 1, y: 0 },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 },
+] as const;
+
+interface Picture {
+  readonly lightness: Plane;
+  readonly colours?: Raster<'linear', 3>;
+}
+
+/** L* of a picture as it is, and its colours if they are asked for. Throws UnusablePicture on one that is too small. */
+async function pictureFrom(file: string, coloured: boolean): Promise<Picture> {
+  const { plane, colours } = await withPhoto(file, null, (photo) => ({
+    plane: luminancePlane(photo),
+    colours: coloured ? framed(photo, WHOLE, photo.width / photo.height) : null,
+  }));
   if (Math.min(plane.width, plane.height) < LEAST_SIDE_PX)
     throw new UnusablePicture(
       `The reference is ${plane.width} x ${plane.height} pixels: give a picture of at least ${LEAST_SIDE_PX} each way.`,
     );
-  return softLightness(plane, 0);
+  return { lightness: softLightness(plane, 0), ...(colours && { colours }) };
 }
 
 /** A picture as paint is to have it, with the shapes that were named on it. */
-function seenAs(lightness: Plane, shapes: ShapePlane | null, { ends, key, pushPercent }: PaintingTask): SeenReference {
+function seenAs(
+  { lightness, colours }: Picture,
+  shapes: ShapePlane | null,
+  { ends, key, pushPercent }: PaintingTask,
+): SeenReference {
   const { of } = valueMap(valueSpan(lightness.data), { ends, key, pushPercent });
-  return { lightness, target: { ...lightness, data: lightness.data.map(of) }, shapes };
+  const target = { ...lightness, data: lightness.data.map(of) };
+  return { lightness, target, shapes, ...(colours && { colours }) };
 }
 
 /** Throws UnusablePicture when a file can't be used; BadCorners and WrongCard on what was given beside the photograph. */
@@ -63,11 +87,11 @@ export async function measurePaintingFile(
   onStage?: (stage: Stage) => void,
 ): Promise<PaintingResult> {
   onStage?.('opening the picture');
-  const { ends, key, target, card } = task;
+  const { ends, key, target, card, coloured } = task;
   const keyed = keyedEnds(ends, key);
-  const picture = task.reference === undefined ? null : await pictureFrom(task.reference);
+  const picture = task.reference === undefined ? null : await pictureFrom(task.reference, coloured);
   // Without a picture they lie on the painting itself, whatever its proportion.
-  const named = task.shapes === undefined ? null : await shapesFrom(task.shapes, picture);
+  const named = task.shapes === undefined ? null : await shapesFrom(task.shapes, picture?.lightness ?? null);
   const shapes = named?.plane ?? null;
   const { cv } = await loadOpenCv();
   const tools = { cv, readQr, ...(onStage && { onStage }) };
@@ -75,6 +99,7 @@ export async function measurePaintingFile(
     target,
     expected: { exercise: null, student: null },
     sheetKinds: FRAMED,
+    coloured,
     ...(card && { card }),
   };
   const step = pictureStep(keyed);

@@ -69,6 +69,7 @@ function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): SeenRefer
   const { numberOf, named } = namedPlaces(cut, namesIn(cut, preparation.shapes.named));
   return {
     lightness,
+    colours: rgb,
     target: { width, height, data: data.map(of) },
     shapes:
       named.length === 0

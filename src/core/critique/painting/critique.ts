@@ -2,6 +2,7 @@
 import type { PaintingResult } from '../../painting/result';
 import type { Finding } from '../finding';
 import { drafted, type Register, type Rules } from '../rule';
+import { COLOUR_RULES } from './colour-rules';
 import { DRAWING_RULES } from './drawing-rules';
 import type { PaintingFacts, PaintingReading } from './facts';
 import { FORM_RULES } from './form-rules';
@@ -17,6 +18,7 @@ const RULES: Rules<PaintingReading, PaintingFacts> = {
   ...STAGE_RULES,
   ...VALUE_RULES,
   ...FORM_RULES,
+  ...COLOUR_RULES,
   ...SHAPE_RULES,
   ...drawingRules,
 };

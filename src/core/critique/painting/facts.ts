@@ -58,6 +58,28 @@ export interface FormFacts {
   readonly rule: BrokenForm;
 }
 
+type ColoursRead = NonNullable<PaintingResult['colour']>;
+export type ColouredPart = ColoursRead['parts'][number];
+
+/** Which way a colour is off. */
+export const TURNS = ['yellow', 'blue', 'red', 'green', 'strong', 'dull'] as const;
+export type Turn = (typeof TURNS)[number];
+
+export interface ColourFacts {
+  readonly part: ColouredPart;
+  readonly turn: Turn;
+  /** How far, in a* and b*. */
+  readonly off: number;
+  readonly tolerance: number;
+}
+
+export interface CastFacts {
+  readonly cast: ColoursRead['cast'];
+  readonly turn: Turn;
+  readonly off: number;
+  readonly tolerance: number;
+}
+
 export interface LineFacts {
   readonly line: LineOff;
 }
@@ -87,6 +109,11 @@ export interface PaintingFacts {
   readonly line_off: LineFacts;
   readonly form_holds: { readonly shapes: number };
   readonly form_broken: FormFacts;
+  readonly colours_hold: { readonly parts: number };
+  readonly colour_strength: { readonly strength: number };
+  readonly colour_cast: CastFacts;
+  readonly colour_off: ColourFacts;
+  readonly colour_elsewhere: NonNullable<ColoursRead['strongest']>;
   readonly feature_moved: MovedFacts;
   readonly picture_moved: Sits;
   readonly picture_turned: Sits;

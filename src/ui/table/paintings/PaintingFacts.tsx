@@ -1,6 +1,8 @@
 /** What was measured of a painting, in figures. */
 import type { PaintingResult } from '@/core/painting/result';
 import { ReadingsFold } from '../ReadingsFold';
+import { ColourFacts } from './ColourFacts';
+import { signed } from './signed';
 import { ValueCurve } from './ValueCurve';
 
 interface Props {
@@ -8,11 +10,6 @@ interface Props {
   readonly numberUp: string;
 }
 
-/** With its sign; what rounds to nothing has none. */
-function signed(v: number, digits = 1): string {
-  const text = Math.abs(v).toFixed(digits);
-  return Number(text) === 0 ? text : `${v > 0 ? '+' : '-'}${text}`;
-}
 const REACHES: Record<PaintingResult['extents'][number]['kind'], (by: number) => string> = {
   wide: (by) => `too wide by ${Math.abs(by).toFixed(2)} of its width`,
   narrow: (by) => `too narrow by ${Math.abs(by).toFixed(2)} of its width`,
@@ -86,6 +83,7 @@ export function PaintingFacts({ result, numberUp }: Props) {
           </tbody>
         </table>
       )}
+      {result.colour && <ColourFacts colour={result.colour} basis={result.capture.colour} />}
       <dl className="mt-2 grid grid-cols-[9rem_1fr]">
         {registration && (
           <>

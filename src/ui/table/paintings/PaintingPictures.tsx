@@ -15,6 +15,8 @@ interface Props {
   readonly attemptId: string;
   readonly hasStrip: boolean;
   readonly regions: PaintingResult['regions'];
+  /** Whether colours are judged too: the reference is then shown in its own beside the paint. */
+  readonly coloured: boolean;
   readonly view: View;
   readonly onView: (view: View) => void;
   readonly squint: boolean;
@@ -33,7 +35,22 @@ interface Props {
 const STILL = { x: 0, y: 0 };
 
 export function PaintingPictures(props: Props) {
-  const { attemptId, hasStrip, regions, view, onView, squint, paint, swap, over, difference, lit, box, onPick } = props;
+  const {
+    attemptId,
+    hasStrip,
+    regions,
+    coloured,
+    view,
+    onView,
+    squint,
+    paint,
+    swap,
+    over,
+    difference,
+    lit,
+    box,
+    onPick,
+  } = props;
   const laid = (which: string) => `/laid/${attemptId}/${which}`;
   const inPaint = paint && hasStrip;
   const painting = {
@@ -44,7 +61,10 @@ export function PaintingPictures(props: Props) {
         ? 'How it differs: lighter where it is too light, darker where it is too dark'
         : 'The painting in greys',
   };
-  const reference = { src: laid('wanted'), alt: 'The reference, in the values that paint can reach' };
+  const reference =
+    inPaint && coloured
+      ? { src: laid('colours'), alt: 'The reference, in its own colours' }
+      : { src: laid('wanted'), alt: 'The reference, in the values that paint can reach' };
   const [first, second] = swap ? [reference, painting] : [painting, reference];
   const outlines = !squint && !swap && (
     <RegionOutlines regions={regions} shift={STILL} lit={lit} box={box} onPick={onPick} />

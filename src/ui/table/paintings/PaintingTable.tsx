@@ -48,6 +48,7 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       attemptId={id}
       hasStrip={shown?.hasStrip ?? false}
       regions={result.regions}
+      coloured={result.colour !== null}
       view={view}
       onView={setView}
       squint={critique.squint.on}
