@@ -11,6 +11,7 @@ import { benchFit } from './mixing-speed';
 import { benchNotan } from './notan';
 import { benchPage } from './page';
 import { benchPainters } from './painters';
+import { benchCameras } from './painting/cameras';
 import { benchColours } from './painting/colours';
 import { benchForm } from './painting/form';
 import { benchNotThis } from './painting/not-this';
@@ -76,6 +77,11 @@ if (wanted('small-faults'))
     await benchSmallFaults(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
   ]);
 if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);
+if (wanted('cameras'))
+  kept.push([
+    'one painting by many cameras',
+    await benchCameras(seed, Math.ceil(rounds / 4), Number(values.megapixels)),
+  ]);
 if (wanted('colours'))
   kept.push(['colours of paintings', await benchColours(seed, 4 * rounds, Number(values.megapixels))]);
 if (wanted('from-life'))

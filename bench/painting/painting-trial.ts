@@ -1,5 +1,7 @@
 /** A painting from a rendered picture: made up, painted with planted faults, photographed and measured against the picture. */
 import type { KnownCard } from '@/core/capture/open-sheet';
+import type { Finding } from '@/core/critique/finding';
+import { critiquePainting } from '@/core/critique/painting/critique';
 import { measurePainting } from '@/core/painting/measure-painting';
 import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
@@ -27,6 +29,8 @@ export interface PaintingTrial {
   readonly camera: CameraCondition;
   readonly way: 'sheet' | 'brackets' | 'corners';
   readonly megapixels: number;
+  /** Seed of the photograph, where several are taken of one painting; that of the painting unless said. */
+  readonly shot?: number;
   readonly card: 'measured' | 'nominal';
   /** L* by which some shapes are mistaken; 0 for a faithful painting. */
   readonly mistaken: number;
@@ -61,6 +65,8 @@ export interface PaintingOutcome {
   /** Every shape of the picture that is large enough to be named. */
   readonly shapes: readonly (PlantedShape & { readonly residual: number | null })[];
   readonly regions: PaintingResult['regions'];
+  /** All that is said of it. */
+  readonly findings: readonly Finding[];
   /** How each part of a moved thing was moved, at its own middle; the thing itself first. */
   readonly moved: { readonly made: Move; readonly parts: readonly MovedPart[] } | null;
   readonly displacements: PaintingResult['displacements'];
@@ -73,6 +79,9 @@ export interface PaintingOutcome {
   readonly range: readonly number[];
   readonly milliseconds: number;
 }
+
+/** How many steps a part may be off by. */
+const TOLERANCE_STEPS = 0.5;
 
 /** So many times finer than the rendered picture is what is measured against: thin lines are put into it. */
 const SHARPER = 2;
@@ -236,7 +245,8 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     },
     seed,
   );
-  const jpeg = await photograph(surface, blank.stage, shotFor(camera, blank.stage, seed, megapixels), seed);
+  const shot = { way: trial.way, camera, megapixels, seed: trial.shot ?? seed };
+  const jpeg = await photograph(surface, blank.stage, shotFor(camera, blank.stage, shot.seed, megapixels), shot.seed);
   const photo = await decodePhoto(jpeg);
   const { cv } = await loadOpenCv();
   const numbers = new Map(named.map(({ shape }, k) => [shape, k + 1]));
@@ -265,9 +275,9 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       step: (ends.light - ends.dark) / 8,
       lightest: ends.light,
       ruleWins: false,
-      toleranceSteps: 0.5,
+      toleranceSteps: TOLERANCE_STEPS,
       expected: { exercise: null, student: null },
-      target: targetOf(trial, blank, trial.way === 'corners' ? 2 : 0),
+      target: targetOf(shot, blank, trial.way === 'corners' ? 2 : 0),
       ...(card && { card }),
     },
     { cv, readQr },
@@ -288,6 +298,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       residual: result.shapes.find((s) => s.name === nameOf(shape))?.residual ?? null,
     })),
     regions: result.regions,
+    findings: critiquePainting(result, TOLERANCE_STEPS),
     moved: move && { made: move, parts: movedParts(reference, canvas.drawing, whole, move, nameOf) },
     displacements: result.displacements,
     accents: { planted: lines?.planted ?? [], told: result.accents },

@@ -1,9 +1,10 @@
 /** `measure painting`: reads a photograph of a painting against the picture that it was painted from. */
 import { WrongCard } from '@/core/capture/card-profile';
 import { BadCorners } from '@/core/capture/open-corners';
+import { critiquePainting } from '@/core/critique/painting/critique';
 import { KEYS } from '@/core/exercise/judging';
 import { UnusablePicture } from '@/workers/decoding/decode';
-import { measurePaintingFile } from '@/workers/tasks/painting';
+import { measurePaintingFile, TOLERANCE_STEPS } from '@/workers/tasks/painting';
 import { BadArguments, callerPath, check, endsOption, oneOf, pushOption, readOptions } from './arguments';
 import { cardFrom, readable } from './files';
 import { targetFrom } from './target';
@@ -21,7 +22,7 @@ export async function measurePaintingVerb(args: readonly string[]): Promise<unkn
     if (given !== undefined) await readable(callerPath(given), given);
   const card = typeof values['profile'] === 'string' ? await cardFrom(values['profile']) : null;
   try {
-    return await measurePaintingFile(
+    const result = await measurePaintingFile(
       {
         file: callerPath(file),
         ...(reference !== undefined && { reference: callerPath(reference) }),
@@ -36,6 +37,7 @@ export async function measurePaintingVerb(args: readonly string[]): Promise<unkn
       },
       (stage) => process.stderr.write(`${stage}\n`),
     );
+    return { ...result, findings: critiquePainting(result, TOLERANCE_STEPS) };
   } catch (error) {
     if (error instanceof UnusablePicture || error instanceof BadCorners || error instanceof WrongCard)
       throw new BadArguments(error.message);

@@ -5,7 +5,7 @@ import { limitedPalette } from './by-eye/limited-palette';
 import { masterCopy } from './paintings/master-copy';
 import { monochromePainting } from './paintings/monochrome-painting';
 import { quickStudies } from './by-eye/quick-studies';
-import { rescue } from './by-eye/rescue';
+import { rescue } from './paintings/rescue';
 import { coloursOnScale } from './chips/colours-on-scale';
 import { monochromeScale } from './steps/monochrome-scale';
 import { valueScale } from './steps/value-scale';

@@ -15,7 +15,10 @@ import { brokenRules } from './form/rules';
 import type { ShapePlane } from './named-shapes';
 import { nothingRead, readPainting, SMOOTH } from './read-painting';
 import { GRID, percentilesOf, shrunkTo } from './reference';
+import { rescueOf } from './rescue';
 import type { PaintingResult } from './result';
+import { type StageAsked, stageResult } from './stage';
+import { wholePicture } from './whole-picture';
 
 export interface FromLifeRequest extends Framing {
   /** Masses on the straightened painting, given its lightness; null where nobody showed any. */
@@ -23,6 +26,8 @@ export interface FromLifeRequest extends Framing {
   /** What the exercise reaches, and what a step of it is, L*. */
   readonly ends: Ends;
   readonly step: number;
+  /** The state that it is handed in at, and how the one before looked; none unless said. */
+  readonly stage?: StageAsked & { readonly before: Plane | null };
 }
 
 /** The painting, and what was read of it. */
@@ -85,6 +90,17 @@ function rulesIn(
   );
 }
 
+/** What its state asks; what changed is known only where light and dark are. */
+function stateOf(
+  { stage, ends }: FromLifeRequest,
+  plane: Plane,
+  relative: boolean,
+): Partial<Pick<PaintingResult, 'stage' | 'rescue'>> {
+  if (!stage) return {};
+  const { before } = stage;
+  return { stage: stageResult(stage), rescue: before && !relative ? rescueOf(before, plane, ends) : null };
+}
+
 /** Throws BadCorners and WrongCard on what was given beside the photograph. */
 export async function measureFromLife(
   photo: Photo,
@@ -114,6 +130,8 @@ export async function measureFromLife(
     shapes: massesIn(named, coarse, colours, edgeMm),
     rules: shapes ? rulesIn(shapes, named, numbers, coarse, edges, step, relative ? null : ends.light) : [],
     range: { student: percentilesOf(plane), reference: null },
+    whole: { student: wholePicture(coarse, ends), reference: null, atFocus: null },
+    ...stateOf(request, plane, relative),
   };
   return { result, plane };
 }

@@ -27,6 +27,7 @@ import { rescueOf } from './rescue';
 import { massesApart, type StageAsked, stageResult, type StageResult, swappedParts, unevennessOf } from './stage';
 import type { PaintingResult } from './result';
 import { onCurve, type ValueCurve } from './value-curve';
+import { shareOfFocus, wholePicture } from './whole-picture';
 import { withoutFrame } from './without-frame';
 
 export interface PaintingRequest extends Framing {
@@ -139,6 +140,19 @@ function rulesIn(
   );
 }
 
+/** The painting as a whole, beside its reference. */
+function wholeBeside(
+  { coarse, whole: reference, ends }: PaintingReference,
+  laid: LaidPainting,
+): PaintingResult['whole'] {
+  const student = wholePicture(laid.coarse, ends);
+  const atFocus = {
+    student: shareOfFocus(laid.coarse, reference.focus.box),
+    reference: shareOfFocus(coarse, student.focus.box),
+  };
+  return { student, reference, atFocus };
+}
+
 /** Named shapes with the colours that they were painted in, where these are known. */
 function colouredShapes(
   shapes: PaintingResult['shapes'],
@@ -231,6 +245,7 @@ export async function measurePainting(
       colour: colours && reference.colours && colourPass(reference.colours, colours, reference),
       rules: rulesIn(reference, laid, edges, { ...request, lightest: read.relative ? null : request.lightest }),
       range: { student: percentilesOf(painting), reference: reference.percentiles },
+      whole: wholeBeside(reference, laid),
       frame,
     },
     plane: painting,

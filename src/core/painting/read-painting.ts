@@ -85,6 +85,7 @@ export const nothingRead = (
   shapes: [],
   rules: [],
   range: null,
+  whole: null,
   frame: null,
   rescue: null,
   colour: null,

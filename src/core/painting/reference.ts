@@ -12,6 +12,7 @@ import { type FormShape, formShapes } from './form/form-plane';
 import { candidatesOf } from './features';
 import { localContrast } from './local-contrast';
 import type { ShapePlane } from './named-shapes';
+import { type WholePicture, wholePicture } from './whole-picture';
 import { isDarkAllRound } from './without-frame';
 
 export interface SeenReference {
@@ -41,6 +42,8 @@ export interface PaintingReference extends Omit<SeenReference, 'colours'> {
   /** Whether no dark frame could be told from it. */
   readonly darkAllRound: boolean;
   readonly percentiles: Percentiles;
+  /** The target as a whole. */
+  readonly whole: WholePicture;
   /** All but the lightest and the darkest hundredth of the target lie between these. */
   readonly ends: Ends;
 }
@@ -89,6 +92,7 @@ export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingRefe
   const { target, lightness, shapes, colours } = seen;
   const coarse = shrunkTo(target, GRID, target);
   const fine = shrunkTo(target, FINE, target);
+  const ends = endsOf(target);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
   return {
     ...{ lightness, target, shapes, coarse },
@@ -102,6 +106,7 @@ export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingRefe
     sizes: sizedReference(target),
     darkAllRound: isDarkAllRound(coarse),
     percentiles: percentilesOf(lightness),
-    ends: endsOf(target),
+    ends,
+    whole: wholePicture(coarse, ends),
   };
 }

@@ -51,6 +51,12 @@ function contrasts(before: Plane, after: Plane): { readonly before: number; read
   return { before: was / Math.max(1, n), after: is / Math.max(1, n) };
 }
 
+/** A later state on the places of an earlier one, to be looked at beside it. */
+export function laidOnEarlier(earlier: Plane, later: Plane): Plane {
+  const { map } = alignWhole(sizedReference(earlier), shrunkTo(later, 2 * GRID, earlier));
+  return laidOn(later, map, earlier.width, earlier.height, 'edge');
+}
+
 /** What the later state has more of than the earlier one. Both are planes of L*; the earlier one says the proportion. */
 export function rescueOf(earlier: Plane, later: Plane, ends: Ends): Rescue {
   const before = shrunkTo(earlier, GRID, earlier);

@@ -6,6 +6,7 @@ import { registrationSchema } from './affine';
 import { FORM_CODES } from './form/codes';
 import { FORM_PARTS } from './form-parts';
 import { stageResultSchema } from './stage';
+import { wholePictureSchema } from './whole-picture';
 
 /** What can be the matter with a thin line, and with how far a shape reaches. */
 export const ACCENT_KINDS = ['missing', 'weak', 'extra', 'thin', 'wide'] as const;
@@ -132,6 +133,19 @@ export const paintingResultSchema = z.object({
     .default([]),
   /** Lightness that 5, 50 and 95 percent of each lie below; the reference's own, not mapped to paint. */
   range: z.object({ student: percentiles, reference: percentiles.nullable() }).nullable(),
+  /** The painting as a whole, beside its reference as paint is to have it. */
+  whole: z
+    .object({
+      student: wholePictureSchema,
+      reference: wholePictureSchema.nullable(),
+      /**
+       * Of each one's largest contrast, how much there is where the other has its own: both small where the eye goes elsewhere.
+       * Null without a reference.
+       */
+      atFocus: z.object({ student: z.number(), reference: z.number() }).nullable(),
+    })
+    .nullable()
+    .default(null),
   /** What changed since a photograph of an earlier state of the same painting; null where there is none. */
   rescue: z
     .object({

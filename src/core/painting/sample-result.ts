@@ -28,6 +28,7 @@ export const samplePainting = (more: Partial<PaintingResult> = {}): PaintingResu
   shapes: [],
   rules: [],
   range: { student: { p5: 26, p50: 60, p95: 94 }, reference: { p5: 20, p50: 58, p95: 96 } },
+  whole: null,
   rescue: null,
   colour: null,
   stage: null,

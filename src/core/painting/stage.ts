@@ -10,8 +10,11 @@ import { placesOfNumbers } from '../raster/zone';
 import { otsuThresholds } from '../tones/thresholds';
 import type { ReadParts } from './read-parts';
 
-/** Is the stain even? Are two masses apart? Are the greys in order? Did glazing keep the values? */
-export const STAGE_QUESTIONS = ['even', 'two-masses', 'order', 'kept'] as const;
+/**
+ * Is the stain even? Are two masses apart? Are the greys in order? Did glazing keep the values? What is an old painting like
+ * before it is touched, and what became of it?
+ */
+export const STAGE_QUESTIONS = ['even', 'two-masses', 'order', 'kept', 'as-it-was', 'rescued'] as const;
 export type StageQuestion = (typeof STAGE_QUESTIONS)[number];
 
 /** What is asked of a hand-in of a stage. */

@@ -46,8 +46,8 @@ export const paintedMasses = checkedJson(paintedMassesSchema);
 /** What a painting was measured against: enough to show it, and to judge one in few tones again. */
 export const measuredAgainst = checkedJson(
   z.object({
-    /** A prepared picture, or a set-up: its id, and how often it had been changed. */
-    kind: z.enum(['picture', 'set-up']).default('picture'),
+    /** A prepared picture, or a set-up: its id, and how often it had been changed. Of its own earlier state there is no more to say. */
+    kind: z.enum(['picture', 'set-up', 'itself']).default('picture'),
     reference: z.string(),
     revision: z.number().int(),
     /** File of the tones as wanted and as drawn; of a painting in many values, of those that were wanted. */

@@ -224,8 +224,9 @@ export async function standing(
   house: House,
   handInId: string,
   exercise: typeof exercises.$inferSelect,
-  against: { kind: 'picture' | 'set-up'; reference: string; revision: number; readings: readonly string[] },
+  against: { kind: 'picture' | 'set-up' | 'itself'; reference: string; revision: number; readings: readonly string[] },
 ): Promise<'as-it-is' | 'other-reference' | 'other-set-up' | 'other-readings'> {
+  if (against.kind === 'itself') return 'as-it-is';
   const row =
     against.kind === 'set-up'
       ? await setUpOfExercise(house, exercise)

@@ -160,6 +160,31 @@ test('from life it is read by the masses of its set-up, once they were shown on 
   expect(new Set(masses).size).toBeLessThan(8);
 });
 
+test('a rescue is handed in as it was and reworked, and looked at beside its own earlier state', async () => {
+  const { house, teacher, classId } = studio;
+  const terms = defaultTerms('rescue');
+  const exerciseId = await setExercise(house, teacher, classId, { title: 'Mended', note: '', dueAt: null, terms });
+  const state = async (asks: StageQuestion, last: boolean, left: number) => {
+    const painted = { fromLife: true, registration: null, overall: null, stage: stageResult({ asks, last }) };
+    const id = await handedIn(exerciseId, painted, left);
+    const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, id));
+    return { id, task: studio.lastTask(), against: row?.against };
+  };
+  const before = await state('as-it-was', false, 71);
+  expect(before.task).toMatchObject({ stage: { asks: 'as-it-was', before: null }, painted: null });
+  expect(before.against).toMatchObject({ kind: 'itself', planes: before.against?.lightness });
+  const after = await state('rescued', true, 72);
+  expect(after.task).toMatchObject({
+    stage: { asks: 'rescued', last: true, before: house.files.path(before.against?.lightness ?? '') },
+  });
+  expect(after.against?.planes).toBe(before.against?.lightness);
+  expect(await standingOf(house, teacher, after.id)).toBe('as-it-is');
+  expect((await myExercise(house, studio.bea, exerciseId)).attempts.map((a) => a.stage)).toEqual([
+    'As it was',
+    'Reworked',
+  ]);
+});
+
 test('a deleted student takes what was read of their painting along', async () => {
   const { house, teacher } = studio;
   const { exerciseId } = await valuesFrom(studio);

@@ -46,6 +46,38 @@ async function measuredFromLife(
   return { result, against };
 }
 
+/** By nothing but its own earlier state, where there is one: it is looked at beside that, and else beside itself. */
+async function measuredAgainstItself(
+  house: House,
+  own: ToMeasure,
+  terms: PictureTerms,
+  photo: Photograph,
+  how: Parameters<House['pool']['run']>[1],
+): Promise<Measured> {
+  const stage = stageOfAttempt(own);
+  const before = await stageBefore(house, own, null);
+  const { result, lightness } = await house.pool.run(
+    {
+      task: 'measure-from-life',
+      ...photo,
+      ends: terms.ends,
+      key: terms.judging.key,
+      painted: null,
+      ...(stage && { stage: { asks: stage.asks, last: stage.last, before: before && house.files.path(before) } }),
+      target: own.attempt.target,
+      sheetKinds: kindsOnSheetOf(terms),
+    },
+    how,
+  );
+  if (!lightness) return { result, against: null };
+  const kept = await keepFile(house, lightness, 'image/png');
+  const against = {
+    ...{ kind: 'itself' as const, reference: '', revision: 0, names: [], readings: [] },
+    ...{ planes: before ?? kept, lightness: kept },
+  };
+  return { result, against };
+}
+
 /** Null where the exercise is painted from neither a picture nor a set-up, and a person judges by eye. */
 export async function measuredPainting(
   house: House,
@@ -56,8 +88,10 @@ export async function measuredPainting(
   const { exercise, attempt, terms } = own;
   const picture = await referenceOfExercise(house, exercise.referenceId);
   if (!isPicture(terms)) return null;
+  if (kindOf(terms).againstItself) return measuredAgainstItself(house, own, terms, photo, how);
   if (!picture) return measuredFromLife(house, own, terms, photo, how);
   const stage = stageOfAttempt(own);
+  const before = stage && (await stageBefore(house, own, picture));
   const sitting = sittingIn(terms, picture.preparation);
   const { result, wanted, laid } = await house.pool.run(
     {
@@ -66,7 +100,7 @@ export async function measuredPainting(
       reference: prepared(house, picture, picture.preparation, { ends: terms.ends, ...sitting }),
       toleranceSteps: stage?.toleranceSteps ?? terms.toleranceSteps,
       ...(stage && {
-        stage: { asks: stage.asks, last: stage.last, before: await stageBefore(house, own, picture) },
+        stage: { asks: stage.asks, last: stage.last, before: before && house.files.path(before) },
       }),
       ruleWins: terms.judging.rulesWin,
       coloured: terms.judging.colourPass,

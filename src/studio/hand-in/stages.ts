@@ -19,14 +19,17 @@ export function nextStage(
 export const stageOfAttempt = ({ attempt, terms }: Pick<ToMeasure, 'attempt' | 'terms'>): HandInStage | null =>
   handInStagesOf(terms).find((s) => s.id === attempt.stage) ?? null;
 
+/** What a stage was measured against; null where that was nothing but itself. */
+type Picture = { readonly id: string; readonly revision: number } | null;
+
 /**
- * What the stage before looked like on the reference's places, as a file: that of the newest try that was measured against the
- * same picture. Null where there is none, or where that was a stain.
+ * The hash of what the stage before looked like on the reference's places: of the newest try that was measured against the same
+ * picture. Null where there is none, or where that was a stain.
  */
 export async function stageBefore(
   house: House,
   { attempt, handIn, terms }: ToMeasure,
-  picture: { readonly id: string; readonly revision: number },
+  picture: Picture,
 ): Promise<string | null> {
   const stages = handInStagesOf(terms);
   const before = stages[stages.findIndex((s) => s.id === attempt.stage) - 1];
@@ -37,8 +40,10 @@ export async function stageBefore(
     .innerJoin(attempts, eq(measurements.attemptId, attempts.id))
     .where(and(eq(attempts.handInId, handIn.id), eq(attempts.stage, before.id), eq(attempts.state, 'measured')))
     .orderBy(desc(attempts.createdAt));
-  const own = rows.find(
-    ({ against }) => against?.reference === picture.id && against.revision === picture.revision && against.lightness,
+  const own = rows.find(({ against }) =>
+    picture
+      ? against?.reference === picture.id && against.revision === picture.revision && against.lightness
+      : against?.kind === 'itself',
   );
-  return own?.against?.lightness ? house.files.path(own.against.lightness) : null;
+  return own?.against?.lightness ?? null;
 }

@@ -25,6 +25,12 @@ async function setUpShown(house: House, { exercise }: Whole) {
   return setUp && { id: setUp.id, title: setUp.title, masses: setUp.setUp.masses };
 }
 
+/** What a painting is looked at beside: what it is painted from, or how it was before, if there is that. */
+function besideOf({ kind, planes, lightness }: NonNullable<Extract<Measured, { kind: 'painting' }>['against']>) {
+  if (kind !== 'itself') return 'reference' as const;
+  return planes === lightness ? ('nothing' as const) : ('before' as const);
+}
+
 /** Null where nothing was read that can be looked at. */
 export async function tablePartOf(
   house: House,
@@ -60,7 +66,8 @@ export async function tablePartOf(
       return {
         kind: 'painting' as const,
         measured,
-        setUp: measured.result.fromLife ? await setUpShown(house, table) : null,
+        setUp: measured.against.kind === 'set-up' ? await setUpShown(house, table) : null,
+        beside: besideOf(measured.against),
         standing: (await standingOf(house, teacher, shown.id)) ?? ('as-it-is' as const),
       };
   }

@@ -118,7 +118,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       shown={shown as TableProps['shown']}
       isCurrent
       labels={[]}
-      part={{ kind: 'painting', measured: painting, standing: 'other-reference', setUp: null }}
+      part={{ kind: 'painting', measured: painting, standing: 'other-reference', setUp: null, beside: 'reference' }}
       actions={actions}
     />,
   );

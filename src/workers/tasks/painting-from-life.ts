@@ -6,13 +6,15 @@ import type { Ends } from '@/core/exercise/scale';
 import { fewGreys } from '@/core/painting/few-greys';
 import { measureFromLife } from '@/core/painting/from-life';
 import type { ShapePlane } from '@/core/painting/named-shapes';
+import { laidOnEarlier } from '@/core/painting/rescue';
 import type { PaintingResult } from '@/core/painting/result';
+import type { StageAsked } from '@/core/painting/stage';
 import type { Plane } from '@/core/raster/between';
 import { raster } from '@/core/raster/raster';
 import { type MassEdit, massPlane, type SetUpMass } from '@/core/reference/set-up';
 import { withPhoto } from '../decoding/decode';
 import { loadOpenCv } from '../decoding/opencv';
-import { lightnessToPng } from '../decoding/planes';
+import { lightnessFromPng, lightnessToPng } from '../decoding/planes';
 import { readQr } from '../decoding/read-qr';
 import type { Photograph, Stage } from './measure';
 import { shapeFrom } from './prepared-plane';
@@ -27,12 +29,14 @@ export interface PaintingFromLifeTask extends Photograph {
     readonly lights: number;
     readonly edits: readonly MassEdit[];
   } | null;
+  /** The state that it is handed in at, and a file of how the one before looked, if there is one; left out of what has no states. */
+  readonly stage?: StageAsked & { readonly before: string | null };
   readonly sheetKinds: readonly string[];
 }
 
 export interface PaintingFromLife {
   readonly result: PaintingResult;
-  /** PNG of 16 bits of what was painted; null where it could not be used. */
+  /** PNG of 16 bits of what was painted, laid on the state before where there is one; null where it could not be used. */
   readonly lightness: Uint8Array | null;
 }
 
@@ -49,6 +53,7 @@ export async function measurePaintingFromLife(
   onStage?.('opening the picture');
   const { painted, expected, sheetKinds, card, lineMm } = task;
   const ends = keyedEnds(task.ends, task.key);
+  const before = task.stage?.before ? await lightnessFromPng(task.stage.before) : null;
   const { cv } = await loadOpenCv();
   const { result, plane } = await withPhoto(task.file, task.orientation, (photo) =>
     measureFromLife(
@@ -57,6 +62,7 @@ export async function measurePaintingFromLife(
         shapesOn: (own) => painted && shapesOn(own, painted),
         ends,
         step: pictureStep(ends),
+        ...(task.stage && { stage: { ...task.stage, before } }),
         target: targetIn(photo, task.target),
         expected,
         sheetKinds,
@@ -66,8 +72,9 @@ export async function measurePaintingFromLife(
       { cv, readQr, ...(onStage && { onStage }) },
     ),
   );
+  const laid = plane && before ? laidOnEarlier(before, plane) : plane;
   return {
     result,
-    lightness: plane && (await lightnessToPng(raster('lightness', plane.width, plane.height, 1, plane.data))),
+    lightness: laid && (await lightnessToPng(raster('lightness', laid.width, laid.height, 1, laid.data))),
   };
 }

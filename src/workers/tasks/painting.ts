@@ -42,7 +42,8 @@ export interface PaintingTask {
 
 /** Of the command line a sheet is expected that has one frame to paint a picture in. */
 const FRAMED = kindsOnSheetOf(defaultTerms('monochrome-painting'));
-const TOLERANCE_STEPS = 0.5;
+/** How many steps a part may be off by. */
+export const TOLERANCE_STEPS = 0.5;
 const LEAST_SIDE_PX = 32;
 
 const WHOLE = [

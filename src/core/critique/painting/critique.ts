@@ -6,9 +6,11 @@ import { COLOUR_RULES } from './colour-rules';
 import { DRAWING_RULES } from './drawing-rules';
 import type { PaintingFacts, PaintingReading } from './facts';
 import { FORM_RULES } from './form-rules';
+import { RESCUE_RULES } from './rescue-rules';
 import { SHAPE_RULES } from './shape-rules';
 import { STAGE_RULES, toldAt } from './stage-rules';
 import { VALUE_RULES } from './value-rules';
+import { WHOLE_RULES } from './whole-rules';
 import { PAINTING_WORDS } from './words';
 
 /** What works is said in the order in which it is built up: the drawing, the values, the range. */
@@ -16,7 +18,9 @@ const { drawing_holds, ...drawingRules } = DRAWING_RULES;
 const RULES: Rules<PaintingReading, PaintingFacts> = {
   drawing_holds,
   ...STAGE_RULES,
+  ...RESCUE_RULES,
   ...VALUE_RULES,
+  ...WHOLE_RULES,
   ...FORM_RULES,
   ...COLOUR_RULES,
   ...SHAPE_RULES,

@@ -1,4 +1,5 @@
 /** What the rules of paintings go by: the numbers behind each code. */
+import type { ShareBox } from '../../geometry/share-box';
 import type { PaintingResult } from '../../painting/result';
 
 export type OffPart = PaintingResult['regions'][number];
@@ -84,6 +85,25 @@ export interface LineFacts {
   readonly line: LineOff;
 }
 
+export type Rescued = NonNullable<PaintingResult['rescue']>;
+
+export interface CrowdedFacts {
+  /** Share of it in the middle third, and how much of that the reference has too; null without one. */
+  readonly middle: number;
+  readonly wanted: number | null;
+}
+
+export interface ScatteredFacts {
+  readonly pieces: number;
+  readonly wanted: number;
+}
+
+export interface FocusFacts {
+  readonly painted: ShareBox;
+  readonly wanted: ShareBox;
+  readonly atFocus: { readonly student: number; readonly reference: number };
+}
+
 export type SwappedFacts = NonNullable<PaintingResult['stage']>['swapped'][number];
 
 export interface PaintingFacts {
@@ -97,6 +117,15 @@ export interface PaintingFacts {
   /** Share of the range before that is gone. */
   readonly values_kept: { readonly lost: number };
   readonly values_lost: { readonly lost: number };
+  readonly rescue_reaches: Rescued;
+  readonly rescue_clearer: Rescued;
+  readonly rescue_contrast: Rescued;
+  readonly rescue_narrower: Rescued;
+  readonly rescue_untouched: Rescued;
+  readonly middle_crowded: CrowdedFacts;
+  readonly lights_scattered: ScatteredFacts;
+  readonly darks_scattered: ScatteredFacts;
+  readonly focus_elsewhere: FocusFacts;
   readonly drawing_holds: { readonly shift: number };
   readonly values_hold: { readonly parts: number };
   readonly range_holds: { readonly contrast: number };

@@ -143,6 +143,8 @@ const EARLY: Record<StageQuestion, readonly string[]> = {
   even: ['stain_even', 'stain_uneven'],
   'two-masses': [...DRAWING, 'masses_apart', 'masses_meet'],
   order: [...DRAWING, 'greys_in_order', 'greys_swapped', 'values_hold', 'part_off', 'form_broken'],
+  'as-it-was': ['middle_crowded'],
+  rescued: [],
   kept: [...DRAWING, 'values_kept', 'values_lost', 'values_hold', 'part_off', 'form_broken'],
 };
 

@@ -54,6 +54,10 @@ function rangesOf(reading: PaintingReading): { subject: typeof PICTURE; facts: R
   return [{ subject: PICTURE, facts: { contrast: overall.contrast, short } }];
 }
 
+/** Whether the range is told as short. */
+export const rangeIsShort = (reading: PaintingReading): boolean =>
+  rangesOf(reading).some(({ facts }) => facts.contrast < SHORT);
+
 const rangeEvidence = ({ contrast, short }: RangeFacts) => ({
   contrast: round2(contrast),
   stepsDark: round2(short.dark),

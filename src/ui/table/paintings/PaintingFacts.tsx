@@ -4,6 +4,7 @@ import { ReadingsFold } from '../ReadingsFold';
 import { ColourFacts } from './ColourFacts';
 import { signed } from './signed';
 import { ValueCurve } from './ValueCurve';
+import { WholeFacts } from './WholeFacts';
 
 interface Props {
   readonly result: PaintingResult;
@@ -34,7 +35,7 @@ const RULES: Record<PaintingResult['rules'][number]['code'], string> = {
 };
 
 export function PaintingFacts({ result, numberUp }: Props) {
-  const { registration, overall, shapes, displacements, extents, accents, rules, range } = result;
+  const { registration, overall, shapes, displacements, extents, accents, rules, range, rescue } = result;
   return (
     <ReadingsFold capture={result.capture} numberUp={numberUp}>
       {shapes.length > 0 && (
@@ -83,6 +84,7 @@ export function PaintingFacts({ result, numberUp }: Props) {
           </tbody>
         </table>
       )}
+      {result.whole && <WholeFacts whole={result.whole} />}
       {result.colour && <ColourFacts colour={result.colour} basis={result.capture.colour} />}
       <dl className="mt-2 grid grid-cols-[9rem_1fr]">
         {registration && (
@@ -130,6 +132,15 @@ export function PaintingFacts({ result, numberUp }: Props) {
             </dd>
           </div>
         ))}
+        {rescue && (
+          <>
+            <dt>Since before</dt>
+            <dd>
+              {Math.round(100 * rescue.repainted)} of 100 painted over; range {signed(rescue.range)} L*, middle third{' '}
+              {signed(100 * rescue.crowding, 0)} of 100, neighbours apart {signed(rescue.contrast)} L*
+            </dd>
+          </>
+        )}
         {range && (
           <>
             <dt>Darkest, middle, lightest</dt>

@@ -11,12 +11,19 @@ export const VIEWS = ['beside', 'split', 'seam'] as const;
 export type View = (typeof VIEWS)[number];
 const VIEW_NAMES: Record<View, string> = { beside: 'Side by side', split: 'Split', seam: 'A piece laid in' };
 
+const BESIDE = {
+  reference: 'The reference, in the values that paint can reach',
+  before: 'The painting as it was before',
+} as const;
+
 interface Props {
   readonly attemptId: string;
   readonly hasStrip: boolean;
   readonly regions: PaintingResult['regions'];
   /** Whether colours are judged too: the reference is then shown in its own beside the paint. */
   readonly coloured: boolean;
+  /** What stands beside it. */
+  readonly beside: 'reference' | 'before';
   readonly view: View;
   readonly onView: (view: View) => void;
   readonly squint: boolean;
@@ -40,6 +47,7 @@ export function PaintingPictures(props: Props) {
     hasStrip,
     regions,
     coloured,
+    beside,
     view,
     onView,
     squint,
@@ -64,7 +72,7 @@ export function PaintingPictures(props: Props) {
   const reference =
     inPaint && coloured
       ? { src: laid('colours'), alt: 'The reference, in its own colours' }
-      : { src: laid('wanted'), alt: 'The reference, in the values that paint can reach' };
+      : { src: laid('wanted'), alt: BESIDE[beside] };
   const [first, second] = swap ? [reference, painting] : [painting, reference];
   const outlines = !squint && !swap && (
     <RegionOutlines regions={regions} shift={STILL} lit={lit} box={box} onPick={onPick} />

@@ -10,6 +10,7 @@ import { sameBox } from '../same-box';
 import { attemptName } from '../../parts/attempt-name';
 import { TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
+import { OnePainting } from './OnePainting';
 import { PaintedFromLife } from './PaintedFromLife';
 import { PaintingFacts } from './PaintingFacts';
 import { PaintingPictures, VIEWS, type View } from './PaintingPictures';
@@ -21,9 +22,10 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
   const [view, setView] = useState<View>('beside');
   const [paint, swap, over, difference] = [useHold(), useHold(), useHold(), useHold()];
   const id = shown?.id ?? '';
-  useKeys(part.setUp ? {} : { v: () => setView(VIEWS[(VIEWS.indexOf(view) + 1) % VIEWS.length] as View) }, {
+  const alone = part.setUp !== null || part.beside === 'nothing';
+  useKeys(alone ? {} : { v: () => setView(VIEWS[(VIEWS.indexOf(view) + 1) % VIEWS.length] as View) }, {
     c: paint.hold,
-    ...(!part.setUp && { r: swap.hold, m: over.hold, f: difference.hold }),
+    ...(!alone && { r: swap.hold, m: over.hold, f: difference.hold }),
   });
   const where = critique.pick?.original.where;
   const region = result.regions.findIndex((r) => sameBox(r.box, where?.box));
@@ -43,12 +45,22 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       box={where?.box}
       judge={(edits) => critique.run(() => actions.tones.judgeByMasses(id, edits))}
     />
+  ) : part.beside === 'nothing' ? (
+    <OnePainting
+      key={id}
+      attemptId={id}
+      hasStrip={shown?.hasStrip ?? false}
+      squint={critique.squint.on}
+      paint={paint.on}
+      box={where?.box}
+    />
   ) : (
     <PaintingPictures
       attemptId={id}
       hasStrip={shown?.hasStrip ?? false}
       regions={result.regions}
       coloured={result.colour !== null}
+      beside={part.beside}
       view={view}
       onView={setView}
       squint={critique.squint.on}
@@ -64,9 +76,9 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
   const holds = (
     <div className="grid grid-cols-2 gap-1">
       <HoldButton label="Colours" keyName="c" hold={paint} />
-      {!life && <HoldButton label="Swap" keyName="r" hold={swap} />}
-      {!life && <HoldButton label="Over" keyName="m" hold={over} />}
-      {!life && <HoldButton label="Differs" keyName="f" hold={difference} />}
+      {!alone && <HoldButton label="Swap" keyName="r" hold={swap} />}
+      {!alone && <HoldButton label="Over" keyName="m" hold={over} />}
+      {!alone && <HoldButton label="Differs" keyName="f" hold={difference} />}
     </div>
   );
   const below = (
@@ -88,7 +100,7 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       pictures={pictures}
       holds={holds}
       below={below}
-      keys={[...KEYS.slice(0, -1), ...(life ? LIFE_VALUE_KEYS : PAINTING_KEYS), ...KEYS.slice(-1)]}
+      keys={[...KEYS.slice(0, -1), ...(alone ? LIFE_VALUE_KEYS : PAINTING_KEYS), ...KEYS.slice(-1)]}
     />
   );
 }

@@ -1,44 +1,33 @@
 'use client';
 /** How light things were painted against how light they were to be, as a curve beside the line on which both are the same. */
 import type { PaintingResult } from '@/core/painting/result';
-import { useEffect, useRef } from 'react';
+import { useMemo } from 'react';
+import { LineChart } from './LineChart';
+import type { LinesShown } from './draw-lines';
 
 interface Props {
   readonly curve: NonNullable<PaintingResult['overall']>['curve'];
 }
 
+const SAME = [
+  [0, 0],
+  [100, 100],
+] as const;
+
 export function ValueCurve({ curve }: Props) {
-  const at = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const place = at.current;
-    if (!place) return undefined;
-    let close = () => {};
-    let gone = false;
-    // It is folded away at first: nothing is fetched or drawn before there is room for it.
-    const room = new ResizeObserver(() => {
-      if (place.clientWidth === 0) return;
-      room.disconnect();
-      void import('./curve-chart').then(({ drawCurve }) => {
-        if (gone) return;
-        close = drawCurve(
-          place,
-          curve.map((p) => [p.target, p.painted] as const),
-        );
-      });
-    });
-    room.observe(place);
-    return () => {
-      gone = true;
-      room.disconnect();
-      close();
-    };
-  }, [curve]);
+  const lines = useMemo<LinesShown['lines']>(
+    () => [
+      { points: SAME, as: 'held-against' },
+      { points: curve.map((p) => [p.target, p.painted] as const), as: 'looked-at' },
+    ],
+    [curve],
+  );
   return (
-    <div
-      ref={at}
-      role="img"
-      aria-label="Painted against wanted lightness: the dashed line is where both are the same"
-      className="mt-2 h-52 w-full"
+    <LineChart
+      label="Painted against wanted lightness: the dashed line is where both are the same"
+      x="wanted, L*"
+      y="painted, L*"
+      lines={lines}
     />
   );
 }

@@ -1,0 +1,35 @@
+/** A painting that there is nothing to look at beside. */
+import type { Finding } from '@/core/critique/finding';
+import { squinted, SquintFilter } from '../PaintingView';
+import { RegionOutlines } from '../RegionOutlines';
+import { WHOLE } from './TwoPictures';
+
+interface Props {
+  readonly attemptId: string;
+  readonly hasStrip: boolean;
+  readonly squint: boolean;
+  /** The paint as it is, straightened, in place of its greys. */
+  readonly paint: boolean;
+  readonly box: Finding['where']['box'];
+}
+
+const STILL = { x: 0, y: 0 };
+const nothing = () => undefined;
+
+export function OnePainting({ attemptId, hasStrip, squint, paint, box }: Props) {
+  const inPaint = paint && hasStrip;
+  return (
+    <div className="flex min-h-0 flex-1 flex-col justify-center p-3">
+      <SquintFilter />
+      <figure className={`relative m-0 ${WHOLE}`}>
+        <img
+          src={inPaint ? `/picture/${attemptId}/strip` : `/laid/${attemptId}/drawn`}
+          alt={inPaint ? 'The painting as it is, straightened' : 'The painting in greys'}
+          className="block w-full"
+          style={squinted(squint)}
+        />
+        {!squint && <RegionOutlines regions={[]} shift={STILL} lit={null} box={box} onPick={nothing} />}
+      </figure>
+    </div>
+  );
+}
