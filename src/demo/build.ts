@@ -21,7 +21,7 @@ import { otherKinds, setOthers } from './kinds';
 import { learnPaints, walkToStep } from './mixing';
 import { notanHandIns, setNotans, setReferences } from './notan';
 import { copiesInColour } from './copies';
-import { monochromePaintings, stagedPaintings } from './paintings';
+import { monochromePaintings, rescuedPainting, stagedPaintings } from './paintings';
 import { pilePictures, setPileExercise } from './pile';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
 
@@ -154,6 +154,8 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   queue.push(...(await monochromePaintings({ house, teacher, classId }, people)));
   tell('two students build it up in oil, stage by stage');
   queue.push(...(await stagedPaintings({ house, teacher, classId }, people.slice(1))));
+  tell('an old painting is mended');
+  queue.push(await rescuedPainting({ house, teacher, classId }, people[2] as Student));
   tell('a picture is copied in colour');
   queue.push(...(await copiesInColour({ house, teacher, classId }, people.slice(3))));
   const [ørla, tam] = people.slice(7) as [Student, Student];

@@ -4,14 +4,18 @@ import { defaultTerms } from '@/core/kinds/table';
 import { type MassEdit, SET_UP_VERSION, type SetUp, type SetUpMass } from '@/core/reference/set-up';
 import type { ToneMap } from '@/devices/notan-painter';
 import type { Student } from '@/studio/access/actor';
+import { measureAttempt } from '@/studio/hand-in/measuring';
 import { setExercise } from '@/studio/plan/exercises';
 import { keepNewSetUp, keepSetUp, paintMasses } from '@/studio/reference/set-ups';
 import path from 'node:path';
 import sharp from 'sharp';
 import { handIn, type World } from './kinds';
+import { CAREFUL, LOAF, shadowOf } from './paintings';
 import { PICTURE_FOLDER } from './pictures';
+import { seenInGreys } from './seen-picture';
 
-const SCENE = path.join(PICTURE_FOLDER, 'jug-and-eggs');
+const SCENE_NAME = 'jug-and-eggs';
+const SCENE = path.join(PICTURE_FOLDER, SCENE_NAME);
 const TONES = 4;
 
 /** Of each mass: number of its thing in the scene's mask, whether it lies in shadow, the tone it is seen in, and what it is given. */
@@ -103,27 +107,59 @@ const setUp: SetUp = {
   })),
 };
 
-/** Keeps the set-up and sets an exercise from it; the id of that. */
-export async function setFromLife({ house, teacher, classId }: World): Promise<string> {
+/** What is painted from the set-up: in few tones, and in all its values. */
+export interface FromLifeExercises {
+  readonly tones: string;
+  readonly values: string;
+}
+
+/** Keeps the set-up and sets two exercises from it. */
+export async function setFromLife({ house, teacher, classId }: World): Promise<FromLifeExercises> {
   const words = {
     title: 'Jug, loaf and eggs under one lamp',
     note: 'On the round table by the window. One lamp, high on the right; leave it where it stands.',
   };
   const setUpId = await keepNewSetUp(house, teacher, words);
   await keepSetUp(house, teacher, setUpId, { ...words, setUp });
-  return setExercise(house, teacher, classId, {
+  const values = await setExercise(house, teacher, classId, {
+    title: 'The jug in all its greys, from life',
+    note: 'Two masses first. Then the greys inside each, and the reflected light last: it belongs to the shadow.',
+    dueAt: null,
+    terms: defaultTerms('monochrome-painting'),
+    setUpId,
+  });
+  const tones = await setExercise(house, teacher, classId, {
     title: 'The jug from where you sit',
     note: 'Four tones. Squint until the eggs are three lights and one dark.',
     dueAt: null,
     terms: { ...defaultTerms('notan'), tones: TONES, school: 'threshold' },
     setUpId,
   });
+  return { tones, values };
+}
+
+/** A shadow that was painted as if the lamp reached it: L* too light. */
+const LIT_SHADOW = 26;
+
+/** The same set-up in all its values, its masses shown on it afterwards. */
+async function paintedInGreys(world: World, exerciseId: string, student: Student): Promise<void> {
+  const { ends } = defaultTerms('monochrome-painting');
+  const plan = {
+    ...CAREFUL,
+    mistaken: new Map([[shadowOf(LOAF), LIT_SHADOW]]),
+  };
+  const attemptId = await handIn(world, student, exerciseId, 433, {
+    plan: { lightness: [], faults: [] },
+    picture: { seen: await seenInGreys(SCENE_NAME, ends), plan },
+  });
+  await paintMasses(world.house, world.teacher, attemptId, brushedOver(await seen(false)));
+  await measureAttempt(world.house, attemptId);
 }
 
 /** One piece of work a hand-in. */
 export function fromLifeHandIns(
   world: World,
-  exerciseId: string,
+  exercises: FromLifeExercises,
   who: readonly [Student, Student],
 ): (() => Promise<void>)[] {
   const { light, dark } = defaultTerms('notan').ends;
@@ -134,9 +170,10 @@ export function fromLifeHandIns(
     streaks: 0.4,
   };
   return [
+    () => paintedInGreys(world, exercises.values, who[0]),
     async () => {
       const view = await seen(false);
-      const attemptId = await handIn(world, who[0], exerciseId, 431, {
+      const attemptId = await handIn(world, who[0], exercises.tones, 431, {
         plan: { lightness: [], faults: [] },
         tones: { map: paintedAs(view, { loaf: 4, 'jug-dark': 2, jug: 3 }), plan: { ...plan, frame: null } },
       });
@@ -144,7 +181,7 @@ export function fromLifeHandIns(
     },
     async () => {
       const view = await seen(true);
-      await handIn(world, who[1], exerciseId, 432, {
+      await handIn(world, who[1], exercises.tones, 432, {
         plan: { lightness: [], faults: [] },
         tones: { map: paintedAs(view, {}), plan: { ...plan, frame: { mm: 7, lightness: dark - 3 } } },
       });

@@ -13,16 +13,16 @@ const PAINTED_FROM = 'jug-and-eggs';
 const TITLE = 'Jug, loaf and three eggs on a cloth';
 
 /** Things of the picture by their place in its list, from 1; each has a light and a shadow. */
-const [JUG, LOAF, EGGS] = [4, 5, 6];
+export const [JUG, LOAF, EGGS] = [4, 5, 6];
 const lightOf = (thing: number) => 2 * thing;
-const shadowOf = (thing: number) => 2 * thing + 1;
+export const shadowOf = (thing: number) => 2 * thing + 1;
 
 type Habit = Partial<Omit<PicturePlan, 'value'>> & {
   /** From the L* that is wanted to the L* that is meant. */
   readonly values?: readonly [dark: number, light: number];
 };
 
-const CAREFUL: Omit<PicturePlan, 'value'> = {
+export const CAREFUL: Omit<PicturePlan, 'value'> = {
   whole: AS_IT_IS,
   moves: [],
   stray: 0.0012,
@@ -134,4 +134,31 @@ export async function stagedPaintings(world: World, who: readonly Student[]): Pr
     },
     () => stage(second, 543, stain(PATCHY)),
   ];
+}
+
+/** Before, all of it in the middle; then darks and lights as they are. */
+const MUDDY = { dark: 46, light: 74 } as const;
+
+/** An old painting of the same still life, reworked: each state on a photograph of its own. */
+export async function rescuedPainting(world: World, student: Student): Promise<() => Promise<unknown>> {
+  const { house, teacher, classId } = world;
+  const terms = defaultTerms('rescue', 'acrylic');
+  const exerciseId = await setExercise(house, teacher, classId, {
+    title: 'An old still life, mended',
+    note: 'Bring one that you are tired of. Photograph it first; then give it one real dark and one real light.',
+    dueAt: null,
+    terms,
+  });
+  const { dark, light } = terms.ends;
+  const seen = await seenInGreys(PAINTED_FROM, terms.ends);
+  const muddy = seen.lightness.map((l) => MUDDY.dark + ((l - dark) / (light - dark)) * (MUDDY.light - MUDDY.dark));
+  const state = (lightness: Float32Array) =>
+    handIn(world, student, exerciseId, 581, {
+      plan: { lightness: [], faults: [] },
+      picture: { seen: { ...seen, lightness }, plan: CAREFUL },
+    });
+  return async () => {
+    await state(muddy);
+    await state(seen.lightness);
+  };
 }

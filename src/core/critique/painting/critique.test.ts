@@ -350,7 +350,7 @@ test('a rescue is told by what changed: praised for what it won, told what it lo
   expect(codes(rescue(14, -0.2, 0.5, 3))).toEqual(['rescue_reaches', 'rescue_clearer', 'rescue_contrast']);
   expect(codes(rescue(-9, 0))).toEqual(['rescue_narrower']);
   expect(codes(rescue(0.4, 0, 0.004))).toEqual(['rescue_untouched']);
-  expect(codes({ ...rescue(8, 0), ...wholeOf(asWhole(0.8), null) })).toEqual(['rescue_reaches', 'middle_crowded']);
+  expect(codes({ ...rescue(8, 0), ...wholeOf(asWhole(0.9), null) })).toEqual(['rescue_reaches', 'middle_crowded']);
   const before = { ...rescue(0, 0), rescue: null, stage: stageResult({ asks: 'as-it-was', last: false }) };
-  expect(codes({ ...before, ...wholeOf(asWhole(0.8), null) })).toEqual(['middle_crowded']);
+  expect(codes({ ...before, ...wholeOf(asWhole(0.9), null) })).toEqual(['middle_crowded']);
 });

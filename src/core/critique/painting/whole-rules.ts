@@ -3,8 +3,8 @@ import { ofShape, PICTURE, type Rule } from '../rule';
 import type { PaintingFacts, PaintingReading, ScatteredFacts } from './facts';
 import { rangeIsShort } from './value-rules';
 
-/** So much of a picture (share) in the middle third is a picture of middle greys; and so much more than its reference has. */
-const CROWDED = { alone: 0.72, beside: 0.2 } as const;
+/** A picture with this share of it in the middle third is one of middle greys; and so is one with so much more than its reference. */
+const CROWDED = { alone: 0.85, beside: 0.2 } as const;
 /** A tone that falls into so many more pieces than in the reference, and at least so many times as many, is scattered. */
 const SCATTERED = { more: 4, times: 2.5 } as const;
 /** Of the largest contrast less than this is left where it was meant, and no more was meant where it is. */

@@ -2,6 +2,7 @@
 /** A painting and what was wanted of it, both in greys on the same places: edge to edge, split along a line, or a piece of one laid into the other. */
 import type { Finding } from '@/core/critique/finding';
 import type { PaintingResult } from '@/core/painting/result';
+import { preload } from 'react-dom';
 import { squinted, SquintFilter } from '../PaintingView';
 import { RegionOutlines } from '../RegionOutlines';
 import { SeamProbe } from './SeamProbe';
@@ -11,6 +12,8 @@ export const VIEWS = ['beside', 'split', 'seam'] as const;
 export type View = (typeof VIEWS)[number];
 const VIEW_NAMES: Record<View, string> = { beside: 'Side by side', split: 'Split', seam: 'A piece laid in' };
 
+/** What each of two states is called below it; a painting and its reference are told apart at a glance. */
+const STATES = ['As it is now', 'As it was'] as const;
 const BESIDE = {
   reference: 'The reference, in the values that paint can reach',
   before: 'The painting as it was before',
@@ -73,10 +76,13 @@ export function PaintingPictures(props: Props) {
     inPaint && coloured
       ? { src: laid('colours'), alt: 'The reference, in its own colours' }
       : { src: laid('wanted'), alt: BESIDE[beside] };
+  // A held key shows it at once.
+  if (coloured) preload(laid('colours'), { as: 'image' });
   const [first, second] = swap ? [reference, painting] : [painting, reference];
   const outlines = !squint && !swap && (
     <RegionOutlines regions={regions} shift={STILL} lit={lit} box={box} onPick={onPick} />
   );
+  const states = swap ? [...STATES].reverse() : STATES;
   const picture = ({ src, alt }: { src: string; alt: string }) => (
     <img src={src} alt={alt} className="block w-full" style={squinted(squint)} />
   );
@@ -110,6 +116,12 @@ export function PaintingPictures(props: Props) {
             {picture(second)}
             {outlines}
           </figure>
+          {beside === 'before' &&
+            states.map((state) => (
+              <p key={state} className="mt-1 text-center text-sm">
+                {state}
+              </p>
+            ))}
         </div>
       )}
     </div>
