@@ -106,6 +106,18 @@ export interface Displaced {
   readonly unmoved: number;
 }
 
+/** A feature that was looked for: all the places where it could stand. */
+export interface Sought extends Displaced {
+  /** Maps onto where it could stand, the likeliest first: of light and shadow alone several places may look alike. */
+  readonly candidates: readonly Affine[];
+  /** How alike it is to the painting under a map. */
+  readonly likenessUnder: (map: Affine) => number;
+}
+
+/** So many places are tried, no two nearer to each other than this, widths. */
+const MOST_TRIED = 4;
+const TRIED_APART = 0.016;
+
 /** How far each parameter of a feature's own map may be from where it was found: it is widened and slanted, hardly turned. */
 const REACH: Affine = [0.12, 0.12, 0.015, 0.03, 0.12, 0.015];
 
@@ -119,41 +131,56 @@ export function displacementOf(
   whole: Affine,
   feature: Int32Array,
   least = 0,
-): Displaced | null {
+): Sought | null {
   const of = aboutMiddle(reference, feature);
   if (!of) return null;
   const { places, middle } = of;
   const [cx, cy] = placed(whole, ...middle);
+  const [a, b, , c, d] = whole;
   const some = thinned(places);
   const likeAt = (dx: number, dy: number) => alike(some, painting, whole, cx + dx, cy + dy);
   const unmoved = likeAt(0, 0);
   if (unmoved > 1 - least || unmoved === BEYOND || unmoved < INVERTED) return null;
-  let best = { dx: 0, dy: 0, score: unmoved, likeness: unmoved };
+  const seen = [{ dx: 0, dy: 0, score: unmoved, likeness: unmoved }];
   // What is nearly the same where it should be can be nowhere else.
   const far = unmoved + GAIN < 1 ? FAR : 0;
   for (let y = -far; y <= far; y++)
     for (let x = -far; x <= far; x++) {
+      if (x === 0 && y === 0) continue;
       const [dx, dy] = [x * STEP, y * STEP];
       const likeness = likeAt(dx, dy);
-      const score = likeness - COST * Math.hypot(dx, dy) - (x === 0 && y === 0 ? 0 : GAIN);
-      if (score > best.score) best = { dx, dy, score, likeness };
+      seen.push({ dx, dy, likeness, score: likeness - COST * Math.hypot(dx, dy) - GAIN });
     }
-  if (best.likeness < LEAST_LIKE) return null;
-  const [a, b, , c, d] = whole;
-  const start: Affine = [a, b, cx + best.dx, c, d, cy + best.dy];
-  const map = align({ places, painting, start, reach: REACH, softScale: SOFT });
-  const likeness = alike(places, painting, map, map[2], map[5]);
-  // About its own middle so far: about the picture's from here on.
+  seen.sort((p, q) => q.score - p.score);
+  if ((seen[0]?.likeness ?? BEYOND) < LEAST_LIKE) return null;
   const [mx, my] = middle;
-  const own: Affine = [
-    map[0],
-    map[1],
-    map[2] - map[0] * mx - map[1] * my,
-    map[3],
-    map[4],
-    map[5] - map[3] * mx - map[4] * my,
-  ];
-  return { displacement: displacementAt(own, whole, middle), map: own, likeness, unmoved };
+  const candidates = apart(seen).map(({ dx, dy }): Affine => {
+    const start: Affine = [a, b, cx + dx, c, d, cy + dy];
+    const map = align({ places, painting, start, reach: REACH, softScale: SOFT });
+    // About its own middle so far: about the picture's from here on.
+    const [e, f, tx, g, h, ty] = map;
+    return [e, f, tx - e * mx - f * my, g, h, ty - g * mx - h * my];
+  });
+  const likenessUnder = (map: Affine) => alike(places, painting, map, ...placed(map, mx, my));
+  const [map] = candidates as [Affine];
+  return {
+    displacement: displacementAt(map, whole, middle),
+    map,
+    likeness: likenessUnder(map),
+    unmoved,
+    candidates,
+    likenessUnder,
+  };
+}
+
+/** The best few of some places in order, none near to a better one. */
+function apart<P extends { readonly dx: number; readonly dy: number }>(seen: readonly P[]): P[] {
+  const kept: P[] = [];
+  for (const at of seen) {
+    if (kept.length === MOST_TRIED) break;
+    if (kept.every((k) => Math.hypot(k.dx - at.dx, k.dy - at.dy) > TRIED_APART)) kept.push(at);
+  }
+  return kept;
 }
 
 /** The same feature's displacement as a part of it has it: told at the part's own middle. */

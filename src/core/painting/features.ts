@@ -26,6 +26,9 @@ const SIZES = { least: 0.004, most: 0.12 } as const;
 /** L* times places, as parts of a picture are cut. */
 const SCALE = 150;
 
+/** What reaches over more of the picture (share of it) than this is the ground that things stand before: it stands nowhere else. */
+const GROUND = 0.4;
+
 const joined = (parts: readonly Int32Array[]): Int32Array =>
   Int32Array.from(parts.flatMap((places) => [...places])).sort();
 
@@ -41,13 +44,27 @@ interface Ground {
   readonly whole: Affine;
 }
 
+/** What is as good as this where it should be is looked for nowhere else. */
+const STANDS = 0.9;
+/** Of the places where it could stand: what likeness counts beside the share of its outline, and each width that it lies off. */
+const COUNTS = { likeness: 0.5, far: 1 } as const;
+/** A likelier start is left for another one that is better by this. */
+const BETTER = 0.02;
+
 /** Where a feature stands: found by all of its places, and then exactly by its outline. */
 function standing(places: Int32Array, { reference, painting, values, whole }: Ground, least = 0): Displaced | null {
   const found = displacementOf(reference, painting, whole, places, least);
   if (!found) return null;
   const outline = outlinePlaces(places, reference);
-  const map = fittedOutline(outline, values.reference, values.painting, whole, found.map);
-  return { ...found, map, displacement: displacementOfPart(map, whole, places, reference) };
+  const starts = found.unmoved > STANDS ? found.candidates.slice(0, 1) : found.candidates;
+  const fits = starts.map((start) => {
+    const { map, held } = fittedOutline(outline, values.reference, values.painting, whole, start);
+    const displacement = displacementOfPart(map, whole, places, reference);
+    const off = COUNTS.far * Math.hypot(displacement.dx, displacement.dy);
+    return { map, displacement, score: held + COUNTS.likeness * found.likenessUnder(map) - off };
+  });
+  const { map, displacement } = fits.reduce((best, own) => (own.score > best.score + BETTER ? own : best));
+  return { ...found, map, displacement };
 }
 
 function found(places: Int32Array, name: string | null, displaced: Displaced, { reference }: Ground): FoundFeature[] {
@@ -55,6 +72,12 @@ function found(places: Int32Array, name: string | null, displaced: Displaced, { 
   return around
     ? [{ ...displaced, places, told: { box: shareBox(around, reference), name, ...displaced.displacement } }]
     : [];
+}
+
+function isGround(places: Int32Array, grid: Plane): boolean {
+  const around = boxOfPlaces(places, grid.width);
+  const box = around && shareBox(around, grid);
+  return box !== null && box.width * box.height > GROUND;
 }
 
 /** Of named shapes: each object as a whole, and each shape, which stands where its object does unless it plainly does not. */
@@ -66,6 +89,7 @@ export function namedFeatures(shapes: readonly FormShape[], ground: Ground): Fou
   });
   return [...objects].flatMap(([object, members]) => {
     const all = joined(members.map((k) => (shapes[k] as FormShape).places));
+    if (isGround(all, reference)) return [];
     const together = standing(all, ground);
     const each = members.flatMap((k) => {
       const { places, name } = shapes[k] as FormShape;

@@ -37,7 +37,9 @@ test.each([
 ])('before %s its place, width, height and slant are found', (_, left, right) => {
   const moved: Affine = [1.06, -0.05, 0.012, 0, 0.95, -0.008];
   const start: Affine = [1, 0, 0.009, 0, 1, -0.004];
-  const found = fittedOutline(outline, plane(AS_IT_IS, 80, 40, 40), plane(moved, 72, left, right), AS_IT_IS, start);
+  const reference = plane(AS_IT_IS, 80, 40, 40);
+  const { map: found, held } = fittedOutline(outline, reference, plane(moved, 72, left, right), AS_IT_IS, start);
+  expect(held).toBeGreaterThan(0.7);
   const [[x, y], [wantX, wantY]] = [placed(found, 0.1, 0), placed(moved, 0.1, 0)];
   expect(Math.hypot(x - wantX, y - wantY)).toBeLessThan(0.0015);
   expect(Math.abs(found[0] - moved[0])).toBeLessThan(0.035);
@@ -47,5 +49,6 @@ test.each([
 
 test('where nothing is to be seen it stays where it was looked for', () => {
   const flat = { ...GRID, data: new Float32Array(WIDTH * HEIGHT).fill(50) };
-  expect(fittedOutline(outline, plane(AS_IT_IS, 80, 40, 40), flat, AS_IT_IS, AS_IT_IS)).toEqual(AS_IT_IS);
+  const found = fittedOutline(outline, plane(AS_IT_IS, 80, 40, 40), flat, AS_IT_IS, AS_IT_IS);
+  expect(found).toEqual({ map: AS_IT_IS, held: 0 });
 });

@@ -41,7 +41,9 @@ const LETS_GO = 0.0025;
 const STRAYS = 0.002;
 const TOGETHER = 8;
 /** How far each parameter of a feature may be from the whole's before it costs as much as a place that strays: it is hardly turned. */
-const REACH = [0.06, 0.05, 0.1, 0.015, 0.06, 0.1] as const;
+const REACH = [0.12, 0.1, 0.1, 0.015, 0.12, 0.1] as const;
+/** In the end an outline is looked for no further off than this, widths: what it holds to shows how well it was found. */
+const IN_THE_END = 0.007;
 
 /** Outline of a feature on a grid: its places that touch what is none of it, with the way out. */
 export function outlinePlaces(places: Int32Array, { width, height }: Pick<Plane, 'width' | 'height'>): OutlinePlace[] {
@@ -95,8 +97,8 @@ function steepest(values: Float64Array, inside: number | null): number {
 }
 
 /**
- * The map of a feature from the one it was found with. `reference` and `painting` are L* of one proportion. Returns what it
- * was given where too little of the outline is seen.
+ * The map of a feature from the one it was found with, and the share of the outline that lies on it in the end. `reference` and
+ * `painting` are L* of one proportion. Returns what it was given, and 0, where too little of the outline is seen.
  */
 export function fittedOutline(
   outline: readonly OutlinePlace[],
@@ -104,7 +106,7 @@ export function fittedOutline(
   painting: Plane,
   whole: Affine,
   found: Affine,
-): Affine {
+): { readonly map: Affine; readonly held: number } {
   const middle = middleOf(outline);
   const own = outline.flatMap((place) => {
     const { x, y, outX, outY } = place;
@@ -112,22 +114,26 @@ export function fittedOutline(
     const at = steepest(profile(valueOf, 0, OWN), null);
     return Number.isNaN(at) ? [] : [{ ...place, at, inside: valueOf(at - SIDE * STEP) }];
   });
-  let map = found;
-  for (const reach of REACHES) {
+  const offsUnder = (map: Affine, reach: number): Off[] => {
     const lines = own.map((place) => {
       const { x, y, outX, outY, at } = place;
       const valueOf = (s: number) => valueAt(painting, ...placed(map, x + s * outX, y + s * outY));
       return { ...place, values: profile(valueOf, at, reach), lighter: valueOf(at - SIDE * STEP) - place.inside };
     });
     const lighter = median(lines.map((line) => line.lighter));
-    const offs = lines.flatMap(({ x, y, outX, outY, inside, values }) => {
+    return lines.flatMap(({ x, y, outX, outY, inside, values }) => {
       const by = steepest(values, inside + lighter);
       return Number.isNaN(by) ? [] : [{ x: x - middle[0], y: y - middle[1], outX, outY, by }];
     });
-    if (offs.length < LEAST_FOUND) return map;
+  };
+  let map = found;
+  for (const reach of REACHES) {
+    const offs = offsUnder(map, reach);
+    if (offs.length < LEAST_FOUND) return { map, held: 0 };
     map = after(map, movedBy(offs, middle, nearWhole(map, whole, middle)));
   }
-  return map;
+  const held = offsUnder(map, IN_THE_END).reduce((s, { by }) => s + Math.exp(-((by / LETS_GO) ** 2)), 0);
+  return { map, held: held / Math.max(1, own.length) };
 }
 
 const middleOf = (outline: readonly OutlinePlace[]): [number, number] => {
