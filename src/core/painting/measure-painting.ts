@@ -11,6 +11,7 @@ import type { Photo } from '../raster/photo';
 import { maskOf, placesOfNumbers } from '../raster/zone';
 import { accentsOf, curvedLines, lined } from './accents';
 import { type Affine, AS_IT_IS, registrationOf } from './affine';
+import { gapsBetween } from './anchor';
 import { colourPass } from './colour-pass';
 import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
@@ -214,6 +215,7 @@ export async function measurePainting(
   if ('misfit' in laid) return { result: nothingRead(opened, step, [laid.misfit]), plane: null, laid: null };
   const { map, curve, features } = laid;
   const edges = edgesIn(reference, laid);
+  const displacements = withIds(features.map(({ told }) => told));
   const edgeMm = (number: number) => {
     const widths = softnessOf(edges, number);
     return widths === null || read.relative ? null : widths * paintedOn.widthMm;
@@ -234,7 +236,8 @@ export async function measurePainting(
       overall: wholeOf(curve),
       // Two masses have no values inside them yet that could be off.
       regions: stage?.asks === 'two-masses' ? [] : regionsIn(reference, laid, request),
-      displacements: withIds(features.map(({ told }) => told)),
+      displacements,
+      gaps: gapsBetween(displacements, reference.target.height / reference.target.width),
       accents: withIds(accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, laid.fine))),
       extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.fine)) : [],
       shapes: colouredShapes(

@@ -80,6 +80,7 @@ export const nothingRead = (
   overall: null,
   regions: [],
   displacements: [],
+  gaps: [],
   accents: [],
   extents: [],
   shapes: [],

@@ -66,6 +66,18 @@ export const paintingResultSchema = z.object({
       slant: z.number(),
     }),
   ),
+  /** Gaps between features that stand beside or above each other: widths, below 0 where they overlap. */
+  gaps: z
+    .array(
+      z.object({
+        between: z.tuple([z.string(), z.string()]),
+        way: z.enum(['across', 'down']),
+        wanted: z.number(),
+        painted: z.number(),
+        box: shareBoxSchema,
+      }),
+    )
+    .default([]),
   /**
    * Thin lines that are not as the reference has them, or that only the painting has. `light`: lighter than what lies about it;
    * `amount`: how much of it there is where 1 is all that should be, and of an extra one how much of it the reference has.

@@ -23,6 +23,7 @@ export const samplePainting = (more: Partial<PaintingResult> = {}): PaintingResu
   },
   regions: [],
   displacements: [],
+  gaps: [],
   accents: [],
   extents: [],
   shapes: [],

@@ -354,3 +354,20 @@ test('a rescue is told by what changed: praised for what it won, told what it lo
   const before = { ...rescue(0, 0), rescue: null, stage: stageResult({ asks: 'as-it-was', last: false }) };
   expect(codes({ ...before, ...wholeOf(asWhole(0.9), null) })).toEqual(['middle_crowded']);
 });
+
+test('a gap that closed up is told between its neighbours, and one that changed a little is not', () => {
+  const gap = (wanted: number, painted: number) => ({
+    gaps: [
+      {
+        between: ['jug', 'egg'] as [string, string],
+        way: 'across' as const,
+        wanted,
+        painted,
+        box: part('g', 0, 0).box,
+      },
+    ],
+  });
+  expect(fixes(gap(0.03, -0.002)).map((f) => f.say)).toEqual(['The gap between the jug and the egg has closed up.']);
+  expect(fixes(gap(0.02, 0.05)).map((f) => f.say)).toEqual(['The gap between the jug and the egg is too wide.']);
+  expect(fixes(gap(0.03, 0.022))).toEqual([]);
+});

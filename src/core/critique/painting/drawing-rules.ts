@@ -65,6 +65,25 @@ const drawingHolds: PaintingRule<'drawing_holds'> = {
   source: 'nothing of it is off by as much as would be told',
 };
 
+/** A gap that has less than this of itself left, or more than so many times itself, and has changed by so much (widths). */
+const GAP = { closed: 0.4, open: 1.8, changed: 0.012 } as const;
+const MOST_GAPS = 3;
+
+const gapOff: PaintingRule<'gap_off'> = {
+  code: 'gap_off',
+  kind: 'fix',
+  reads: ({ result: { gaps }, slack }) =>
+    gaps
+      .filter(({ wanted, painted }) => Math.abs(painted - wanted) > slack * GAP.changed)
+      .sort((a, b) => Math.abs(b.painted - b.wanted) - Math.abs(a.painted - a.wanted))
+      .slice(0, MOST_GAPS)
+      .map((gap) => ({ subject: ofShape(`gap ${gap.between.join(' and ')}`, undefined, gap.box), facts: { gap } })),
+  tells: ({ gap: { wanted, painted } }) => painted < GAP.closed * wanted || painted > GAP.open * wanted,
+  weight: ({ gap: { wanted, painted } }) => SHIFT_WEIGHT * Math.abs(painted - wanted),
+  evidence: ({ gap: { wanted, painted } }) => ({ wanted: round3(wanted), painted: round3(painted) }),
+  source: 'the eye sees the shape between two things sooner than where each of them stands',
+};
+
 const pictureMoved: PaintingRule<'picture_moved'> = {
   code: 'picture_moved',
   kind: 'fix',
@@ -133,6 +152,7 @@ const featureMoved: PaintingRule<'feature_moved'> = {
 
 export const DRAWING_RULES = {
   drawing_holds: drawingHolds,
+  gap_off: gapOff,
   picture_moved: pictureMoved,
   picture_turned: pictureTurned,
   picture_sized: pictureSized,

@@ -144,6 +144,7 @@ export interface PaintingFacts {
   readonly colour_off: ColourFacts;
   readonly colour_elsewhere: NonNullable<ColoursRead['strongest']>;
   readonly feature_moved: MovedFacts;
+  readonly gap_off: { readonly gap: PaintingResult['gaps'][number] };
   readonly picture_moved: Sits;
   readonly picture_turned: Sits;
   readonly picture_sized: Sits;

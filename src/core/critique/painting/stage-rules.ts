@@ -135,6 +135,7 @@ export const STAGE_RULES = {
 const DRAWING: readonly string[] = [
   'drawing_holds',
   'feature_moved',
+  'gap_off',
   'picture_moved',
   'picture_turned',
   'picture_sized',

@@ -177,6 +177,11 @@ const STUDIO: Catalogue<PaintingFacts, NoNames> = {
   form_holds: praise(() => 'Light and shadow hold on every mass: nothing in the one is mistaken for the other.'),
   form_broken: formBroken,
   feature_moved: featureMoved,
+  gap_off: {
+    say: ({ gap: { between, wanted, painted } }) =>
+      `The gap between ${massName(between[0])} and ${massName(between[1])} ${painted <= 0 ? 'has closed up' : painted < wanted ? 'is too narrow' : 'is too wide'}.`,
+    do: () => 'Look at the shape between the two, and draw that.',
+  },
   picture_moved: {
     say: ({ shift }) => `The whole picture sits ${whither(shift)}; its shapes are judged as if it did not.`,
     do: () => 'Next time mark the middle of each side before you draw.',

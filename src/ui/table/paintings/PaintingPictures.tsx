@@ -5,12 +5,18 @@ import type { PaintingResult } from '@/core/painting/result';
 import { preload } from 'react-dom';
 import { squinted, SquintFilter } from '../PaintingView';
 import { RegionOutlines } from '../RegionOutlines';
+import { HeldStill } from './HeldStill';
 import { SeamProbe } from './SeamProbe';
 import { SplitPicture } from './SplitPicture';
 
-export const VIEWS = ['beside', 'split', 'seam'] as const;
+export const VIEWS = ['beside', 'split', 'seam', 'still'] as const;
 export type View = (typeof VIEWS)[number];
-const VIEW_NAMES: Record<View, string> = { beside: 'Side by side', split: 'Split', seam: 'A piece laid in' };
+const VIEW_NAMES: Record<View, string> = {
+  beside: 'Side by side',
+  split: 'Split',
+  seam: 'A piece laid in',
+  still: 'One held still',
+};
 
 /** What each of two states is called below it; a painting and its reference are told apart at a glance. */
 const STATES = ['As it is now', 'As it was'] as const;
@@ -23,6 +29,7 @@ interface Props {
   readonly attemptId: string;
   readonly hasStrip: boolean;
   readonly regions: PaintingResult['regions'];
+  readonly displacements: PaintingResult['displacements'];
   /** Whether colours are judged too: the reference is then shown in its own beside the paint. */
   readonly coloured: boolean;
   /** What stands beside it. */
@@ -49,6 +56,7 @@ export function PaintingPictures(props: Props) {
     attemptId,
     hasStrip,
     regions,
+    displacements,
     coloured,
     beside,
     view,
@@ -98,6 +106,9 @@ export function PaintingPictures(props: Props) {
       </div>
       {view === 'split' && <SplitPicture over={first} under={second} squint={squint} />}
       {view === 'seam' && <SeamProbe piece={second} ground={first} squint={squint} />}
+      {view === 'still' && (
+        <HeldStill painting={painting} reference={reference} displacements={displacements} squint={squint} />
+      )}
       {view === 'beside' && (
         <div className="grid grid-cols-2 overflow-hidden">
           <figure className="relative m-0">

@@ -59,6 +59,7 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       attemptId={id}
       hasStrip={shown?.hasStrip ?? false}
       regions={result.regions}
+      displacements={result.displacements}
       coloured={result.colour !== null}
       beside={part.beside}
       view={view}
