@@ -19,6 +19,7 @@ const CORE = [
   'colour',
   'fitting',
   'raster',
+  'drawing',
   'vision',
   'sheet',
   'exercise',

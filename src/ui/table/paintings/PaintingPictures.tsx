@@ -2,6 +2,7 @@
 /** A painting and what was wanted of it, both in greys on the same places: edge to edge, split along a line, or a piece of one laid into the other. */
 import type { Finding } from '@/core/critique/finding';
 import type { PaintingResult } from '@/core/painting/result';
+import dynamic from 'next/dynamic';
 import { preload } from 'react-dom';
 import { squinted, SquintFilter } from '../PaintingView';
 import { RegionOutlines } from '../RegionOutlines';
@@ -9,14 +10,18 @@ import { HeldStill } from './HeldStill';
 import { SeamProbe } from './SeamProbe';
 import { SplitPicture } from './SplitPicture';
 
-export const VIEWS = ['beside', 'split', 'seam', 'still'] as const;
+export const VIEWS = ['beside', 'split', 'seam', 'still', 'marks'] as const;
 export type View = (typeof VIEWS)[number];
 const VIEW_NAMES: Record<View, string> = {
   beside: 'Side by side',
   split: 'Split',
   seam: 'A piece laid in',
   still: 'One held still',
+  marks: 'Check the drawing',
 };
+
+/** Comes when it is wanted: it fits ellipses. */
+const DrawingChecks = dynamic(() => import('./DrawingChecks'), { ssr: false });
 
 /** What each of two states is called below it; a painting and its reference are told apart at a glance. */
 const STATES = ['As it is now', 'As it was'] as const;
@@ -109,6 +114,7 @@ export function PaintingPictures(props: Props) {
       {view === 'still' && (
         <HeldStill painting={painting} reference={reference} displacements={displacements} squint={squint} />
       )}
+      {view === 'marks' && <DrawingChecks painting={painting} reference={reference} squint={squint} />}
       {view === 'beside' && (
         <div className="grid grid-cols-2 overflow-hidden">
           <figure className="relative m-0">
