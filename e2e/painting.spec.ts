@@ -87,6 +87,22 @@ test('a piece of the reference laid into the painting follows the arrow keys, an
   expect(page.url()).toBe(address);
 });
 
+test('the drawing is checked by marks that the keys set, and the hand-in stays', async () => {
+  const address = page.url();
+  await page.getByRole('button', { name: 'Check the drawing' }).click();
+  await page.getByRole('button', { name: 'Upright' }).click();
+  const surface = page.getByRole('group', { name: /Marks on the painting/ });
+  await surface.focus();
+  await page.keyboard.press('Enter');
+  for (const key of [...Array<string>(12).fill('ArrowUp'), 'ArrowRight', 'ArrowRight', 'Enter'])
+    await page.keyboard.press(key);
+  await page.getByText('The upright leans to the right.').waitFor();
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(page.getByText('The upright leans to the right.')).toHaveCount(0);
+  expect(page.url()).toBe(address);
+  await page.getByRole('button', { name: 'Side by side' }).click();
+});
+
 test('it is given back, and the student reads it as a letter', async () => {
   await page.getByRole('button', { name: /Once more/ }).click();
   await page.getByRole('button', { name: /Withdraw/ }).waitFor();

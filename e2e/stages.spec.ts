@@ -75,3 +75,28 @@ test('in any colours as light as they should be nothing stands out', async () =>
   await page.getByText('nothing stands out as too light or too dark').waitFor();
   await expect(page.locator('[data-code="part_off"]')).toHaveCount(0);
 });
+
+test('an old painting is handed in as it was and reworked, and seen beside itself', async () => {
+  await page.goto('/plan/new');
+  await page.getByRole('button', { name: 'rescue' }).click();
+  await page.getByRole('button', { name: 'Set it' }).click();
+  await page.waitForURL(/\/plan\/(?!new)\w+/);
+  const exerciseId = page.url().split('/').pop() ?? '';
+  await student.goto(`/my/${exerciseId}`);
+  await expect(student.getByLabel('Which stage is this?')).toHaveValue('before');
+  const muddy = { value: (l: number) => 48 + 0.3 * (l - 20), book: 0 };
+  await handIn(student, await valuesPhotograph(exerciseId, picture, 75, muddy));
+  await student.getByText('This picture will do.').waitFor();
+  await openOnTable(/An old painting, mended/);
+  await page.getByText('It lives in the middle').waitFor();
+  await expect(page.getByRole('button', { name: 'Split' })).toHaveCount(0);
+  await expect(student.getByLabel('Which stage is this?')).toHaveValue('after');
+  await handIn(student, await valuesPhotograph(exerciseId, picture, 75, { book: 0 }));
+  // The picture from before will do, too: only the Table says when this one was read.
+  await expect(async () => {
+    await openOnTable(/An old painting, mended/);
+    await page.getByText('It reaches further than before').waitFor({ timeout: 2000 });
+  }).toPass();
+  await page.getByAltText('The painting as it was before').waitFor();
+  await page.getByText('As it is now').waitFor();
+});

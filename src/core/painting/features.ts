@@ -128,7 +128,7 @@ export function unnamedFeatures(candidates: readonly Int32Array[], ground: Groun
 const PLAINLY = 0.15;
 
 /** So near to the outline of what stands elsewhere, widths, its old place and its new one can't be told apart exactly. */
-const RIM = 0.016;
+const RIM = 0.022;
 
 /** 1 along the outlines of features where they should stand and where they do, on the places of the reference. */
 export function rimsOf(

@@ -19,7 +19,7 @@ const ALIKE = 5;
 /** Thinner ones (places from the middle to the edge) are outlines that stray, no shapes. */
 const LEAST_DEPTH = 2;
 /** Smaller ones (share of the picture) are none. */
-const LEAST_AREA = 0.002;
+const LEAST_AREA = 0.003;
 
 /** Regions whose residual is beyond `tolerance` (L*), the largest first. */
 export function regionsOf({ cut, parts }: ReadParts, curve: ValueCurve, tolerance: number): Region[] {
