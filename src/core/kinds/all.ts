@@ -1,7 +1,7 @@
 /** Every kind of exercise there is, in the order in which they are offered. */
 import { valueBands } from './bands/value-bands';
 import { freeColour } from './paintings/free-colour';
-import { limitedPalette } from './by-eye/limited-palette';
+import { limitedPalette } from './paintings/limited-palette';
 import { masterCopy } from './paintings/master-copy';
 import { monochromePainting } from './paintings/monochrome-painting';
 import { quickStudies } from './by-eye/quick-studies';

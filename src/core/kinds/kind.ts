@@ -96,8 +96,8 @@ export interface Kind<T extends { readonly kind: string } = ExerciseTerms> {
   /** How to go about it, as numbered lines. `mixing` names the puddles in the order to mix them, where there is a recipe. */
   work(terms: T, labels: readonly string[], mixing: readonly string[] | null): string[];
   stages(terms: T): Stage[];
-  /** Whether a hand-in is held against its own earlier state, and never against what it is painted from; not unless said. */
-  readonly againstItself?: boolean;
+  /** What of its own a hand-in is held against, never what it is painted from: its state before, or its first panel; nothing unless said. */
+  readonly againstItself?: 'state-before' | 'first-panel';
   /** Stages that are handed in one after the other, each with its own question; none unless said. */
   handInStages?(terms: T): readonly HandInStage[];
   row(terms: T): MixedRow;

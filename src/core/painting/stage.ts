@@ -12,9 +12,18 @@ import type { ReadParts } from './read-parts';
 
 /**
  * Is the stain even? Are two masses apart? Are the greys in order? Did glazing keep the values? What is an old painting like
- * before it is touched, and what became of it?
+ * before it is touched, and what became of it? Does each panel of a series keep the values of the first?
  */
-export const STAGE_QUESTIONS = ['even', 'two-masses', 'order', 'kept', 'as-it-was', 'rescued'] as const;
+export const STAGE_QUESTIONS = [
+  'even',
+  'two-masses',
+  'order',
+  'kept',
+  'as-it-was',
+  'rescued',
+  'first-panel',
+  'like-the-first',
+] as const;
 export type StageQuestion = (typeof STAGE_QUESTIONS)[number];
 
 /** What is asked of a hand-in of a stage. */

@@ -185,6 +185,29 @@ test('a rescue is handed in as it was and reworked, and looked at beside its own
   ]);
 });
 
+test('each panel of a series is held against the first one, not the one before', async () => {
+  const { house, teacher, classId } = studio;
+  const terms = defaultTerms('limited-palette');
+  const exerciseId = await setExercise(house, teacher, classId, { title: 'Fewer', note: '', dueAt: null, terms });
+  const panel = async (asks: StageQuestion, last: boolean, left: number) => {
+    const id = await handedIn(exerciseId, { stage: stageResult({ asks, last }) }, left);
+    const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, id));
+    return { task: studio.lastTask(), against: row?.against };
+  };
+  const first = await panel('first-panel', false, 75);
+  expect(first.task).toMatchObject({ task: 'measure-from-life', stage: { asks: 'first-panel', before: null } });
+  const kept = first.against?.lightness ?? '';
+  await panel('like-the-first', true, 76);
+  const third = await panel('like-the-first', true, 77);
+  expect(third.task).toMatchObject({ task: 'measure-painting', reference: { panel: house.files.path(kept) } });
+  expect(third.against).toMatchObject({ kind: 'itself', planes: kept });
+  expect((await myExercise(house, studio.bea, exerciseId)).attempts.map((a) => a.stage)).toEqual([
+    'Round 1',
+    'Round 2',
+    'Round 3',
+  ]);
+});
+
 test('a deleted student takes what was read of their painting along', async () => {
   const { house, teacher } = studio;
   const { exerciseId } = await valuesFrom(studio);

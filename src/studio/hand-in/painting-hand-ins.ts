@@ -46,36 +46,51 @@ async function measuredFromLife(
   return { result, against };
 }
 
+type How = Parameters<House['pool']['run']>[1];
+
 /** By nothing but its own earlier state, where there is one: it is looked at beside that, and else beside itself. */
 async function measuredAgainstItself(
   house: House,
   own: ToMeasure,
   terms: PictureTerms,
   photo: Photograph,
-  how: Parameters<House['pool']['run']>[1],
+  how: How,
 ): Promise<Measured> {
   const stage = stageOfAttempt(own);
   const before = await stageBefore(house, own, null);
+  const asked = stage && { asks: stage.asks, last: stage.last };
+  const framing = { ...photo, target: own.attempt.target, sheetKinds: kindsOnSheetOf(terms) };
+  const itself = { kind: 'itself' as const, reference: '', revision: 0, names: [], readings: [] };
+  if (kindOf(terms).againstItself === 'first-panel' && before && asked) {
+    const { result, laid } = await house.pool.run(
+      {
+        ...framing,
+        task: 'measure-painting',
+        reference: { panel: house.files.path(before), preparation: { ends: terms.ends, key: terms.judging.key } },
+        toleranceSteps: terms.toleranceSteps,
+        stage: { ...asked, before: null },
+        ruleWins: false,
+        coloured: false,
+      },
+      how,
+    );
+    const lightness = laid && (await keepFile(house, laid, 'image/png'));
+    return { result, against: lightness === null ? null : { ...itself, planes: before, lightness } };
+  }
   const { result, lightness } = await house.pool.run(
     {
+      ...framing,
       task: 'measure-from-life',
-      ...photo,
       ends: terms.ends,
       key: terms.judging.key,
       painted: null,
-      ...(stage && { stage: { asks: stage.asks, last: stage.last, before: before && house.files.path(before) } }),
-      target: own.attempt.target,
-      sheetKinds: kindsOnSheetOf(terms),
+      ...(asked && { stage: { ...asked, before: before && house.files.path(before) } }),
     },
     how,
   );
   if (!lightness) return { result, against: null };
   const kept = await keepFile(house, lightness, 'image/png');
-  const against = {
-    ...{ kind: 'itself' as const, reference: '', revision: 0, names: [], readings: [] },
-    ...{ planes: before ?? kept, lightness: kept },
-  };
-  return { result, against };
+  return { result, against: { ...itself, planes: before ?? kept, lightness: kept } };
 }
 
 /** Null where the exercise is painted from neither a picture nor a set-up, and a person judges by eye. */

@@ -1,6 +1,6 @@
 /** Hand-ins of what is built up in stages: which stage comes next, and what the one before looked like. */
 import type { HandInStage } from '@/core/kinds/kind';
-import { handInStagesOf } from '@/core/kinds/table';
+import { handInStagesOf, kindOf } from '@/core/kinds/table';
 import { attempts, measurements } from '@/data/schema/tables';
 import { and, desc, eq } from 'drizzle-orm';
 import type { House } from '../house';
@@ -24,7 +24,7 @@ type Picture = { readonly id: string; readonly revision: number } | null;
 
 /**
  * The hash of what the stage before looked like on the reference's places: of the newest try that was measured against the same
- * picture. Null where there is none, or where that was a stain.
+ * picture; of a series the first panel. Null where there is none, or where that was a stain.
  */
 export async function stageBefore(
   house: House,
@@ -32,7 +32,8 @@ export async function stageBefore(
   picture: Picture,
 ): Promise<string | null> {
   const stages = handInStagesOf(terms);
-  const before = stages[stages.findIndex((s) => s.id === attempt.stage) - 1];
+  const at = stages.findIndex((s) => s.id === attempt.stage);
+  const before = kindOf(terms).againstItself === 'first-panel' && at > 0 ? stages[0] : stages[at - 1];
   if (!before || before.asks === 'even') return null;
   const rows = await house.db
     .select({ against: measurements.against })

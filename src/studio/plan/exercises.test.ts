@@ -5,6 +5,7 @@ import { changeClass } from '../class/people';
 import { decide } from '../critique/critiquing';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
+import { paintedInValues } from '../test-picture';
 import { myExercise } from '../views/my-work';
 import { tableOf } from '../views/table';
 import { duplicateExercise, reviseExercise, setExercise, sheetsFor } from './exercises';
@@ -32,6 +33,7 @@ test.each(KIND_IDS)('%s is set, printed for everybody with a handout, handed in 
   expect(pages).toHaveLength(kind === 'notan' ? 4 : 6);
   expect(JSON.stringify(pages[0])).toContain(`FG1:${kind}:`);
   expect(JSON.stringify(pages[1])).toContain('Order of work');
+  studio.nextPainting(await paintedInValues());
   const attemptId = await studio.send(bea, 40, id);
   await measureAttempt(house, attemptId);
   const [row] = await house.db

@@ -1,5 +1,6 @@
 /** What the Table shows of a family besides the draft, as plain data. */
-import { exerciseLayout, valuesOf } from '@/core/kinds/table';
+import type { ExerciseTerms } from '@/core/exercise/terms';
+import { exerciseLayout, kindOf, valuesOf } from '@/core/kinds/table';
 import type { Teacher } from '../access/actor';
 import { repaintWords } from '../critique/repainting';
 import { readingsForEveryone, setUpOfExercise } from '../hand-in/notan-hand-ins';
@@ -25,10 +26,14 @@ async function setUpShown(house: House, { exercise }: Whole) {
   return setUp && { id: setUp.id, title: setUp.title, masses: setUp.setUp.masses };
 }
 
-/** What a painting is looked at beside: what it is painted from, or how it was before, if there is that. */
-function besideOf({ kind, planes, lightness }: NonNullable<Extract<Measured, { kind: 'painting' }>['against']>) {
+/** What a painting is looked at beside: what it is painted from, how it was before, or its first panel, if there is that. */
+function besideOf(
+  { kind, planes, lightness }: NonNullable<Extract<Measured, { kind: 'painting' }>['against']>,
+  terms: ExerciseTerms,
+) {
   if (kind !== 'itself') return 'reference' as const;
-  return planes === lightness ? ('nothing' as const) : ('before' as const);
+  if (planes === lightness) return 'nothing' as const;
+  return kindOf(terms).againstItself === 'first-panel' ? ('first' as const) : ('before' as const);
 }
 
 /** Null where nothing was read that can be looked at. */
@@ -67,7 +72,7 @@ export async function tablePartOf(
         kind: 'painting' as const,
         measured,
         setUp: measured.against.kind === 'set-up' ? await setUpShown(house, table) : null,
-        beside: besideOf(measured.against),
+        beside: besideOf(measured.against, shown.terms),
         standing: (await standingOf(house, teacher, shown.id)) ?? ('as-it-is' as const),
       };
   }

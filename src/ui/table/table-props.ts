@@ -67,8 +67,8 @@ export interface PaintingPart {
   readonly measured: Extract<Measured, { kind: 'painting' }>;
   /** The set-up that it is painted from in life; null where it is painted from a picture. */
   readonly setUp: TonesPart['setUp'];
-  /** What it is looked at beside: what it is painted from, or how it was before, if there is that. */
-  readonly beside: 'reference' | 'before' | 'nothing';
+  /** What it is looked at beside: what it is painted from, how it was before, or its first panel, if there is that. */
+  readonly beside: 'reference' | 'before' | 'first' | 'nothing';
   readonly standing: Standing;
 }
 

@@ -15,11 +15,11 @@ import { loadOpenCv } from '../decoding/opencv';
 import { greyPng, lightnessFromPng, lightnessToPng } from '../decoding/planes';
 import { readQr } from '../decoding/read-qr';
 import type { Photograph, Stage } from './measure';
-import { type PreparedReference, valuesOf } from './prepared-plane';
+import { type FirstPanel, type PreparedReference, valuesOf } from './prepared-plane';
 
 export interface PaintingHandInTask extends Photograph {
   readonly task: 'measure-painting';
-  readonly reference: PreparedReference;
+  readonly reference: PreparedReference | FirstPanel;
   readonly toleranceSteps: number;
   /** The stage that it is handed in at, and a file of how the stage before looked, if there is one. */
   readonly stage?: StageAsked & { readonly before: string | null };

@@ -16,12 +16,20 @@ import { TooFewTones } from '@/core/tones/thresholds';
 import { LRUCache } from 'lru-cache';
 import { UnusablePicture, withPhoto } from '../decoding/decode';
 import { loadOpenCv } from '../decoding/opencv';
+import { lightnessFromPng } from '../decoding/planes';
 
 export interface PreparedReference {
   /** The picture that is worked on. */
   readonly picture: string;
   readonly preparation: Preparation;
   readonly wanted: Wanted;
+}
+
+/** An earlier painting that a later one is to be like, and how its exercise has its values. */
+export interface FirstPanel {
+  /** File of its lightness. */
+  readonly panel: string;
+  readonly preparation: Pick<Preparation, 'ends' | 'key'>;
 }
 
 /** Planes that were made last, by what they rest on: an evening's hand-ins are all measured against the same one. */
@@ -39,11 +47,18 @@ export async function planeOf(reference: PreparedReference): Promise<ReferencePl
 const keptValues = new LRUCache<string, PaintingReference>({ max: 4 });
 
 /** The values that a painting from it is to have, with its named shapes. Throws UnusablePicture with what to do about it. */
-export async function valuesOf(reference: PreparedReference): Promise<PaintingReference> {
+export async function valuesOf(reference: PreparedReference | FirstPanel): Promise<PaintingReference> {
   const key = JSON.stringify(reference);
-  const values = keptValues.get(key) ?? (await makeValues(reference));
+  const values =
+    keptValues.get(key) ?? (await ('panel' in reference ? valuesOfPanel(reference) : makeValues(reference)));
   keptValues.set(key, values);
   return values;
+}
+
+/** What was painted is already within what paint can reach. */
+async function valuesOfPanel({ panel }: FirstPanel): Promise<PaintingReference> {
+  const lightness = await lightnessFromPng(panel);
+  return paintingReference((await loadOpenCv()).cv, { lightness, target: lightness, shapes: null });
 }
 
 async function makeValues(reference: PreparedReference): Promise<PaintingReference> {

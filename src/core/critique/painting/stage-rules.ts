@@ -146,6 +146,8 @@ const EARLY: Record<StageQuestion, readonly string[]> = {
   order: [...DRAWING, 'greys_in_order', 'greys_swapped', 'values_hold', 'part_off', 'form_broken'],
   'as-it-was': ['middle_crowded'],
   rescued: [],
+  'first-panel': ['middle_crowded'],
+  'like-the-first': [],
   kept: [...DRAWING, 'values_kept', 'values_lost', 'values_hold', 'part_off', 'form_broken'],
 };
 

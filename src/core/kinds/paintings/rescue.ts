@@ -22,7 +22,7 @@ export const rescue: Kind<TermsOf<'rescue'>> = {
   task: 'Take an old painting and give it the range it lacked.',
   minutes: MINUTES,
   measured: true,
-  againstItself: true,
+  againstItself: 'state-before',
   terms: rescueSchema,
   usual: (medium) => ({ kind: 'rescue', ...usualPicture(medium) }),
   inShort: ({ medium }) => `rescue in ${MEDIA[medium].name}`,

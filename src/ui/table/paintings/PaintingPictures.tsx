@@ -24,10 +24,11 @@ const VIEW_NAMES: Record<View, string> = {
 const DrawingChecks = dynamic(() => import('./DrawingChecks'), { ssr: false });
 
 /** What each of two states is called below it; a painting and its reference are told apart at a glance. */
-const STATES = ['As it is now', 'As it was'] as const;
+const STATES = { before: ['As it is now', 'As it was'], first: ['This panel', 'The first panel'] } as const;
 const BESIDE = {
   reference: 'The reference, in the values that paint can reach',
   before: 'The painting as it was before',
+  first: 'The first panel of the series',
 } as const;
 
 interface Props {
@@ -38,7 +39,7 @@ interface Props {
   /** Whether colours are judged too: the reference is then shown in its own beside the paint. */
   readonly coloured: boolean;
   /** What stands beside it. */
-  readonly beside: 'reference' | 'before';
+  readonly beside: 'reference' | 'before' | 'first';
   readonly view: View;
   readonly onView: (view: View) => void;
   readonly squint: boolean;
@@ -95,7 +96,8 @@ export function PaintingPictures(props: Props) {
   const outlines = !squint && !swap && (
     <RegionOutlines regions={regions} shift={STILL} lit={lit} box={box} onPick={onPick} />
   );
-  const states = swap ? [...STATES].reverse() : STATES;
+  const named = beside === 'reference' ? [] : STATES[beside];
+  const states = swap ? [...named].reverse() : named;
   const picture = ({ src, alt }: { src: string; alt: string }) => (
     <img src={src} alt={alt} className="block w-full" style={squinted(squint)} />
   );
@@ -133,12 +135,11 @@ export function PaintingPictures(props: Props) {
             {picture(second)}
             {outlines}
           </figure>
-          {beside === 'before' &&
-            states.map((state) => (
-              <p key={state} className="mt-1 text-center text-sm">
-                {state}
-              </p>
-            ))}
+          {states.map((state) => (
+            <p key={state} className="mt-1 text-center text-sm">
+              {state}
+            </p>
+          ))}
         </div>
       )}
     </div>

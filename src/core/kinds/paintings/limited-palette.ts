@@ -1,6 +1,6 @@
 import { MEDIA } from '../../exercise/media';
 import { limitedPaletteSchema, type TermsOf } from '../../exercise/terms';
-import type { Kind } from '../kind';
+import type { HandInStage, Kind } from '../kind';
 import { painted, pictureWork, usualPicture } from '../picture';
 import { LAYER_DRY, pressHours } from '../sittings';
 import { PHOTOGRAPH } from '../work-words';
@@ -8,15 +8,26 @@ import { PHOTOGRAPH } from '../work-words';
 type Terms = TermsOf<'limited-palette'>;
 const ROUND_MINUTES = 60;
 
+/** A panel a round: the first as it is, each other one by how well it keeps the values of the first. */
+const handedIn = ({ paints, toleranceSteps }: Terms): HandInStage[] =>
+  paints.slice(1).map((_, k) => ({
+    id: `round-${k + 1}`,
+    name: `Round ${k + 1}`,
+    asks: k === 0 ? 'first-panel' : 'like-the-first',
+    last: k > 0,
+    toleranceSteps,
+  }));
+
 export const limitedPalette: Kind<Terms> = {
   ...painted<Terms>(),
   id: 'limited-palette',
-  family: 'by-eye',
+  family: 'paintings',
   name: 'limited palette series',
   usualTitle: 'One paint fewer',
   task: 'The same subject again, with one paint fewer each time.',
   minutes: [120, 240],
-  measured: false,
+  measured: true,
+  againstItself: 'first-panel',
   terms: limitedPaletteSchema,
   usual: (medium) => ({
     kind: 'limited-palette',
@@ -31,6 +42,7 @@ export const limitedPalette: Kind<Terms> = {
       'The values stay; only the colours get fewer.',
       PHOTOGRAPH,
     ]),
+  handInStages: handedIn,
   stages: ({ paints, medium }) =>
     paints.slice(1).map((_, i) => ({
       id: `round-${i + 1}`,
