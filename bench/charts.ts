@@ -33,6 +33,24 @@ export function barChart(
   });
 }
 
+/** One line of points, each axis with a name; a dashed line across where half of it lies. */
+export function lineChart(title: string, x: string, points: readonly (readonly [number, number])[]): string {
+  return draw({
+    title: { text: title, textStyle: { fontSize: 15 } },
+    legend: { show: false },
+    xAxis: { type: 'value', min: 0, name: x, nameLocation: 'middle', nameGap: 24 },
+    yAxis: { type: 'value', min: 0, max: 1 },
+    series: [
+      {
+        type: 'line',
+        symbolSize: 7,
+        data: points.map(([at, found]) => [at, Number(found.toFixed(3))]),
+        markLine: { symbol: 'none', data: [{ yAxis: 0.5 }], lineStyle: { type: 'dashed' }, label: { show: false } },
+      },
+    ],
+  });
+}
+
 export function scatterChart(
   title: string,
   series: readonly { readonly name: string; readonly points: readonly (readonly [number, number])[] }[],

@@ -13,6 +13,7 @@ import { benchPage } from './page';
 import { benchPainters } from './painters';
 import { benchCameras } from './painting/cameras';
 import { benchColours } from './painting/colours';
+import { benchFoundBySize } from './painting/found-by-size';
 import { benchForm } from './painting/form';
 import { benchNotThis } from './painting/not-this';
 import { benchPainting } from './painting/painting';
@@ -76,6 +77,7 @@ if (wanted('small-faults'))
     'small faults of paintings',
     await benchSmallFaults(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
   ]);
+if (wanted('found-by-size')) await benchFoundBySize(seed, Math.max(4, rounds), Number(values.megapixels));
 if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);
 if (wanted('cameras'))
   kept.push([

@@ -137,6 +137,7 @@ export function reportText({ photographed: p, promises, speed, seed, rounds, meg
     `Seed ${seed}, ${rounds} photographs a condition and way, ${megapixels} megapixels each, by the simulated camera;`,
     'office printers that differ, each card read by the simulated instrument.',
     `Readings of paint from L* ${PROMISED.dark} to ${PROMISED.light}.`,
+    'How small a fault of a painting is told stands on [its own page](paintings.md).',
     '',
     '## Promises',
     '',

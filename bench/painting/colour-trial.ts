@@ -8,7 +8,6 @@ import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
 import { raster } from '@/core/raster/raster';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
-import { objectOf } from '@/core/tones/mass';
 import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
 import type { CameraCondition } from '@/devices/condition-names';
@@ -19,7 +18,7 @@ import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import sharp from 'sharp';
 import { blankFor, targetOf } from '../notan-stage';
-import { nameOf, shapesOf } from './painting-trial';
+import { namedPlane, nameOf, shapesOf } from './painting-trial';
 import { type Reference, referenceOf } from './references';
 
 export interface ColourTrial {
@@ -135,7 +134,6 @@ export default async function runColourTrial(trial: ColourTrial): Promise<Colour
   const jpeg = await photograph(surface, blank.stage, shotFor(camera, blank.stage, seed, megapixels), seed);
   const photo = await decodePhoto(jpeg);
   const { cv } = await loadOpenCv();
-  const numbers = new Map(named.map(({ shape }, k) => [shape, k + 1]));
   const { result } = await measurePainting(
     photo,
     {
@@ -143,19 +141,7 @@ export default async function runColourTrial(trial: ColourTrial): Promise<Colour
         lightness: { width, height, data: lightness },
         target: { width, height, data: lightness.map(of) },
         colours: linear,
-        shapes: trial.named
-          ? {
-              width,
-              height,
-              shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
-              shapes: named.map(({ shape }) => ({
-                name: nameOf(shape),
-                object: objectOf({ name: nameOf(shape) }),
-                ...{ part: null, material: 'matt' as const, steps: null },
-              })),
-              lights: 1,
-            }
-          : null,
+        shapes: trial.named ? namedPlane(reference, named) : null,
       }),
       step: pictureStep(ENDS),
       lightest: ENDS.light,

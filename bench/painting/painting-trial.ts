@@ -3,6 +3,7 @@ import type { KnownCard } from '@/core/capture/open-sheet';
 import type { Finding } from '@/core/critique/finding';
 import { critiquePainting } from '@/core/critique/painting/critique';
 import { measurePainting } from '@/core/painting/measure-painting';
+import type { ShapePlane } from '@/core/painting/named-shapes';
 import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
 import { objectOf } from '@/core/tones/mass';
@@ -38,6 +39,9 @@ export interface PaintingTrial {
   readonly moved: boolean;
   /** Whether small faults are planted too: in its lines, or in how far its shapes reach. */
   readonly small?: 'accents' | 'extents';
+  /** How far the thing is moved, widths, where that is said; and how many times as large small faults are as is usual. */
+  readonly far?: number;
+  readonly size?: number;
   /** Whether every shape has another hue. */
   readonly hues?: boolean;
   /** Painted with a large brush in few greys close together. */
@@ -172,8 +176,26 @@ export function shapesOf({ shapeOf, width, height }: Reference) {
     }));
 }
 
+/** The shapes that are large enough to be named, as what is measured against has them. */
+export function namedPlane({ width, height, shapeOf }: Reference, named: ReturnType<typeof shapesOf>): ShapePlane {
+  const numbers = new Map(named.map(({ shape }, k) => [shape, k + 1]));
+  return {
+    width,
+    height,
+    shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
+    shapes: named.map(({ shape }) => ({
+      name: nameOf(shape),
+      object: objectOf({ name: nameOf(shape) }),
+      part: null,
+      material: 'matt',
+      steps: null,
+    })),
+    lights: 1,
+  };
+}
+
 /** A thing before wall and table that can be moved: all of it within the picture. */
-function moveOf(named: ReturnType<typeof shapesOf>, own: Chance): Move | null {
+function moveOf(named: ReturnType<typeof shapesOf>, own: Chance, asked?: number): Move | null {
   const things = [...new Set(named.map(({ shape }) => shape >> 1))].filter((thing) => {
     const parts = named.filter(({ shape }) => shape >> 1 === thing);
     const area = parts.reduce((s, p) => s + p.area, 0);
@@ -182,7 +204,8 @@ function moveOf(named: ReturnType<typeof shapesOf>, own: Chance): Move | null {
   });
   if (things.length === 0) return null;
   const thing = things[own.whole(0, things.length - 1)] as number;
-  const [far, way] = [own.between(0.025, 0.055), own.between(0, 2 * Math.PI)];
+  const [usual, way] = [own.between(0.025, 0.055), own.between(0, 2 * Math.PI)];
+  const far = asked ?? usual;
   return {
     shapes: [2 * thing, 2 * thing + 1],
     dx: far * Math.cos(way),
@@ -197,7 +220,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const { seed, camera, megapixels } = trial;
   const own = chance(seed).fork('painting trial');
   const reference = await referenceOf(trial.scene);
-  const { width, height, lightness, shapeOf } = reference;
+  const { width, height, lightness } = reference;
   const ends = { light: 96, dark: 20 };
   const { of } = valueMap(valueSpan(lightness), { ends, key: 'full', pushPercent: 0 });
   const named = shapesOf(reference);
@@ -213,12 +236,12 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
           return [[shape, (chosen.next() < 0.5 ? -1 : 1) * trial.mistaken] as const];
         }),
   );
-  const move = trial.moved ? moveOf(named, own.fork('move')) : null;
+  const move = trial.moved ? moveOf(named, own.fork('move'), trial.far) : null;
   const whole = own.next() < 0.1 ? AS_IT_IS : wholeOf(own.fork('whole'));
   const [low, high] = ROUGHLY.squeezed;
   const squeezed = (l: number) => low + ((of(l) - ends.dark) / (ends.light - ends.dark)) * (high - low);
-  const lines = trial.small === 'accents' ? plannedAccents(reference, own.fork('lines')) : null;
-  const reaches = trial.small === 'extents' ? plannedExtents(reference, named, own.fork('reaches')) : null;
+  const lines = trial.small === 'accents' ? plannedAccents(reference, own.fork('lines'), trial.size) : null;
+  const reaches = trial.small === 'extents' ? plannedExtents(reference, named, own.fork('reaches'), trial.size) : null;
   const plane = { width: SHARPER * width, height: SHARPER * height };
   const plain = { width, height, data: lightness };
   const sharper = Float32Array.from({ length: plane.width * plane.height }, (_, i) =>
@@ -249,7 +272,6 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const jpeg = await photograph(surface, blank.stage, shotFor(camera, blank.stage, shot.seed, megapixels), shot.seed);
   const photo = await decodePhoto(jpeg);
   const { cv } = await loadOpenCv();
-  const numbers = new Map(named.map(({ shape }, k) => [shape, k + 1]));
   const card: KnownCard | null = trial.card === 'measured' ? { basis: 'measured', readings: blank.readings } : null;
   const began = performance.now();
   const { result } = await measurePainting(
@@ -258,19 +280,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       reference: paintingReference(cv, {
         lightness: { ...plane, data: seen },
         target: { ...plane, data: seen.map(of) },
-        shapes: {
-          width,
-          height,
-          shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
-          shapes: named.map(({ shape }) => ({
-            name: nameOf(shape),
-            object: objectOf({ name: nameOf(shape) }),
-            part: null,
-            material: 'matt',
-            steps: null,
-          })),
-          lights: 1,
-        },
+        shapes: namedPlane(reference, named),
       }),
       step: (ends.light - ends.dark) / 8,
       lightest: ends.light,

@@ -41,8 +41,8 @@ function boxRound({ line, wide }: Accent, tall: number): Box {
   return { x: x0, y: y0 / tall, width: x1 - x0, height: (y1 - y0) / tall };
 }
 
-/** Lines for a picture, some of them to be painted otherwise than they are. */
-export function plannedAccents({ width, height, lightness }: SeenPicture, own: Chance): PlannedAccents {
+/** Lines for a picture, some of them to be painted otherwise than they are; `size` times as strong as is usual. */
+export function plannedAccents({ width, height, lightness }: SeenPicture, own: Chance, size = 1): PlannedAccents {
   const tall = height / width;
   const lines: Accent[] = [];
   for (let tries = 0; tries < 200 && lines.length < 8; tries++) {
@@ -64,7 +64,7 @@ export function plannedAccents({ width, height, lightness }: SeenPicture, own: C
     const dark = Math.min(...levels) > 45;
     // A line that is lost on part of its way would be two.
     if (!dark && Math.max(...levels) > 65) continue;
-    lines.push({ line, wide: own.between(0.004, 0.008), by: (dark ? -1 : 1) * own.between(20, 32) });
+    lines.push({ line, wide: own.between(0.004, 0.008), by: size * (dark ? -1 : 1) * own.between(20, 32) });
   }
   const fates = lines.map((_, k): Fate => {
     if (k === lines.length - 1 && k > 2) return 'extra';
@@ -109,11 +109,12 @@ function touching({ shapeOf, width }: SeenPicture, a: number, b: number): number
   return n;
 }
 
-/** Edges between light and shadow to be moved, and a shape to be made busy. */
+/** Edges between light and shadow to be moved, `size` times as far as is usual, and a shape to be made busy. */
 export function plannedExtents(
   picture: SeenPicture,
   named: readonly { readonly shape: number; readonly area: number }[],
   own: Chance,
+  size = 1,
 ): PlannedExtents {
   const areaOf = new Map(named.map(({ shape, area }) => [shape, area]));
   const spreads: Spread[] = [];
@@ -125,7 +126,7 @@ export function plannedExtents(
     const small = areaLight <= areaShadow ? light : shadow;
     const wide = (Math.min(areaLight, areaShadow) * (picture.height / picture.width)) / long;
     if (long < LEAST.long || wide < LEAST.wide || spreads.length === 2 || own.next() < 0.4) continue;
-    const share = own.between(0.1, 0.25);
+    const share = size * own.between(0.1, 0.25);
     const grows = own.next() < 0.5 ? light : shadow;
     const by = Math.min(0.025, share * wide);
     spreads.push({ grows, gives: grows === light ? shadow : light, by });
