@@ -34,7 +34,7 @@ export interface LaidPainting {
 
 /** What was painted on places so fine that thin lines show; where nothing was, it is as it should be. */
 function finely(
-  { fine, coarse }: PaintingReference,
+  { fine, coarse, open }: PaintingReference,
   painting: Plane,
   map: Affine,
   astray: readonly FoundFeature[],
@@ -46,7 +46,7 @@ function finely(
     mask: onGrid(maskOf(places, coarse.data.length), coarse, fine),
   }));
   const { data } = laidWith(painting, map, features, width, height);
-  for (let i = 0; i < data.length; i++) if (Number.isNaN(data[i])) data[i] = wanted[i] as number;
+  for (let i = 0; i < data.length; i++) if (Number.isNaN(data[i]) || open?.fine[i] === 1) data[i] = wanted[i] as number;
   return { width, height, data };
 }
 
@@ -62,7 +62,7 @@ export function layPainting(
   const { map, likeness } = alignWhole(reference.sizes, painting);
   const misfit = misfitOf(reference.sizes.rough, painting, likeness);
   if (misfit) return { misfit };
-  const { coarse, target } = reference;
+  const { coarse, target, open } = reference;
   const twice = shrunkTo(painting, 2 * GRID, target);
   const ground = {
     reference: reference.contrast,
@@ -75,7 +75,13 @@ export function layPainting(
     : unnamedFeatures(reference.candidates, ground);
   const astray = features.filter(({ told }) => Math.hypot(told.dx, told.dy) > ASTRAY);
   const masked = astray.map(({ map: own, places }) => ({ map: own, mask: maskOf(places, coarse.data.length) }));
-  const laid = (plane: Plane) => laidWith(plane, map, masked, coarse.width, coarse.height);
+  const laid = (plane: Plane) => {
+    const own = laidWith(plane, map, masked, coarse.width, coarse.height);
+    open?.coarse.forEach((is, i) => {
+      if (is === 1) own.data[i] = NaN;
+    });
+    return own;
+  };
   const lies = laid(twice);
   const parts = readParts(coarse, lies);
   const curve = valueCurve(parts.parts, takes);

@@ -23,9 +23,13 @@ export interface SeenReference {
   readonly shapes: ShapePlane | null;
   /** The picture's own colours on the same places; left out where nobody asks for them. */
   readonly colours?: Raster<'linear', 3>;
+  /** 1 where the ground may stand or nothing is painted yet: nothing there is judged. Left out where all of it is. */
+  readonly open?: Uint8Array;
 }
 
-export interface PaintingReference extends Omit<SeenReference, 'colours'> {
+export interface PaintingReference extends Omit<SeenReference, 'colours' | 'open'> {
+  /** What is not judged, on the coarse and on the fine places; null where all of it is. */
+  readonly open: { readonly coarse: Uint8Array; readonly fine: Uint8Array } | null;
   /** Colours on the coarse grid; null where they were left out. */
   readonly colours: ColourPlanes | null;
   /** The target squinted at, and how it stands out of its surroundings there. */
@@ -89,13 +93,14 @@ export function endsOf(plane: Plane): Ends {
 
 /** Works out what is compared of a reference; planes of one size, at least 32 places each way. */
 export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingReference {
-  const { target, lightness, shapes, colours } = seen;
+  const { target, lightness, shapes, colours, open } = seen;
   const coarse = shrunkTo(target, GRID, target);
   const fine = shrunkTo(target, FINE, target);
   const ends = endsOf(target);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
   return {
     ...{ lightness, target, shapes, coarse },
+    open: open ? { coarse: onGrid(open, target, coarse), fine: onGrid(open, target, fine) } : null,
     colours: colours ? channelsOf(colours, (plane) => shrunkTo(plane, GRID, target)) : null,
     contrast: localContrast(coarse, BLUR),
     numbers,

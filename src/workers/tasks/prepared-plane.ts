@@ -81,10 +81,13 @@ function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): SeenRefer
   const { width, height, data } = lightness;
   const { of } = valueMap(valueSpan(data), preparation);
   const cut = shapesOf(luminance, preparation);
-  const { numberOf, named } = namedPlaces(cut, namesIn(cut, preparation.shapes.named));
+  const names = namesIn(cut, preparation.shapes.named);
+  const { numberOf, named } = namedPlaces(cut, new Map([...names].filter(([, n]) => n.standing === 'painted')));
+  const open = new Set([...names].filter(([, n]) => n.standing !== 'painted').map(([shape]) => shape));
   return {
     lightness,
     colours: rgb,
+    ...(open.size > 0 && { open: Uint8Array.from(cut.shapeOf, (s) => (open.has(s) ? 1 : 0)) }),
     target: { width, height, data: data.map(of) },
     shapes:
       named.length === 0
