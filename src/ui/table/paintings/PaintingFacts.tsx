@@ -9,6 +9,8 @@ import { WholeFacts } from './WholeFacts';
 interface Props {
   readonly result: PaintingResult;
   readonly numberUp: string;
+  /** Whether the exercise asks for its colours. */
+  readonly coloursAsked: boolean;
 }
 
 const REACHES: Record<PaintingResult['extents'][number]['kind'], (by: number) => string> = {
@@ -34,7 +36,7 @@ const RULES: Record<PaintingResult['rules'][number]['code'], string> = {
   edges_alike: 'Softest edge, times the sharpest',
 };
 
-export function PaintingFacts({ result, numberUp }: Props) {
+export function PaintingFacts({ result, numberUp, coloursAsked }: Props) {
   const { registration, overall, shapes, displacements, extents, accents, rules, range, rescue } = result;
   return (
     <ReadingsFold capture={result.capture} numberUp={numberUp}>
@@ -85,6 +87,12 @@ export function PaintingFacts({ result, numberUp }: Props) {
         </table>
       )}
       {result.whole && <WholeFacts whole={result.whole} />}
+      {coloursAsked && !result.colour && (
+        <p className="mt-2">
+          Colours were asked for, and nothing is known of them here: they are read on its own sheet, or between corner
+          pieces, beside a picture to paint from.
+        </p>
+      )}
       {result.colour && <ColourFacts colour={result.colour} basis={result.capture.colour} />}
       <dl className="mt-2 grid grid-cols-[9rem_1fr]">
         {registration && (

@@ -1,5 +1,6 @@
 'use client';
 /** A painting on the Table, beside the values that its reference asks for. */
+import { isPicture } from '@/core/exercise/terms';
 import { useState } from 'react';
 import { HoldButton, useHold } from '../../instruments/HoldButton';
 import { useKeys } from '../../parts/use-keys';
@@ -91,7 +92,11 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
           measure={() => critique.run(() => actions.measureAgainstNow(id))}
         />
       )}
-      <PaintingFacts result={result} numberUp={shown ? attemptName(shown, 'Photograph') : ''} />
+      <PaintingFacts
+        result={result}
+        numberUp={shown ? attemptName(shown, 'Photograph') : ''}
+        coloursAsked={shown !== null && isPicture(shown.terms) && shown.terms.judging.colourPass}
+      />
     </>
   );
   return (
