@@ -48,7 +48,9 @@ interface Measured {
   overall: { offset: number } | null;
   regions: { box: { x: number; y: number; width: number; height: number }; residual: number; area: number }[];
   displacements: { name: string | null; dx: number; dy: number }[];
-  shapes: { name: string; residual: number; lightness: number; target: number }[];
+  shapes: { name: string; residual: number; lightness: number; target: number; a: number | null; b: number | null }[];
+  colour: object | null;
+  findings: { code: string; kind: string }[];
 }
 const measured = (...more: string[]) =>
   fairGrey('measure', 'painting', 'painting.png', '--reference', 'picture.png', '--scan', ...more, '--json')
@@ -86,11 +88,14 @@ test('a frame of another proportion than the picture is filled, and that is no f
 
 test('a book that was painted too light is one region, and no other shape is blamed for it', async () => {
   await paint('painting.png', scene({ ...GREYS, book: '#a2a2a2' }));
-  const { regions } = measured();
+  const { regions, findings } = measured();
   expect(regions).toHaveLength(1);
+  expect(findings.filter((f) => f.kind === 'fix').map((f) => f.code)).toEqual(['part_off']);
   expect(regions[0]?.residual).toBeGreaterThan(8);
   expect(regions[0]?.box.x).toBeCloseTo(470 / WIDE, 1);
-  const { shapes } = measured('--shapes', 'shapes.json');
+  const { shapes, colour } = measured('--shapes', 'shapes.json', '--colour');
+  // Of a scan nobody knows what its white was.
+  expect([colour, shapes[0]?.a, shapes[0]?.b]).toEqual([null, null, null]);
   expect(shapes.map((s) => s.name)).toEqual(['book', 'jug', 'eggs > near', 'eggs > far']);
   expect(shapes[0]?.residual).toBeGreaterThan(8);
   shapes.slice(1).forEach((s) => expect(Math.abs(s.residual)).toBeLessThan(2.5));
