@@ -84,6 +84,9 @@ test('an old painting is handed in as it was and reworked, and seen beside itsel
   const exerciseId = page.url().split('/').pop() ?? '';
   await student.goto(`/my/${exerciseId}`);
   await expect(student.getByLabel('Which stage is this?')).toHaveValue('before');
+  const onWorksheet = () =>
+    student.getByRole('combobox', { name: /^It is/ }).selectOption({ label: 'on its worksheet' });
+  await onWorksheet();
   const muddy = { value: (l: number) => 48 + 0.3 * (l - 20), book: 0 };
   await handIn(student, await valuesPhotograph(exerciseId, picture, 75, muddy));
   await student.getByText('This picture will do.').waitFor();
@@ -91,12 +94,13 @@ test('an old painting is handed in as it was and reworked, and seen beside itsel
   await page.getByText('It lives in the middle').waitFor();
   await expect(page.getByRole('button', { name: 'Split' })).toHaveCount(0);
   await expect(student.getByLabel('Which stage is this?')).toHaveValue('after');
+  await onWorksheet();
   await handIn(student, await valuesPhotograph(exerciseId, picture, 75, { book: 0 }));
   // The picture from before will do, too: only the Table says when this one was read.
   await expect(async () => {
     await openOnTable(/An old painting, mended/);
     await page.getByText('It reaches further than before').waitFor({ timeout: 2000 });
-  }).toPass();
+  }).toPass({ timeout: 60_000 });
   await page.getByAltText('The painting as it was before').waitFor();
   await page.getByText('As it is now').waitFor();
 });

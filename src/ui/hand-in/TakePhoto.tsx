@@ -39,7 +39,10 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   const router = useRouter();
   const [doing, setDoing] = useState('');
   const [trouble, setTrouble] = useState('');
-  const [framing, setFraming] = useState<Framing>('sheet');
+  // What nobody reads may lie in any frame.
+  const ways = measured ? kindOf(terms).framings(terms) : [];
+  const mayBeFramed = ways.length > 1;
+  const [framing, setFraming] = useState<Framing>(ways[0] ?? 'sheet');
   const [held, setHeld] = useState<{ readonly file: File; readonly issues: readonly CaptureIssue[] | null } | null>(
     null,
   );
@@ -47,9 +50,6 @@ export function TakePhoto({ url, terms, measured, label, words, chief, practice 
   const [depthMm, setDepthMm] = useState(0);
   const [marks, setMarks] = useState(FIRST_MARKS);
   const check = useQuickCheck(terms, measured);
-  // What nobody reads may lie in any frame.
-  const ways = measured ? kindOf(terms).framings(terms) : [];
-  const mayBeFramed = ways.length > 1;
 
   async function hand(to: string, file: File | null, meanwhile: string) {
     setTrouble('');

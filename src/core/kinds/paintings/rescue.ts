@@ -17,6 +17,8 @@ export const rescue: Kind<TermsOf<'rescue'>> = {
   ...painted<TermsOf<'rescue'>>(),
   id: 'rescue',
   family: 'paintings',
+  // An old painting stands on a board or a canvas of its own.
+  framings: () => ['brackets', 'corners', 'sheet'],
   name: 'rescue',
   usualTitle: 'An old painting, mended',
   task: 'Take an old painting and give it the range it lacked.',
