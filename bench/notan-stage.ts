@@ -34,7 +34,10 @@ export interface Blank {
   readonly readings: CardReadings;
 }
 
-/** Nothing painted yet: a board between corner pieces, or a sheet with one frame. A board has any proportion unless it is said, and a sheet of a master copy has coloured patches. */
+/**
+ * A board between corner pieces, or a sheet with one frame, before anybody paints on it. A board has any proportion unless it is
+ * said, and the sheet of a copy in colour has coloured patches.
+ */
 export async function blankFor(
   { way, seed }: Pick<NotanShot, 'way' | 'seed'>,
   printer: PrinterCondition = 'nominal',

@@ -12,9 +12,6 @@ import { type Expected, type KnownCard, openSheet } from './open-sheet';
 import { settledTarget, type Target } from './target';
 import { type MeasureTools } from './tools';
 
-/** A sheet has one frame, and room to try five mixes. */
-const ONE_FRAME = [1, 5] as const;
-
 /** How a painting is framed, and what is known of the print beside it. */
 export interface Framing {
   readonly expected: Expected;
@@ -62,7 +59,7 @@ export async function openPainting(photo: Photo, request: Framing, tools: Measur
   const opened = await openSheet(
     photo,
     {
-      layoutOn: (paper) => pictureLayout(paper, ...ONE_FRAME, request.coloured ?? false),
+      layoutOn: (paper) => pictureLayout(paper, { hue: request.coloured ?? false }),
       expected: request.expected,
       check: (tag) =>
         (request.sheetKinds?.includes(tag.kind) ?? true)

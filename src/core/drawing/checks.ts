@@ -59,30 +59,26 @@ const WRONG = 4;
  * those that go through it. Null of fewer than two, and where they are parallel.
  */
 export function vanishingOf(edges: readonly Line[]): Vanishing | null {
-  const pairs = edges.flatMap((a, i) => edges.slice(i + 1).map((b) => meeting([a, b], [1, 1])));
+  const pairs = edges.flatMap((a, i) => edges.slice(i + 1).map((b) => meeting([a, b])));
   const missed = (point: Point) => edges.map((edge) => missOf(edge, point));
   const cost = (point: Point) => missed(point).reduce((s, miss) => s + Math.min(miss, WRONG), 0);
   const [first] = pairs.filter((p) => p !== null).sort((a, b) => cost(a) - cost(b));
   if (!first) return null;
-  const point =
-    meeting(
-      edges,
-      missed(first).map((miss) => (miss < WRONG ? 1 : 0)),
-    ) ?? first;
+  const point = meeting(edges.filter((edge) => missOf(edge, first) < WRONG)) ?? first;
   return { point, misses: missed(point) };
 }
 
-function meeting(edges: readonly Line[], weights: readonly number[]): Point | null {
+/** The point nearest to all of some edges, by least squares; null of parallels. */
+function meeting(edges: readonly Line[]): Point | null {
   const lines = edges.map(([a, b]) => {
     const long = Math.hypot(b.x - a.x, b.y - a.y);
     const [nx, ny] = [-(b.y - a.y) / long, (b.x - a.x) / long];
     return { nx, ny, d: nx * a.x + ny * a.y };
   });
-  const rows = new Matrix(lines.map(({ nx, ny }, k) => [nx * (weights[k] as number), ny * (weights[k] as number)]));
-  const plain = new Matrix(lines.map(({ nx, ny }) => [nx, ny]));
-  const normal = rows.transpose().mmul(plain);
-  const scale = weights.reduce((s, w) => s + w, 0) ** 2;
-  if (normal.get(0, 0) * normal.get(1, 1) - normal.get(0, 1) ** 2 < PARALLEL * scale) return null;
+  const rows = new Matrix(lines.map(({ nx, ny }) => [nx, ny]));
+  const normal = rows.transpose().mmul(rows);
+  const spread = normal.get(0, 0) * normal.get(1, 1) - normal.get(0, 1) ** 2;
+  if (spread < PARALLEL * edges.length ** 2) return null;
   const right = rows.transpose().mmul(Matrix.columnVector(lines.map((l) => l.d)));
   const [x = 0, y = 0] = solve(normal, right).to1DArray();
   return { x, y };

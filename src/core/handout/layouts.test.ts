@@ -54,13 +54,13 @@ test('ramps run in opposite directions and are even in lightness', () => {
 
 test('frames of studies share the picture’s frame', () => {
   for (const frames of [1, 2, 3, 4, 5, 6]) {
-    const { cells } = pictureLayout('letter', frames);
+    const { cells } = pictureLayout('letter', { frames });
     expect(cells).toHaveLength(frames);
     const right = Math.max(...cells.map((c) => c.xMm + c.widthMm));
     const left = Math.min(...cells.map((c) => c.xMm));
     expect(right - left).toBeCloseTo(PICTURE_MM.width, 3);
   }
-  expect(() => pictureLayout('a4', 7)).toThrow(RangeError);
+  expect(() => pictureLayout('a4', { frames: 7 })).toThrow(RangeError);
 });
 
 test('what a code says comes back, and other codes are none of ours', () => {

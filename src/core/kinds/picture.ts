@@ -11,8 +11,6 @@ import { FRAMINGS, type Kind, type ValueArea } from './kind';
 
 /** Values that stand for a picture whose number of them nobody said. */
 const USUAL_VALUES = 5;
-/** Room on its sheet to try a mix of each. */
-const MIXES = USUAL_VALUES;
 
 const GROUND: Record<PictureTerms['judging']['ground'], readonly string[]> = {
   covered: ['Cover the ground: none of it shows when you are done.'],
@@ -48,7 +46,7 @@ interface Shape<T> {
 
 /** The parts of a kind that follow from its frames alone. A picture is taken to use its values in equal parts. */
 export function painted<T extends PictureTerms>({
-  layout = ({ paper, judging }) => pictureLayout(paper, 1, MIXES, judging.colourPass),
+  layout = ({ paper, judging }) => pictureLayout(paper, { hue: judging.colourPass }),
   captions = () => [],
   count = () => USUAL_VALUES,
 }: Shape<T> = {}) {

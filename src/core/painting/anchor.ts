@@ -7,7 +7,6 @@ type Displacement = PaintingResult['displacements'][number];
 export interface BesideAnchor {
   readonly id: string;
   readonly name: string | null;
-  readonly box: Displacement['box'];
   /** Against the anchor, widths: to the right and down; 0 of the anchor itself. */
   readonly dx: number;
   readonly dy: number;
@@ -17,7 +16,7 @@ export interface BesideAnchor {
 export function besideAnchor(displacements: readonly Displacement[], anchor: string): BesideAnchor[] {
   const held = displacements.find((d) => d.id === anchor);
   if (!held) throw new RangeError(`There is no feature “${anchor}” to hold still.`);
-  return displacements.map(({ id, name, box, dx, dy }) => ({ id, name, box, dx: dx - held.dx, dy: dy - held.dy }));
+  return displacements.map(({ id, name, dx, dy }) => ({ id, name, dx: dx - held.dx, dy: dy - held.dy }));
 }
 
 /** Gap between two features beside each other on the reference, and what became of it. */

@@ -53,7 +53,7 @@ test('what all of it has too much of is one thing, and shapes are judged as if i
 test('duller as a whole is told by how much of the differences is left', () => {
   const found = pass(picture(BANDS, ([l, a, b]) => [l, 0.5 * a, 0.5 * b]));
   expect(found.strength).toBeCloseTo(0.5, 1);
-  expect(found.apart).toBeLessThan(0.5);
+  found.parts.forEach((p) => expect(Math.hypot(p.residualA, p.residualB)).toBeLessThan(0.5));
 });
 
 test('one shape in a mistaken colour is told by its name, and without names by its place', () => {

@@ -3,7 +3,6 @@
  * leaves of them, then where the strongest colour sits. Values are judged apart: nothing here looks at L*.
  */
 import type { Triple } from '../colour/srgb';
-import { median } from '../fitting/quantile';
 import { withIds } from '../geometry/place-ids';
 import type { ShareBox } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
@@ -202,7 +201,6 @@ export function colourPass(
   return {
     strength: spread < SPREAD ? null : strength,
     cast: { a: cast[0], b: cast[1] },
-    apart: median(parts.map((p) => Math.hypot(p.residualA, p.residualB))),
     parts: withIds(parts),
     strongest: strongestElsewhere(wanted, painted),
   };

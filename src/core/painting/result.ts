@@ -179,8 +179,6 @@ export const paintingResultSchema = z.object({
       strength: z.number().nullable(),
       /** What all of it has too much of, in a* and b*. */
       cast: z.object({ a: z.number(), b: z.number() }),
-      /** What the whole leaves, on the median. */
-      apart: z.number(),
       /** Named shapes, or parts of one colour: as they are, as they were to be, and what the whole leaves of the difference. */
       parts: z.array(
         z.object({

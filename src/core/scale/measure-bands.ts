@@ -91,7 +91,7 @@ async function measureSheet(photo: Photo, request: BandsRequest, tools: MeasureT
   const opened = await openSheet(
     photo,
     {
-      layoutOn: (paper) => pictureLayout(paper, 1, terms.steps, terms.hue !== null),
+      layoutOn: (paper) => pictureLayout(paper, { dabs: terms.steps, hue: terms.hue !== null }),
       expected,
       check: (tag) =>
         tag.kind === 'bands' && tag.steps === terms.steps

@@ -25,8 +25,17 @@ const GRIDS: Record<number, readonly [columns: number, rows: number]> = {
   6: [3, 2],
 };
 
-/** Layout of 1 to 6 frames with as many test dabs as asked for (up to 12), and coloured patches where hue is judged. Throws RangeError outside that range. */
-export function pictureLayout(paper: PaperId, frames = 1, dabs = 5, hue = false): PictureLayout {
+export interface PictureAsked {
+  /** 1 to 6. */
+  readonly frames?: number;
+  /** Room to try so many mixes, up to 12. */
+  readonly dabs?: number;
+  /** Whether hue is judged: it has coloured patches then. */
+  readonly hue?: boolean;
+}
+
+/** Layout of a sheet of pictures: one frame, room for five mixes and no colours unless asked for. Throws RangeError outside what it holds. */
+export function pictureLayout(paper: PaperId, { frames = 1, dabs = 5, hue = false }: PictureAsked = {}): PictureLayout {
   const grid = GRIDS[frames];
   if (!grid) throw new RangeError(`A sheet holds 1 to ${MAX_FRAMES} frames, got ${frames}.`);
   const frame = sheetFrame(paper);

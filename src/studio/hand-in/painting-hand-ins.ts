@@ -9,13 +9,15 @@ import { keepFile } from './receive';
 import { stageBefore, stageOfAttempt } from './stages';
 import type { Measured, ToMeasure } from './to-measure';
 
+type How = Parameters<House['pool']['run']>[1];
+
 /** From life: by the masses of the set-up, once they were shown on the painting. Null where it is painted from nothing that is kept. */
 async function measuredFromLife(
   house: House,
   { exercise, attempt }: ToMeasure,
   terms: PictureTerms,
   photo: Photograph,
-  how: Parameters<House['pool']['run']>[1],
+  how: How,
 ): Promise<Measured | null> {
   const life = await setUpOfExercise(house, exercise);
   if (!life || kindOf(terms).measured !== 'with-reference') return null;
@@ -45,8 +47,6 @@ async function measuredFromLife(
   };
   return { result, against };
 }
-
-type How = Parameters<House['pool']['run']>[1];
 
 /** By nothing but its own earlier state, where there is one: it is looked at beside that, and else beside itself. */
 async function measuredAgainstItself(
@@ -98,7 +98,7 @@ export async function measuredPainting(
   house: House,
   own: ToMeasure,
   photo: Photograph,
-  how: Parameters<House['pool']['run']>[1],
+  how: How,
 ): Promise<Measured | null> {
   const { exercise, attempt, terms } = own;
   const picture = await referenceOfExercise(house, exercise.referenceId);

@@ -258,103 +258,6 @@ test('from life the masses are praised where their form holds, and told where it
   expect(codes({ rules })).toContain('form_broken');
 });
 
-const colour = (more: Partial<NonNullable<PaintingResult['colour']>>): Partial<PaintingResult> => ({
-  colour: { strength: 1, cast: { a: 0, b: 0 }, apart: 0, parts: [], strongest: null, ...more },
-});
-const part = (shape: string, residualA: number, residualB: number, residualChroma = 0) => ({
-  ...{ id: shape, shape, box: { x: 0, y: 0, width: 0.3, height: 0.3 }, area: 0.09 },
-  ...{ a: 20, b: 20, wantedA: 20, wantedB: 20, residualA, residualB, residualChroma },
-});
-
-test('colours: which way a shape is off, and what takes it back; a little off is praised', () => {
-  const said = (...own: Parameters<typeof part>) => {
-    const { parts = [] } = colour({ parts: [part(...own)] }).colour ?? {};
-    return fixes(colour({ parts })).map((f) => f.say);
-  };
-  expect(said('plant', 3, 15)).toEqual(['Beside the rest the plant is too yellow.']);
-  expect(said('plant', -2, -14)).toEqual(['Beside the rest the plant is too blue.']);
-  expect(said('pot > lit side', 30, 4)).toEqual(['Beside the rest the lit side of the pot is far too red.']);
-  expect(said('pot', -9, -9, -12.5)).toEqual(['Beside the rest the pot is too dull.']);
-  expect(critique(colour({ parts: [part('plant', 3, 3)] })).map((f) => f.code)).toContain('colours_hold');
-});
-
-test('colours: all of it too yellow, duller, or drawn to another place is told once', () => {
-  const box = (x: number) => ({ x, y: 0.1, width: 0.1, height: 0.1 });
-  const off = { cast: { a: 2, b: 13 }, strength: 0.5, strongest: { painted: box(0.8), wanted: box(0.1) } };
-  const found = fixes(colour(off));
-  expect(found.map((f) => f.code).sort()).toEqual(['colour_cast', 'colour_elsewhere', 'colour_strength']);
-  expect(found.find((f) => f.code === 'colour_cast')?.say).toContain('too yellow');
-  expect(found.find((f) => f.code === 'colour_elsewhere')?.say).toBe(
-    'The strongest colour sits at the top right, where the reference has it at the top left.',
-  );
-});
-
-test('colours that no coloured patch vouches for are told only from further off', () => {
-  const own = colour({ parts: [part('plant', 2, 8)] });
-  const codes = (basis: 'measured' | 'assumed') =>
-    fixes({ ...own, capture: { ...SAMPLE_CAPTURE, colour: basis } }).map((f) => f.code);
-  expect(codes('measured')).toEqual(['colour_off']);
-  expect(codes('assumed')).toEqual([]);
-});
-
-const asWhole = (middle: number, more: Partial<NonNullable<PaintingResult['whole']>['student']> = {}) => ({
-  curve: Array.from({ length: 21 }, (_, k) => 20 + 3.8 * k),
-  thirds: { light: (1 - middle) / 2, middle, dark: (1 - middle) / 2 },
-  lights: null,
-  darks: null,
-  focus: { box: { x: 0.1, y: 0.1, width: 0.05, height: 0.05 }, contrast: 60 },
-  ...more,
-});
-const pieces = (count: number) => ({ pieces: count, middle: { x: 0.5, y: 0.5 }, box: part('p', 0, 0).box });
-const wholeOf = (
-  student: ReturnType<typeof asWhole>,
-  reference: ReturnType<typeof asWhole> | null,
-  atFocus = { student: 1, reference: 1 },
-): Partial<PaintingResult> => ({ whole: { student, reference, atFocus: reference && atFocus } });
-const codesOf = (more: Partial<PaintingResult>) => fixes(more).map((f) => f.code);
-
-test('a picture of middle greys is told against its reference, and not where its short range says it already', () => {
-  const crowded = wholeOf(asWhole(0.7), asWhole(0.4));
-  expect(codesOf(crowded)).toEqual(['middle_crowded']);
-  expect(codesOf({ ...crowded, ...curve(40, 80) })).toEqual(['range_short']);
-  expect(codesOf(wholeOf(asWhole(0.5), asWhole(0.4)))).toEqual([]);
-  // Between marked corners a camera's own curve moves the middle.
-  expect(codesOf({ ...crowded, capture: { ...SAMPLE_CAPTURE, mode: 'relative' } })).toEqual([]);
-});
-
-test('lights and darks that lie about in pieces are told, and a focus that the reference has not', () => {
-  const own = asWhole(0.4, {
-    lights: pieces(9),
-    darks: pieces(3),
-    focus: { box: { x: 0.8, y: 0.8, width: 0.05, height: 0.05 }, contrast: 50 },
-  });
-  const reference = asWhole(0.4, { lights: pieces(2), darks: pieces(2) });
-  expect(codesOf(wholeOf(own, reference))).toEqual(['lights_scattered']);
-  const elsewhere = fixes(wholeOf(own, { ...reference, lights: pieces(8) }, { student: 0.5, reference: 0.4 }));
-  expect(elsewhere.map((f) => f.say)).toEqual([
-    'Light and dark meet most sharply at the bottom right, where the reference has that at the top left.',
-  ]);
-});
-
-const rescue = (range: number, crowding: number, repainted = 0.4, contrast = 0): Partial<PaintingResult> => ({
-  fromLife: true,
-  registration: null,
-  overall: null,
-  stage: stageResult({ asks: 'rescued', last: true }),
-  rescue: { repainted, range, crowding, contrast },
-  ...wholeOf(asWhole(0.5), null),
-});
-
-test('a rescue is told by what changed: praised for what it won, told what it lost, and that nothing was touched', () => {
-  const codes = (more: Partial<PaintingResult>) => critique(more).map((f) => f.code);
-  expect(codes(rescue(14, -0.2, 0.5, 3))).toEqual(['rescue_reaches', 'rescue_clearer', 'rescue_contrast']);
-  expect(codes(rescue(-9, 0))).toEqual(['rescue_narrower']);
-  expect(codes(rescue(0.4, 0, 0.004))).toEqual(['rescue_untouched']);
-  expect(codes({ ...rescue(8, 0), ...wholeOf(asWhole(0.9), null) })).toEqual(['rescue_reaches', 'middle_crowded']);
-  const before = { ...rescue(0, 0), rescue: null, stage: stageResult({ asks: 'as-it-was', last: false }) };
-  expect(codes({ ...before, ...wholeOf(asWhole(0.9), null) })).toEqual(['middle_crowded']);
-});
-
 test('a gap that closed up is told between its neighbours, and one that changed a little is not', () => {
   const gap = (wanted: number, painted: number) => ({
     gaps: [
@@ -363,7 +266,7 @@ test('a gap that closed up is told between its neighbours, and one that changed 
         way: 'across' as const,
         wanted,
         painted,
-        box: part('g', 0, 0).box,
+        box: BOX,
       },
     ],
   });

@@ -104,6 +104,12 @@ const featureMoved: Words<MovedFacts, NoNames> = {
   },
 };
 
+/** What became of a gap. */
+function became({ wanted, painted }: PaintingFacts['gap_off']['gap']): string {
+  if (painted <= 0) return 'has closed up';
+  return painted < wanted ? 'is too narrow' : 'is too wide';
+}
+
 const wholeWords = (than: string, what: string): Words<WholeFacts, NoNames> => ({
   say: ({ steps }) =>
     `All of it is ${howMuch(steps)} ${than} than it should be; its parts are judged as if it were not.`,
@@ -178,8 +184,7 @@ const STUDIO: Catalogue<PaintingFacts, NoNames> = {
   form_broken: formBroken,
   feature_moved: featureMoved,
   gap_off: {
-    say: ({ gap: { between, wanted, painted } }) =>
-      `The gap between ${massName(between[0])} and ${massName(between[1])} ${painted <= 0 ? 'has closed up' : painted < wanted ? 'is too narrow' : 'is too wide'}.`,
+    say: ({ gap }) => `The gap between ${gap.between.map(massName).join(' and ')} ${became(gap)}.`,
     do: () => 'Look at the shape between the two, and draw that.',
   },
   picture_moved: {

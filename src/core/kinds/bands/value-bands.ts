@@ -21,7 +21,7 @@ const OWN_BANDS: Record<Motif, string> = {
 };
 
 /** One frame, a dab for each step, and coloured patches where hue is judged. */
-export const bandLayout = ({ paper, steps, hue }: Terms) => pictureLayout(paper, 1, steps, hue !== null);
+export const bandLayout = ({ paper, steps, hue }: Terms) => pictureLayout(paper, { dabs: steps, hue: hue !== null });
 
 function draw(terms: Terms, { labels, title, subtitle, name, exercise, student }: SheetWords) {
   const layout = bandLayout(terms);

@@ -11,7 +11,7 @@ const MINUTES = [40, 90] as const;
 
 export const quickStudies: Kind<Terms> = {
   ...painted<Terms>({
-    layout: ({ paper, goals }) => pictureLayout(paper, goals.length),
+    layout: ({ paper, goals }) => pictureLayout(paper, { frames: goals.length }),
     captions: ({ goals }) => goals,
   }),
   id: 'quick-studies',

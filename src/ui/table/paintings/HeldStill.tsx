@@ -23,7 +23,7 @@ export function HeldStill({ painting, reference, displacements, squint }: Props)
   const anchor = displacements.find((d) => d.id === chosen) ?? displacements[0];
   if (!anchor)
     return <p className="text-center">No feature is named or stands elsewhere: there is nothing to hold still.</p>;
-  const others = new Map(besideAnchor(displacements, anchor.id).map((o) => [o.id, o]));
+  const others = besideAnchor(displacements, anchor.id).filter((o) => o.id !== anchor.id);
   // The large ones first: a small one before them can still be pressed.
   const features = [...displacements].sort((a, b) => areaOf(b) - areaOf(a));
   return (
@@ -56,17 +56,11 @@ export function HeldStill({ painting, reference, displacements, squint }: Props)
       </div>
       <p className="mt-2 font-semibold">{capital(nameOf(anchor.name))} is held still. Beside it:</p>
       <ul className="max-h-28 columns-2 overflow-y-auto">
-        {displacements
-          .filter((d) => d.id !== anchor.id)
-          .map(({ id, name }) => {
-            const own = others.get(id);
-            const where = own ? whither({ x: own.dx, y: own.dy }) : '';
-            return (
-              <li key={id}>
-                {nameOf(name)}: {where || 'in its place'}
-              </li>
-            );
-          })}
+        {others.map(({ id, name, dx, dy }) => (
+          <li key={id}>
+            {nameOf(name)}: {whither({ x: dx, y: dy }) || 'in its place'}
+          </li>
+        ))}
       </ul>
     </div>
   );
