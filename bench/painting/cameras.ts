@@ -3,6 +3,7 @@ import type { Finding } from '@/core/critique/finding';
 import { type CameraCondition, CURVES, USABLE } from '@/devices/condition-names';
 import { row } from '../tally';
 import { openPaintingTrials } from '../trials';
+import { meet } from './boxes';
 import type { PaintingTrial } from './painting-trial';
 
 const CAMERAS: readonly CameraCondition[] = [...USABLE, ...CURVES, 'other-primaries'];
@@ -11,16 +12,6 @@ const PHOTOGRAPHS = 20;
 const MOST_WEIGHT = 0.2;
 /** A finding belongs to the painting where this share of its photographs have it. */
 const SHARED = 0.5;
-
-type Box = NonNullable<Finding['where']['box']>;
-
-function meet(a: Box, b: Box): boolean {
-  const [wide, tall] = [
-    Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x),
-    Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y),
-  ];
-  return wide > 0 && tall > 0;
-}
 
 /** Two that say the same of the same place. */
 function same(a: Finding, b: Finding): boolean {

@@ -2,6 +2,7 @@
 import { USABLE } from '@/devices/condition-names';
 import { quantile, row } from '../tally';
 import { openColourTrials } from '../trials';
+import { meet } from './boxes';
 import type { ColourOutcome, ColourTrial } from './colour-trial';
 
 export const COLOUR_LIMIT = { recall: 0.9, precision: 0.9, read: 3 } as const;
@@ -9,11 +10,6 @@ export const COLOUR_LIMIT = { recall: 0.9, precision: 0.9, read: 3 } as const;
 const WHOLES = ['right', 'right', 'cast', 'dull'] as const;
 const MISTAKEN = 14;
 const SPREAD = 6;
-
-type Box = ColourOutcome['shapes'][number]['box'];
-const meet = (a: Box, b: Box) =>
-  Math.min(a.x + a.width, b.x + b.width) > Math.max(a.x, b.x) &&
-  Math.min(a.y + a.height, b.y + b.height) > Math.max(a.y, b.y);
 
 /** Told of shapes by their name, where they have one; else by their place. */
 function tallied(outcomes: readonly ColourOutcome[]) {

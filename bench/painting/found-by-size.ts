@@ -4,6 +4,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { lineChart } from '../charts';
 import { openPaintingTrials } from '../trials';
+import { meet, THIN } from './boxes';
 import type { PaintingOutcome, PaintingTrial } from './painting-trial';
 
 interface FaultKind {
@@ -15,15 +16,6 @@ interface FaultKind {
   readonly trial: (size: number) => Partial<PaintingTrial>;
   /** Size of each fault that was planted, and whether it is told. */
   readonly faults: (outcome: PaintingOutcome) => readonly { readonly size: number; readonly told: boolean }[];
-}
-
-type Box = PaintingOutcome['regions'][number]['box'];
-
-/** Boxes that lie on each other; lines have thin ones. */
-function meet(a: Box, b: Box): boolean {
-  const [x0, x1] = [Math.max(a.x, b.x), Math.min(a.x + a.width, b.x + b.width)];
-  const [y0, y1] = [Math.max(a.y, b.y), Math.min(a.y + a.height, b.y + b.height)];
-  return x1 > x0 - 0.005 && y1 > y0 - 0.005;
 }
 
 const KINDS: readonly FaultKind[] = [
@@ -67,7 +59,7 @@ const KINDS: readonly FaultKind[] = [
         .filter((p) => p.fate === 'missing')
         .map((p) => ({
           size: trial.size ?? 1,
-          told: accents.told.some((t) => t.kind === 'missing' && t.light === p.light && meet(t.box, p.box)),
+          told: accents.told.some((t) => t.kind === 'missing' && t.light === p.light && meet(t.box, p.box, THIN)),
         })),
   },
 ];

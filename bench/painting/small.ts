@@ -2,6 +2,7 @@
 import { USABLE } from '@/devices/condition-names';
 import { row } from '../tally';
 import { openPaintingTrials } from '../trials';
+import { meet, THIN } from './boxes';
 import type { PaintingOutcome, PaintingTrial } from './painting-trial';
 
 const LIMIT = { recall: 0.8, precision: 0.9 } as const;
@@ -9,15 +10,6 @@ const ACCENTS = ['missing', 'weak', 'extra', 'thin', 'wide'] as const;
 const EXTENTS = ['wide', 'narrow', 'detail'] as const;
 /** How much some shapes are mistaken by in one painting after the other, L*. */
 const MISTAKEN = [0, 0, 12] as const;
-
-type Box = PaintingOutcome['regions'][number]['box'];
-
-/** Boxes that lie on each other; lines have thin ones. */
-function meet(a: Box, b: Box): boolean {
-  const [x0, x1] = [Math.max(a.x, b.x), Math.min(a.x + a.width, b.x + b.width)];
-  const [y0, y1] = [Math.max(a.y, b.y), Math.min(a.y + a.height, b.y + b.height)];
-  return x1 > x0 - 0.005 && y1 > y0 - 0.005;
-}
 
 interface Tally {
   planted: number;
@@ -53,7 +45,7 @@ const accentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[
       planted: accents.planted.filter((p) => p.fate === kind),
       told: accents.told.filter((t) => t.kind === kind),
     })),
-    (p, t) => t.light === p.light && meet(t.box, p.box),
+    (p, t) => t.light === p.light && meet(t.box, p.box, THIN),
   );
 
 const extentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof EXTENTS)[number]): Tally =>

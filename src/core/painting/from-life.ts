@@ -18,7 +18,7 @@ import { GRID, percentilesOf, shrunkTo } from './reference';
 import { rescueOf } from './rescue';
 import type { PaintingResult } from './result';
 import { type StageAsked, stageResult } from './stage';
-import { wholePicture } from './whole-picture';
+import { lookedAt } from './whole-picture';
 
 export interface FromLifeRequest extends Framing {
   /** Masses on the straightened painting, given its lightness; null where nobody showed any. */
@@ -130,7 +130,7 @@ export async function measureFromLife(
     shapes: massesIn(named, coarse, colours, edgeMm),
     rules: shapes ? rulesIn(shapes, named, numbers, coarse, edges, step, relative ? null : ends.light) : [],
     range: { student: percentilesOf(plane), reference: null },
-    whole: { student: wholePicture(coarse, ends), reference: null, atFocus: null },
+    whole: { student: lookedAt(coarse, ends).whole, reference: null, atFocus: null },
     ...stateOf(request, plane, relative),
   };
   return { result, plane };

@@ -28,7 +28,7 @@ import { rescueOf } from './rescue';
 import { massesApart, type StageAsked, stageResult, type StageResult, swappedParts, unevennessOf } from './stage';
 import type { PaintingResult } from './result';
 import { onCurve, type ValueCurve } from './value-curve';
-import { shareOfFocus, wholePicture } from './whole-picture';
+import { lookedAt, shareOfFocus } from './whole-picture';
 import { withoutFrame } from './without-frame';
 
 export interface PaintingRequest extends Framing {
@@ -142,16 +142,13 @@ function rulesIn(
 }
 
 /** The painting as a whole, beside its reference. */
-function wholeBeside(
-  { coarse, whole: reference, ends }: PaintingReference,
-  laid: LaidPainting,
-): PaintingResult['whole'] {
-  const student = wholePicture(laid.coarse, ends);
+function wholeBeside({ looked, ends }: PaintingReference, laid: LaidPainting): PaintingResult['whole'] {
+  const own = lookedAt(laid.coarse, ends);
   const atFocus = {
-    student: shareOfFocus(laid.coarse, reference.focus.box),
-    reference: shareOfFocus(coarse, student.focus.box),
+    student: shareOfFocus(own, looked.whole.focus.box),
+    reference: shareOfFocus(looked, own.whole.focus.box),
   };
-  return { student, reference, atFocus };
+  return { student: own.whole, reference: looked.whole, atFocus };
 }
 
 /** Named shapes with the colours that they were painted in, where these are known. */

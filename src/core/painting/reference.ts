@@ -12,7 +12,7 @@ import { type FormShape, formShapes } from './form/form-plane';
 import { candidatesOf } from './features';
 import { localContrast } from './local-contrast';
 import type { ShapePlane } from './named-shapes';
-import { type WholePicture, wholePicture } from './whole-picture';
+import { type LookedAt, lookedAt } from './whole-picture';
 import { isDarkAllRound } from './without-frame';
 
 export interface SeenReference {
@@ -47,7 +47,7 @@ export interface PaintingReference extends Omit<SeenReference, 'colours' | 'open
   readonly darkAllRound: boolean;
   readonly percentiles: Percentiles;
   /** The target as a whole. */
-  readonly whole: WholePicture;
+  readonly looked: LookedAt;
   /** All but the lightest and the darkest hundredth of the target lie between these. */
   readonly ends: Ends;
 }
@@ -112,6 +112,6 @@ export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingRefe
     darkAllRound: isDarkAllRound(coarse),
     percentiles: percentilesOf(lightness),
     ends,
-    whole: wholePicture(coarse, ends),
+    looked: lookedAt(coarse, ends),
   };
 }

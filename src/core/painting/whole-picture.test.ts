@@ -1,7 +1,8 @@
 /** A picture as a whole: how its values are spread, where lights and darks lie, where the eye goes first. */
 import type { Plane } from '../raster/between';
-import { shareOfFocus, wholePicture } from './whole-picture';
+import { lookedAt, shareOfFocus } from './whole-picture';
 
+const wholePicture = (...of: Parameters<typeof lookedAt>) => lookedAt(...of).whole;
 const [WIDTH, HEIGHT] = [160, 120];
 const ENDS = { light: 96, dark: 20 };
 
@@ -43,9 +44,10 @@ test('the eye goes to where light and dark meet most sharply, and what is not kn
   const picture = plane((x, y) =>
     inBox(x, y, [0.7, 0.2, 0.8, 0.3]) ? 95 : inBox(x, y, [0.1, 0.6, 0.3, 0.9]) ? 70 : x > 0.97 ? NaN : 30,
   );
-  const { focus } = wholePicture(picture, ENDS);
+  const looked = lookedAt(picture, ENDS);
+  const { focus } = looked.whole;
   expect(focus.contrast).toBeGreaterThan(55);
   expect(focus.box.x + focus.box.width / 2).toBeCloseTo(0.75, 1);
-  expect(shareOfFocus(picture, focus.box)).toBeCloseTo(1, 1);
-  expect(shareOfFocus(picture, { x: 0.1, y: 0.58, width: 0.05, height: 0.05 })).toBeLessThan(0.7);
+  expect(shareOfFocus(looked, focus.box)).toBeCloseTo(1, 1);
+  expect(shareOfFocus(looked, { x: 0.1, y: 0.58, width: 0.05, height: 0.05 })).toBeLessThan(0.7);
 });

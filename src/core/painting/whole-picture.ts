@@ -103,25 +103,19 @@ function extremes(
   return out;
 }
 
-/** How far the lightest and the darkest lie apart near each place, L*. */
-export function contrastNear(plane: Plane): Float32Array {
-  const { width, height, data } = squinted(plane);
-  const reach = Math.max(1, Math.round((MEET * width) / 2));
+/** How far the lightest and the darkest lie apart near each place of a squinted picture, L*. */
+function contrastNear({ width, height, data }: Plane): Float32Array {
+  const reach = reachOf(width);
   const most = (sign: 1 | -1) =>
     extremes(extremes(data, height, width, 1, width, reach, sign), width, height, width, 1, reach, sign);
   const [light, dark] = [most(1), most(-1)];
   return light.map((l, i) => l - (dark[i] as number));
 }
 
-function focusOf(plane: Plane): WholePicture['focus'] {
-  const near = contrastNear(plane);
-  const contrast = near.reduce((m, c) => Math.max(m, c), 0);
-  const at = near.indexOf(contrast);
-  return { box: boxAbout(at, plane), contrast };
-}
+const reachOf = (width: number): number => Math.max(1, Math.round((MEET * width) / 2));
 
 function boxAbout(i: number, { width, height }: Plane): ShareBox {
-  const half = Math.max(1, Math.round((MEET * width) / 2));
+  const half = reachOf(width);
   const [x, y] = [i % width, Math.floor(i / width)];
   const around = [
     Math.max(0, x - half),
@@ -132,8 +126,14 @@ function boxAbout(i: number, { width, height }: Plane): ShareBox {
   return shareBox(around, { width, height });
 }
 
+/** A picture as a whole, and how sharply light and dark meet near each of its places. */
+export interface LookedAt {
+  readonly whole: WholePicture;
+  readonly near: Plane;
+}
+
 /** A plane of L* as a whole; what is NaN in it is not known. `ends` are those that its thirds lie between. */
-export function wholePicture(plane: Plane, { light, dark }: Ends): WholePicture {
+export function lookedAt(plane: Plane, { light, dark }: Ends): LookedAt {
   const known = plane.data.filter((l) => !Number.isNaN(l));
   const third = (light - dark) / 3;
   const shareOf = (of: (l: number) => boolean) => known.filter(of).length / Math.max(1, known.length);
@@ -145,22 +145,27 @@ export function wholePicture(plane: Plane, { light, dark }: Ends): WholePicture 
     );
   const [isLight, isDark] = [(l: number) => l >= light - third, (l: number) => l <= dark + third];
   const thirds = { light: shareOf(isLight), dark: shareOf(isDark) };
+  const near = { ...soft, data: contrastNear(soft) };
+  const contrast = largestOf(near);
   return {
-    curve: quantiles(known, CURVE),
-    thirds: { ...thirds, middle: Math.max(0, 1 - thirds.light - thirds.dark) },
-    lights: masked(isLight),
-    darks: masked(isDark),
-    focus: focusOf(plane),
+    near,
+    whole: {
+      curve: quantiles(known, CURVE),
+      thirds: { ...thirds, middle: Math.max(0, 1 - thirds.light - thirds.dark) },
+      lights: masked(isLight),
+      darks: masked(isDark),
+      focus: { box: boxAbout(near.data.indexOf(contrast), near), contrast },
+    },
   };
 }
 
-/** How much of a plane's largest contrast there is inside a box. */
-export function shareOfFocus(plane: Plane, { x, y, width, height }: ShareBox): number {
-  const near = contrastNear(plane);
-  const most = near.reduce((m, c) => Math.max(m, c), 0);
+const largestOf = ({ data }: Plane): number => data.reduce((m, c) => Math.max(m, c), 0);
+
+/** How much of a picture's largest contrast there is inside a box of it, 0 to 1. */
+export function shareOfFocus({ near, whole }: LookedAt, { x, y, width, height }: ShareBox): number {
   let here = 0;
-  for (let row = Math.floor(y * plane.height); row < (y + height) * plane.height; row++)
-    for (let column = Math.floor(x * plane.width); column < (x + width) * plane.width; column++)
-      here = Math.max(here, near[row * plane.width + column] ?? 0);
-  return here / Math.max(1e-6, most);
+  for (let row = Math.floor(y * near.height); row < (y + height) * near.height; row++)
+    for (let column = Math.floor(x * near.width); column < (x + width) * near.width; column++)
+      here = Math.max(here, near.data[row * near.width + column] ?? 0);
+  return here / Math.max(1e-6, whole.focus.contrast);
 }
