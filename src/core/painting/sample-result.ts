@@ -68,3 +68,15 @@ export const sampleFeature = (
   slant: 0,
   ...more,
 });
+
+/** A whole that paints its dark and its light end, which should be at 24 and 96, as it says. */
+export const sampleCurve = (dark: number, light: number) => ({
+  overall: {
+    curve: [
+      { target: 24, painted: dark },
+      { target: 96, painted: light },
+    ],
+    offset: (dark + light - 120) / 2,
+    contrast: (light - dark) / 72,
+  },
+});

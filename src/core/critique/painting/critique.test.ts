@@ -2,7 +2,7 @@
 import { SAMPLE_CAPTURE } from '../../capture/sample-capture';
 import type { PaintingResult } from '../../painting/result';
 import { FORM_CODES } from '../../painting/form/codes';
-import { sampleFeature, samplePainting, sampleRegion } from '../../painting/sample-result';
+import { sampleCurve, sampleFeature, samplePainting, sampleRegion } from '../../painting/sample-result';
 import { stageResult } from '../../painting/stage';
 import { findingSchema } from '../finding';
 import { critiquePainting } from './critique';
@@ -13,17 +13,6 @@ const fixes = (more: Partial<PaintingResult>) => critique(more).filter((f) => f.
 const sits = (more: Partial<NonNullable<PaintingResult['registration']>>) => ({
   registration: { shift: { x: 0, y: 0 }, scale: { x: 1, y: 1 }, rotation: 0, shear: 0, ...more },
 });
-const curve = (dark: number, light: number) => ({
-  overall: {
-    curve: [
-      { target: 24, painted: dark },
-      { target: 96, painted: light },
-    ],
-    offset: (dark + light - 120) / 2,
-    contrast: (light - dark) / 72,
-  },
-});
-
 test('a good one is praised for what it measured, and nothing is to be mended', () => {
   const findings = critique();
   expect(findings.map((f) => [f.kind, f.code])).toEqual([
@@ -71,24 +60,24 @@ test('what the exercise allows is not told, and a stricter one tells it', () => 
 });
 
 test.each([
-  [curve(38, 96), 'range_short', 'most of all the darks are not dark enough'],
-  [curve(24, 80), 'range_short', 'most of all the lights are not light enough'],
-  [curve(10, 102), 'range_stretched', 'further apart'],
-  [curve(32, 103), 'all_lighter', 'a little lighter than it should be'],
-  [curve(4, 76), 'all_darker', 'far darker than it should be'],
+  [sampleCurve(38, 96), 'range_short', 'most of all the darks are not dark enough'],
+  [sampleCurve(24, 80), 'range_short', 'most of all the lights are not light enough'],
+  [sampleCurve(10, 102), 'range_stretched', 'further apart'],
+  [sampleCurve(32, 103), 'all_lighter', 'a little lighter than it should be'],
+  [sampleCurve(4, 76), 'all_darker', 'far darker than it should be'],
 ])('the whole is told once (%#): %s', (more, code, words) => {
   const told = fixes(more).find((f) => f.code === code);
   expect(told?.say).toContain(words);
 });
 
 test('one end that gives way is told as that, and not as a whole that is too light', () => {
-  expect(fixes(curve(38, 96)).map((f) => f.code)).toEqual(['range_short']);
-  expect(fixes(curve(34, 104)).map((f) => f.code)).toEqual(['all_lighter']);
+  expect(fixes(sampleCurve(38, 96)).map((f) => f.code)).toEqual(['range_short']);
+  expect(fixes(sampleCurve(34, 104)).map((f) => f.code)).toEqual(['all_lighter']);
 });
 
 test('between marked corners nothing is said of ends, range or how light the whole is', () => {
   const capture = { ...SAMPLE_CAPTURE, mode: 'relative' as const, target: 'corners' as const };
-  for (const more of [curve(40, 80), curve(40, 110), curve(4, 76), curve(24, 96)])
+  for (const more of [sampleCurve(40, 80), sampleCurve(40, 110), sampleCurve(4, 76), sampleCurve(24, 96)])
     expect(critique({ ...more, capture }).map((f) => f.code)).toEqual(['drawing_holds', 'values_hold']);
 });
 
@@ -159,7 +148,7 @@ test('what was not accepted, or not laid on its reference, has nothing said of i
 
 test('said to a student there are no percentages, codes or paths of names', () => {
   const all = [
-    ...fixes({ regions: [sampleRegion(1, { shape: 'jug > lit side' }), sampleRegion(-3)], ...curve(34, 84) }),
+    ...fixes({ regions: [sampleRegion(1, { shape: 'jug > lit side' }), sampleRegion(-3)], ...sampleCurve(34, 84) }),
     ...fixes({
       displacements: [sampleFeature({ dx: 0.04, width: 1.3, name: 'jug > handle' })],
       ...sits({ rotation: 3 }),

@@ -1,24 +1,13 @@
 /** What is said of a painting as a whole, and of what became of an old one. */
 import { SAMPLE_CAPTURE } from '../../capture/sample-capture';
 import type { PaintingResult } from '../../painting/result';
-import { samplePainting } from '../../painting/sample-result';
+import { sampleCurve, samplePainting } from '../../painting/sample-result';
 import { stageResult } from '../../painting/stage';
 import { critiquePainting } from './critique';
 
 const TOLERANCE = 0.5;
 const critique = (more?: Partial<PaintingResult>) => critiquePainting(samplePainting(more), TOLERANCE);
 const fixes = (more: Partial<PaintingResult>) => critique(more).filter((f) => f.kind === 'fix');
-
-const curve = (dark: number, light: number) => ({
-  overall: {
-    curve: [
-      { target: 24, painted: dark },
-      { target: 96, painted: light },
-    ],
-    offset: (dark + light - 120) / 2,
-    contrast: (light - dark) / 72,
-  },
-});
 
 const asWhole = (middle: number, more: Partial<NonNullable<PaintingResult['whole']>['student']> = {}) => ({
   curve: Array.from({ length: 21 }, (_, k) => 20 + 3.8 * k),
@@ -43,7 +32,7 @@ const codesOf = (more: Partial<PaintingResult>) => fixes(more).map((f) => f.code
 test('a picture of middle greys is told against its reference, and not where its short range says it already', () => {
   const crowded = wholeOf(asWhole(0.7), asWhole(0.4));
   expect(codesOf(crowded)).toEqual(['middle_crowded']);
-  expect(codesOf({ ...crowded, ...curve(40, 80) })).toEqual(['range_short']);
+  expect(codesOf({ ...crowded, ...sampleCurve(40, 80) })).toEqual(['range_short']);
   expect(codesOf(wholeOf(asWhole(0.5), asWhole(0.4)))).toEqual([]);
   // Between marked corners a camera's own curve moves the middle.
   expect(codesOf({ ...crowded, capture: { ...SAMPLE_CAPTURE, mode: 'relative' } })).toEqual([]);
