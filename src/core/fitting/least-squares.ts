@@ -40,8 +40,8 @@ function costOf(r: Float64Array, softScale: number, robustCount: number): number
     const v = r[i] as number;
     if (i >= robustCount) cost += v * v;
     else {
-      const z = (v / softScale) ** 2;
-      cost += 2 * softScale * softScale * (Math.sqrt(1 + z) - 1);
+      const z = v / softScale;
+      cost += 2 * softScale * softScale * (Math.sqrt(1 + z * z) - 1);
     }
   }
   return cost;
@@ -98,7 +98,9 @@ export function leastSquares(problem: LeastSquaresProblem): LeastSquaresFit {
   let cost = costOf(r, softScale, robustCount);
   let lambda = 1e-3;
   const jacobian = Array.from({ length: n }, () => new Float64Array(m));
-  const trial = new Float64Array(m);
+  const weighted = Array.from({ length: n }, () => new Float64Array(m));
+  const weight = new Float64Array(m).fill(1);
+  let trial = new Float64Array(m);
   let iteration = 0;
   for (; iteration < problem.maxIterations; iteration++) {
     if (problem.differentiate) problem.differentiate(p, jacobian);
@@ -111,9 +113,14 @@ export function leastSquares(problem: LeastSquaresProblem): LeastSquaresFit {
         const column = jacobian[k] as Float64Array;
         for (let i = 0; i < m; i++) column[i] = ((trial[i] as number) - (r[i] as number)) / step;
       }
-    const weight = new Float64Array(m).fill(1);
-    for (let i = 0; i < robustCount; i++) weight[i] = 1 / Math.sqrt(1 + ((r[i] as number) / softScale) ** 2);
-    const weighted = jacobian.map((column) => column.map((v, i) => v * (weight[i] as number)));
+    for (let i = 0; i < robustCount; i++) {
+      const z = (r[i] as number) / softScale;
+      weight[i] = 1 / Math.sqrt(1 + z * z);
+    }
+    for (let k = 0; k < n; k++) {
+      const [from, to] = [jacobian[k] as Float64Array, weighted[k] as Float64Array];
+      for (let i = 0; i < m; i++) to[i] = (from[i] as number) * (weight[i] as number);
+    }
     const normal = innerProducts(weighted, jacobian);
     const gradient = Matrix.columnVector(weighted.map((column) => -dot(column, r)));
     let improved = false;
@@ -128,7 +135,7 @@ export function leastSquares(problem: LeastSquaresProblem): LeastSquaresFit {
       if (Number.isFinite(nextCost) && nextCost < cost) {
         relative = (cost - nextCost) / Math.max(cost, 1e-30);
         p = next;
-        r = Float64Array.from(trial);
+        [r, trial] = [trial, r];
         cost = nextCost;
         lambda = Math.max(1e-9, lambda / 6);
         improved = true;

@@ -1,7 +1,7 @@
 /** How the whole of a painting sits on its reference: looked for roughly first, then finer and finer. */
 import { median } from '../fitting/quantile';
 import { between, type Plane, shrunk } from '../raster/between';
-import { type Affine, AS_IT_IS, placed } from './affine';
+import { type Affine, AS_IT_IS } from './affine';
 import { align, type Places, sloped } from './align';
 import { localContrast } from './local-contrast';
 
@@ -13,9 +13,9 @@ const ROUGH_BLUR = 0.7;
  * flat ones say nothing of where they are), and how often what is trusted is told anew.
  */
 const FINER = [
-  { across: 96, most: 4000, rounds: 3 },
-  { across: 192, most: 6000, rounds: 3 },
-  { across: 384, most: 12_000, rounds: 3 },
+  { across: 96, most: 4000, rounds: 3, iterations: 4 },
+  { across: 192, most: 6000, rounds: 2, iterations: 4 },
+  { across: 384, most: 12_000, rounds: 2, iterations: 4 },
 ] as const;
 
 /** What people do is near to nothing: shifts in widths, stretches, turns in radians, as starts to try. */
@@ -66,24 +66,22 @@ const SQUARES = 14;
  * something else, is off in all of its square, and says nothing of the whole.
  */
 function trusted({ x, y, value }: Places, painting: Plane, map: Affine): Float64Array {
-  const squareOf = (k: number) =>
-    Math.floor(((y[k] as number) + 1) * SQUARES) * 2 * SQUARES + Math.floor(((x[k] as number) + 0.5) * SQUARES);
-  const sums = new Map<number, { off: number; all: number }>();
+  const [a, b, tx, c, d, ty] = map;
+  const squares = new Int32Array(value.length);
+  const [off, all] = [new Float64Array(4 * SQUARES * SQUARES), new Float64Array(4 * SQUARES * SQUARES)];
   for (let k = 0; k < value.length; k++) {
-    const [u, v] = placed(map, x[k] as number, y[k] as number);
-    const p = between(painting, (u + 0.5) * painting.width, v * painting.width + painting.height / 2);
-    const r = value[k] as number;
-    const own = sums.get(squareOf(k)) ?? { off: 0, all: 0 };
-    own.off += (p - r) ** 2;
-    own.all += p * p + r * r;
-    sums.set(squareOf(k), own);
+    const [px, py] = [x[k] as number, y[k] as number];
+    const square = Math.floor((py + 1) * SQUARES) * 2 * SQUARES + Math.floor((px + 0.5) * SQUARES);
+    const u = (a * px + b * py + tx + 0.5) * painting.width;
+    const v = (c * px + d * py + ty) * painting.width + painting.height / 2;
+    const [p, r] = [between(painting, u, v), value[k] as number];
+    squares[k] = square;
+    off[square] = (off[square] as number) + (p - r) ** 2;
+    all[square] = (all[square] as number) + p * p + r * r;
   }
-  const share = ({ off, all }: { off: number; all: number }) => off / Math.max(1e-9, all);
-  const usual = Math.max(LEAST_OFF, median([...sums.values()].map(share)));
-  return Float64Array.from(value, (_, k) => {
-    const own = sums.get(squareOf(k));
-    return own ? 1 / (1 + (share(own) / usual) ** 2) : 0;
-  });
+  const share = off.map((o, s) => o / Math.max(1e-9, all[s] as number));
+  const usual = Math.max(LEAST_OFF, median(share.filter((_, s) => (all[s] as number) > 0)));
+  return Float64Array.from(squares, (s) => 1 / (1 + ((share[s] as number) / usual) ** 2));
 }
 
 /** Squares that are off by no more than this share of their contrast are as good as any. */
@@ -168,12 +166,12 @@ export function alignWhole(reference: SizedReference, painting: Plane): AlignedW
   const paintings = sizesOf(painting);
   const roughPainting = roughContrast(paintings[0]);
   let { map } = roughMap(reference.rough, roughPainting);
-  for (const [k, { rounds }] of FINER.entries()) {
+  for (const [k, { rounds, iterations }] of FINER.entries()) {
     const places = reference.places[k] as Places;
     const finePainting = sloped(localContrast(paintings[k] as Plane, 1));
     for (let round = 0; round < rounds; round++) {
       const weight = trusted(places, finePainting, map);
-      map = align({ places: { ...places, weight }, painting: finePainting, start: map, reach: REACH });
+      map = align({ places: { ...places, weight }, painting: finePainting, start: map, reach: REACH, iterations });
     }
   }
   return { map, likeness: likeness(reference.rough, roughPainting, map) };

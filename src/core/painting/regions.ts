@@ -34,18 +34,10 @@ export function regionsOf({ cut, parts }: ReadParts, curve: ValueCurve, toleranc
     while (group.get(r) !== r) r = group.get(r) as number;
     return r;
   };
-  const meet = (i: number, j: number) => {
-    const [a, b] = [partOf[i] as number, partOf[j] as number];
-    if (a === b || !group.has(a) || !group.has(b)) return;
-    const [ra, rb] = [read.get(a)?.residual ?? 0, read.get(b)?.residual ?? 0];
-    if (Math.abs(ra - rb) < ALIKE) group.set(root(a), root(b));
-  };
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      if (x + 1 < width) meet(i, i + 1);
-      if (y + 1 < height) meet(i, i + width);
-    }
+  const touching = neighbours(cut);
+  for (const { id: a, residual } of off)
+    for (const b of touching.get(a) ?? [])
+      if (group.has(b) && Math.abs(residual - (read.get(b)?.residual ?? 0)) < ALIKE) group.set(root(a), root(b));
   const boxes = new Map<number, { x0: number; y0: number; x1: number; y1: number }>();
   for (let i = 0; i < partOf.length; i++) {
     const part = partOf[i] as number;
@@ -81,7 +73,8 @@ export function regionsOf({ cut, parts }: ReadParts, curve: ValueCurve, toleranc
     })
     .filter((r) => r.depth >= LEAST_DEPTH && r.area >= LEAST_AREA)
     .sort((a, b) => b.area - a.area);
-  const meets = borders(cut);
+  const meets = (a: readonly number[], b: readonly number[]) =>
+    a.some((part) => b.some((other) => touching.get(part)?.has(other)));
   return regions
     .filter((region) => !regions.some((other) => isRimOf(region, other, meets)))
     .map(({ depth: _, ...region }) => region);
@@ -104,20 +97,20 @@ function isRimOf(
   );
 }
 
-/** Whether any part of one list touches any of another. */
-function borders({ partOf, width, height }: ReadParts['cut']): (a: readonly number[], b: readonly number[]) => boolean {
+/** Which parts touch each part. */
+function neighbours({ partOf, width, height }: ReadParts['cut']): ReadonlyMap<number, ReadonlySet<number>> {
   const touching = new Map<number, Set<number>>();
   const meet = (a: number, b: number) => {
-    if (a !== b) touching.set(a, (touching.get(a) ?? new Set()).add(b));
+    if (a === b) return;
+    touching.set(a, (touching.get(a) ?? new Set()).add(b));
+    touching.set(b, (touching.get(b) ?? new Set()).add(a));
   };
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const i = y * width + x;
       const own = partOf[i] as number;
-      for (const j of [x + 1 < width ? i + 1 : i, y + 1 < height ? i + width : i]) {
-        meet(own, partOf[j] as number);
-        meet(partOf[j] as number, own);
-      }
+      if (x + 1 < width) meet(own, partOf[i + 1] as number);
+      if (y + 1 < height) meet(own, partOf[i + width] as number);
     }
-  return (a, b) => a.some((part) => b.some((other) => touching.get(part)?.has(other)));
+  return touching;
 }

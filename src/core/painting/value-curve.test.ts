@@ -23,7 +23,16 @@ test('a fourth of the parts mistaken by twelve hardly moves it', () => {
       const curve = valueCurve(painted((t) => t + (off.includes(t) ? by : 0)));
       for (const t of targets) expect(Math.abs(onCurve(curve, t) - t)).toBeLessThan(3);
     }),
+    { numRuns: 300 },
   );
+});
+
+test('all of its darks, or of its lights, mistaken alike are those parts, and no curve', () => {
+  for (const by of [-12, 12])
+    for (const off of [targets.slice(0, 4), targets.slice(0, 5), targets.slice(-5)]) {
+      const curve = valueCurve(painted((t) => t + (off.includes(t) ? by : 0)));
+      for (const t of targets) expect(Math.abs(onCurve(curve, t) - t)).toBeLessThan(3);
+    }
 });
 
 test('a curve never falls, and beyond its ends it goes on as it came', () => {

@@ -138,11 +138,11 @@ export function lookedAt(plane: Plane, { light, dark }: Ends): LookedAt {
   const third = (light - dark) / 3;
   const shareOf = (of: (l: number) => boolean) => known.filter(of).length / Math.max(1, known.length);
   const soft = squinted(plane);
-  const masked = (of: (l: number) => boolean) =>
-    patternOf(
-      soft,
-      Uint8Array.from(soft.data, (l) => (of(l) ? 1 : 0)),
-    );
+  const masked = (of: (l: number) => boolean) => {
+    const mask = new Uint8Array(soft.data.length);
+    for (let i = 0; i < mask.length; i++) mask[i] = of(soft.data[i] as number) ? 1 : 0;
+    return patternOf(soft, mask);
+  };
   const [isLight, isDark] = [(l: number) => l >= light - third, (l: number) => l <= dark + third];
   const thirds = { light: shareOf(isLight), dark: shareOf(isDark) };
   const near = { ...soft, data: contrastNear(soft) };
