@@ -15,6 +15,7 @@ import { benchCameras } from './painting/cameras';
 import { benchColours } from './painting/colours';
 import { benchFoundBySize } from './painting/found-by-size';
 import { benchForm } from './painting/form';
+import { benchModelling } from './painting/modelling';
 import { benchNotThis } from './painting/not-this';
 import { benchPainting } from './painting/painting';
 import { benchStates } from './painting/states';
@@ -76,6 +77,11 @@ if (wanted('small-faults'))
   kept.push([
     'small faults of paintings',
     await benchSmallFaults(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
+  ]);
+if (wanted('modelling'))
+  kept.push([
+    'gradients and contrasts',
+    await benchModelling(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
   ]);
 if (wanted('found-by-size')) await benchFoundBySize(seed, Math.max(4, rounds), Number(values.megapixels));
 if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);

@@ -20,6 +20,7 @@ import { decodePhoto } from '@/workers/decoding/decode';
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import { blankFor, targetOf } from '../notan-stage';
+import { plannedModelling } from './modelling-faults';
 import { type MovedPart, movedParts } from './moved-parts';
 import { type Reference, referenceOf } from './references';
 import { type PlantedAccent, plannedAccents, plannedExtents } from './small-faults';
@@ -37,8 +38,8 @@ export interface PaintingTrial {
   readonly mistaken: number;
   /** Whether a thing is moved. */
   readonly moved: boolean;
-  /** Whether small faults are planted too: in its lines, or in how far its shapes reach. */
-  readonly small?: 'accents' | 'extents';
+  /** Whether small faults are planted too: in its lines, in how far its shapes reach, or between values. */
+  readonly small?: 'accents' | 'extents' | 'modelling';
   /** How far the thing is moved, widths, where that is said; and how many times as large small faults are as is usual. */
   readonly far?: number;
   readonly size?: number;
@@ -79,6 +80,12 @@ export interface PaintingOutcome {
     readonly planted: readonly { readonly name: string; readonly kind: string; readonly by: number }[];
     readonly told: PaintingResult['extents'];
   };
+  /** What every shape's gradient is off by from side to side, L*, and pairs that stand out of each other by so much more. */
+  readonly modelled: {
+    readonly gradients: readonly { readonly name: string; readonly by: number }[];
+    readonly pairs: readonly { readonly names: readonly [string, string]; readonly by: number }[];
+  };
+  readonly contrasts: PaintingResult['contrasts'];
   /** Lightness that 5, 50 and 95 percent lie below: as read less as painted. */
   readonly range: readonly number[];
   readonly milliseconds: number;
@@ -227,7 +234,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const chosen = own.fork('shapes');
   // Never so many that nobody could say which of them are mistaken.
   let left = 0.3;
-  const mistaken = new Map(
+  const mistaken = new Map<number, number>(
     trial.mistaken === 0
       ? []
       : named.flatMap(({ shape, area }) => {
@@ -242,6 +249,8 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const squeezed = (l: number) => low + ((of(l) - ends.dark) / (ends.light - ends.dark)) * (high - low);
   const lines = trial.small === 'accents' ? plannedAccents(reference, own.fork('lines'), trial.size) : null;
   const reaches = trial.small === 'extents' ? plannedExtents(reference, named, own.fork('reaches'), trial.size) : null;
+  const modelled = trial.small === 'modelling' ? plannedModelling(reference, named, of, own.fork('modelled')) : null;
+  modelled?.mistaken.forEach((by, shape) => mistaken.set(shape, by));
   const plane = { width: SHARPER * width, height: SHARPER * height };
   const plain = { width, height, data: lightness };
   const sharper = Float32Array.from({ length: plane.width * plane.height }, (_, i) =>
@@ -252,7 +261,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const { surface, canvas } = paintPicture(
     blank.surface,
     blank.frame,
-    await seenFor(trial, reference, own.fork('seen')),
+    { ...(await seenFor(trial, reference, own.fork('seen'))), ...(modelled && { lightness: modelled.lightness }) },
     {
       whole,
       moves: move ? [move] : [],
@@ -316,6 +325,11 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       planted: reaches?.planted.map(({ shape, ...how }) => ({ ...how, name: nameOf(shape) })) ?? [],
       told: result.extents,
     },
+    modelled: {
+      gradients: [...(modelled?.gradients ?? [])].map(([shape, by]) => ({ name: nameOf(shape), by })),
+      pairs: (modelled?.pairs ?? []).map(({ shapes: [a, b], by }) => ({ names: [nameOf(a), nameOf(b)], by })),
+    },
+    contrasts: result.contrasts,
     range: student ? [student.p5 - at(0.05), student.p50 - at(0.5), student.p95 - at(0.95)] : [],
     milliseconds: performance.now() - began,
   };

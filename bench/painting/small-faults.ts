@@ -101,7 +101,7 @@ export interface PlannedExtents {
 const LEAST = { long: 0.07, wide: 0.035 } as const;
 
 /** How many places of one shape touch the other. */
-function touching({ shapeOf, width }: SeenPicture, a: number, b: number): number {
+export function touching({ shapeOf, width }: SeenPicture, a: number, b: number): number {
   let n = 0;
   shapeOf.forEach((s, i) => {
     if (s === a && [1, -1, width, -width].some((k) => shapeOf[i + k] === b)) n++;

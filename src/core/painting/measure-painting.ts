@@ -13,10 +13,12 @@ import { accentsOf, curvedLines, lined } from './accents';
 import { type Affine, AS_IT_IS, registrationOf } from './affine';
 import { gapsBetween } from './anchor';
 import { colourPass } from './colour-pass';
+import { contrastsOf } from './contrasts';
 import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
 import { extentsOf } from './extents';
 import { rimsOf } from './features';
+import type { FormPlane } from './form/form-plane';
 import { brokenRules } from './form/rules';
 import { type LaidPainting, layPainting } from './lay-painting';
 import { nameOfPlaces, readShapes } from './named-shapes';
@@ -118,18 +120,28 @@ function regionsIn(
 const edgesIn = ({ coarse, shapes, numbers, lines }: PaintingReference, { fine }: LaidPainting): EdgeStretch[] =>
   shapes ? edgeStretches({ width: coarse.width, height: coarse.height, numbers }, lines, fine, SMOOTH) : [];
 
+/** What was wanted and what was painted on the same places, with the shapes that have a name there. */
+const formPlaneOf = ({ coarse, numbers, named }: PaintingReference, laid: LaidPainting): FormPlane => ({
+  width: coarse.width,
+  height: coarse.height,
+  numbers,
+  wanted: coarse.data,
+  painted: laid.coarse.data,
+  shapes: named,
+});
+
 /** Rules of form that are broken; `lightest` is that of the exercise, null where nothing is known of light and dark. */
 function rulesIn(
-  { coarse, shapes, numbers, named }: PaintingReference,
-  { coarse: painted }: LaidPainting,
+  reference: PaintingReference,
+  laid: LaidPainting,
   edges: readonly EdgeStretch[],
   { step, ruleWins, lightest }: Pick<PaintingRequest, 'step' | 'ruleWins'> & { readonly lightest: number | null },
 ): PaintingResult['rules'] {
+  const { shapes } = reference;
   if (!shapes) return [];
-  const { width, height } = coarse;
   return withIds(
     brokenRules({
-      plane: { width, height, numbers, wanted: coarse.data, painted: painted.data, shapes: named },
+      plane: formPlaneOf(reference, laid),
       step,
       lights: shapes.lights,
       ruleWins,
@@ -241,6 +253,11 @@ export async function measurePainting(
         readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm),
         reference,
         colours,
+      ),
+      contrasts: contrastsOf(
+        formPlaneOf(reference, laid),
+        (t) => onCurve(curve, t),
+        colours && reference.colours && { wanted: reference.colours, painted: colours },
       ),
       colour: colours && reference.colours && colourPass(reference.colours, colours, reference),
       rules: rulesIn(reference, laid, edges, { ...request, lightest: read.relative ? null : request.lightest }),

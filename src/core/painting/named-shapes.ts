@@ -3,6 +3,7 @@ import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { onGrid } from '../raster/on-grid';
 import { depthsOf } from '../raster/zone';
+import { shapeGradient } from './gradients';
 import type { MaterialSeen } from '../tones/mass';
 import type { FormPart } from './form-parts';
 import type { PaintingResult } from './result';
@@ -72,7 +73,8 @@ export function readShapes(
     if (!around) return [];
     const box = shareBox(around, target);
     let [n, wanted, became] = [0, 0, 0];
-    for (const i of insideOf(places, target)) {
+    const inside = insideOf(places, target);
+    for (const i of inside) {
       const l = painted.data[i] as number;
       if (Number.isNaN(l)) continue;
       n++;
@@ -80,10 +82,11 @@ export function readShapes(
       became += l;
     }
     const own = { name, part, a: null, b: null, box, area: places.length / target.data.length, edgeMm: edgeMm(k + 1) };
-    if (n === 0)
-      return [{ ...own, lightness: null, target: meanOver(target, places), deltaLightness: null, residual: null }];
+    const unread = { lightness: null, deltaLightness: null, residual: null, gradient: null };
+    if (n === 0) return [{ ...own, ...unread, target: meanOver(target, places) }];
     const [t, l] = [wanted / n, became / n];
-    return [{ ...own, lightness: l, target: t, deltaLightness: l - t, residual: l - onCurve(t) }];
+    const gradient = shapeGradient(inside, target, painted, onCurve);
+    return [{ ...own, lightness: l, target: t, deltaLightness: l - t, residual: l - onCurve(t), gradient }];
   });
 }
 

@@ -84,6 +84,7 @@ export const nothingRead = (
   accents: [],
   extents: [],
   shapes: [],
+  contrasts: [],
   rules: [],
   range: null,
   whole: null,

@@ -18,6 +18,9 @@ export const PAINTING_RESULT_VERSION = 1;
 const lightness = z.number();
 const percentiles = z.object({ p5: lightness, p50: lightness, p95: lightness });
 
+const gradient = z.object({ x: z.number(), y: z.number() });
+const besideWanted = z.object({ wanted: z.number(), painted: z.number() });
+
 export const paintingResultSchema = z.object({
   version: z.literal(PAINTING_RESULT_VERSION),
   kind: z.literal('painting'),
@@ -126,8 +129,33 @@ export const paintingResultSchema = z.object({
       b: z.number().nullable().default(null),
       /** How soft its edges are, from 10 to 90 percent of the change across them; null where that is not known. */
       edgeMm: z.number().nullable().default(null),
+      /** How its value goes over from one side to the other (L* a width), and what that makes across it; null where that is not known. */
+      gradient: z
+        .object({
+          wanted: gradient,
+          painted: gradient,
+          across: z.object({ wanted: z.number(), painted: z.number(), off: z.number() }),
+        })
+        .nullable()
+        .default(null),
     }),
   ),
+  /**
+   * How named shapes that meet stand out of each other, first less second, as wanted and as painted: L*, chroma, and the
+   * difference of hue as CIE 1976 has it. Chroma and hue are null where colours were not asked for.
+   */
+  contrasts: z
+    .array(
+      z.object({
+        id: z.string(),
+        between: z.tuple([z.string(), z.string()]),
+        box: shareBoxSchema,
+        lightness: besideWanted,
+        chroma: besideWanted.nullable(),
+        hue: besideWanted.nullable(),
+      }),
+    )
+    .default([]),
   /** Rules of form that it breaks and its reference does not, unless the rules win. */
   rules: z
     .array(

@@ -27,6 +27,7 @@ export const samplePainting = (more: Partial<PaintingResult> = {}): PaintingResu
   accents: [],
   extents: [],
   shapes: [],
+  contrasts: [],
   rules: [],
   range: { student: { p5: 26, p50: 60, p95: 94 }, reference: { p5: 20, p50: 58, p95: 96 } },
   whole: null,
@@ -79,4 +80,24 @@ export const sampleCurve = (dark: number, light: number) => ({
     offset: (dark + light - 120) / 2,
     contrast: (light - dark) / 72,
   },
+});
+
+/** A named shape that is as light as it should be; `more` says how it is not. */
+export const sampleShape = (
+  name: string,
+  more: Partial<PaintingResult['shapes'][number]> = {},
+): PaintingResult['shapes'][number] => ({
+  name,
+  box: BOX,
+  area: 0.04,
+  lightness: 60,
+  target: 60,
+  deltaLightness: 0,
+  residual: 0,
+  part: null,
+  a: null,
+  b: null,
+  edgeMm: null,
+  gradient: null,
+  ...more,
 });

@@ -4,7 +4,7 @@ import { draftOf } from '@/core/kinds/draft';
 import { defaultTerms, labelsOf } from '@/core/kinds/table';
 import { measureGaps, targetsFor } from '@/core/scale/flags';
 import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
-import { samplePainting, sampleRegion } from '@/core/painting/sample-result';
+import { samplePainting, sampleRegion, sampleShape } from '@/core/painting/sample-result';
 import { jest } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { TableProps } from './table-props';
@@ -93,19 +93,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
   const result = samplePainting({
     regions: [sampleRegion(2, { shape: 'jug > lit side' })],
     shapes: [
-      {
-        name: 'jug > lit side',
-        box: sampleRegion(1).box,
-        area: 0.1,
-        lightness: 70,
-        target: 52,
-        deltaLightness: 18,
-        residual: 18,
-        edgeMm: null,
-        a: null,
-        b: null,
-        part: null,
-      },
+      sampleShape('jug > lit side', { area: 0.1, lightness: 70, target: 52, deltaLightness: 18, residual: 18 }),
     ],
   });
   const painting = { kind: 'painting' as const, result, against: null };

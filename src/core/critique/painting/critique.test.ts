@@ -2,7 +2,7 @@
 import { SAMPLE_CAPTURE } from '../../capture/sample-capture';
 import type { PaintingResult } from '../../painting/result';
 import { FORM_CODES } from '../../painting/form/codes';
-import { sampleCurve, sampleFeature, samplePainting, sampleRegion } from '../../painting/sample-result';
+import { sampleCurve, sampleFeature, samplePainting, sampleRegion, sampleShape } from '../../painting/sample-result';
 import { stageResult } from '../../painting/stage';
 import { findingSchema } from '../finding';
 import { critiquePainting } from './critique';
@@ -211,22 +211,14 @@ test('greys that changed places are told by where they lie, and a glaze by what 
 });
 
 test('from life the masses are praised where their form holds, and told where it does not', () => {
-  const shape = {
-    box: { x: 0, y: 0, width: 0.5, height: 0.5 },
-    area: 0.25,
-    lightness: 60,
-    edgeMm: null,
-    a: null,
-    b: null,
-  };
-  const of = { ...shape, target: null, deltaLightness: null, residual: null };
+  const alone = { target: null, deltaLightness: null, residual: null };
   const life = {
     fromLife: true,
     registration: null,
     overall: null,
     shapes: [
-      { ...of, name: 'jug > lit side', part: 'lit' as const },
-      { ...of, name: 'jug > shadow', part: 'shadow' as const },
+      sampleShape('jug > lit side', { ...alone, part: 'lit' }),
+      sampleShape('jug > shadow', { ...alone, part: 'shadow' }),
     ],
   };
   const codes = (more: Partial<PaintingResult>) => critique({ ...life, ...more }).map((f) => f.code);
@@ -241,7 +233,7 @@ test('from life the masses are praised where their form holds, and told where it
       names: ['jug > shadow'],
       value: -4,
       limit: 0,
-      box: of.box,
+      box: BOX,
     },
   ];
   expect(codes({ rules })).toContain('form_broken');

@@ -6,6 +6,7 @@ import { COLOUR_RULES } from './colour-rules';
 import { DRAWING_RULES } from './drawing-rules';
 import type { PaintingFacts, PaintingReading } from './facts';
 import { FORM_RULES } from './form-rules';
+import { MODELLING_RULES } from './modelling-rules';
 import { RESCUE_RULES } from './rescue-rules';
 import { SHAPE_RULES } from './shape-rules';
 import { STAGE_RULES, toldAt } from './stage-rules';
@@ -24,6 +25,7 @@ const RULES: Rules<PaintingReading, PaintingFacts> = {
   ...FORM_RULES,
   ...COLOUR_RULES,
   ...SHAPE_RULES,
+  ...MODELLING_RULES,
   ...drawingRules,
 };
 

@@ -81,6 +81,25 @@ export interface CastFacts {
   readonly tolerance: number;
 }
 
+/** How a shape goes over from light to dark otherwise than it should. */
+export const GRADIENT_FAULTS = ['flat', 'steep', 'uneven', 'turned'] as const;
+export type GradientFault = (typeof GRADIENT_FAULTS)[number];
+
+export interface GradientFacts {
+  readonly shape: MassRead;
+  readonly fault: GradientFault;
+  /** What is amiss from one side of it to the other, steps. */
+  readonly steps: number;
+}
+
+export interface ContrastFacts {
+  readonly contrast: PaintingResult['contrasts'][number];
+  /** How much further apart the two are than they should be, steps: below 0 where they are nearer. */
+  readonly steps: number;
+  /** What sets them apart instead of what should; null where it is as it should be. */
+  readonly instead: 'white' | 'colour' | null;
+}
+
 export interface LineFacts {
   readonly line: LineOff;
 }
@@ -136,6 +155,8 @@ export interface PaintingFacts {
   readonly part_off: PartFacts;
   readonly extent_off: ExtentFacts;
   readonly line_off: LineFacts;
+  readonly gradient_off: GradientFacts;
+  readonly contrast_off: ContrastFacts;
   readonly form_holds: { readonly shapes: number };
   readonly form_broken: FormFacts;
   readonly colours_hold: { readonly parts: number };

@@ -1,5 +1,6 @@
 /** Rules about values: what is wrong with the whole is told once, then what single parts are off by beside it. */
 import { ofShape, PICTURE, type Rule } from '../rule';
+import { gradientsOff } from './modelling-rules';
 import type { OffPart, PaintingFacts, PaintingReading, RangeFacts, WholeFacts } from './facts';
 
 /** Parts told of at the most, the largest. */
@@ -136,13 +137,17 @@ function byShape(regions: readonly OffPart[]): OffPart[] {
 const partOff: PaintingRule<'part_off'> = {
   code: 'part_off',
   kind: 'fix',
-  reads: ({ result: { regions }, step, tolerance }) =>
-    byShape(regions)
+  reads: (reading) => {
+    const { result, step, tolerance } = reading;
+    // Sides of a shape that are off against each other are told as how it goes over from one to the other.
+    const told = new Set<string | null>(gradientsOff(reading).map((g) => g.shape.name));
+    return byShape(result.regions.filter((r) => !told.has(r.shape)))
       .slice(0, MOST_PARTS)
       .map((part) => ({
         subject: ofShape(part.id, part.shape ?? undefined, part.box),
         facts: { part, steps: part.residual / step, tolerance },
-      })),
+      }));
+  },
   tells: ({ steps, tolerance }) => Math.abs(steps) > tolerance,
   weight: ({ part, steps, tolerance }) => (Math.abs(steps) - tolerance) * Math.sqrt(part.area),
   evidence: ({ part, steps }) => ({

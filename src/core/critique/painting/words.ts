@@ -4,6 +4,7 @@ import { inSteps } from '../amounts';
 import { capital, massName, place, whither } from '../naming';
 import type { Catalogue, Register, Words } from '../rule';
 import { COLOUR_WORDS } from './colour-words';
+import { MODELLING_WORDS } from './modelling-words';
 import { WHOLE_WORDS } from './whole-words';
 import { formBroken } from './form-words';
 import type { ExtentFacts, LineFacts, MovedFacts, PaintingFacts, RangeFacts, Sits, Way, WholeFacts } from './facts';
@@ -157,6 +158,7 @@ const STAGE_WORDS = {
 const STUDIO: Catalogue<PaintingFacts, NoNames> = {
   ...STAGE_WORDS,
   ...COLOUR_WORDS,
+  ...MODELLING_WORDS,
   ...WHOLE_WORDS,
   drawing_holds: praise(() => 'The drawing holds: everything sits where the reference has it.'),
   values_hold: praise(() => 'The values hold together: nothing stands out as too light or too dark.'),

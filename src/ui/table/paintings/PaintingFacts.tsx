@@ -2,6 +2,7 @@
 import type { PaintingResult } from '@/core/painting/result';
 import { ReadingsFold } from '../ReadingsFold';
 import { ColourFacts } from './ColourFacts';
+import { ContrastFacts } from './ContrastFacts';
 import { signed } from './signed';
 import { ValueCurve } from './ValueCurve';
 import { WholeFacts } from './WholeFacts';
@@ -48,6 +49,8 @@ export function PaintingFacts({ result, numberUp, coloursAsked }: Props) {
               <th>L*</th>
               <th>wanted</th>
               <th>beside the rest</th>
+              <th>side to side</th>
+              <th>wanted</th>
               <th>edges, mm</th>
             </tr>
           </thead>
@@ -58,12 +61,15 @@ export function PaintingFacts({ result, numberUp, coloursAsked }: Props) {
                 <td>{one(s.lightness)}</td>
                 <td>{one(s.target)}</td>
                 <td>{s.residual === null ? '–' : signed(s.residual)}</td>
+                <td>{one(s.gradient?.across.painted ?? null)}</td>
+                <td>{one(s.gradient?.across.wanted ?? null)}</td>
                 <td>{one(s.edgeMm)}</td>
               </tr>
             ))}
           </tbody>
         </table>
       )}
+      {result.contrasts.length > 0 && <ContrastFacts contrasts={result.contrasts} />}
       {overall && <ValueCurve curve={overall.curve} />}
       {overall && (
         <table className="mt-2 w-full text-right">
