@@ -62,7 +62,7 @@ function massesIn(
         a: lab?.[1] ?? null,
         b: lab?.[2] ?? null,
         edgeMm: edgeMm(number),
-      gradient: null,
+        gradient: null,
       },
     ];
   });
