@@ -83,7 +83,7 @@ export function layPainting(
     return own;
   };
   const lies = laid(twice);
-  const parts = readParts(coarse, lies);
+  const parts = readParts(coarse, lies, reference.shapes ? reference.numbers : undefined);
   const curve = valueCurve(parts.parts, takes);
   const wanted = { ...reference.fine, data: curved(curve, reference.fine.data) };
   const fine = finely(reference, painting, map, astray, wanted.data);

@@ -4,11 +4,8 @@ import type { Framing } from '../capture/open-painting';
 import type { MeasureTools } from '../capture/tools';
 import type { BoxMm } from '../geometry/box';
 import { withIds } from '../geometry/place-ids';
-import type { ShareBox } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
-import { outlineOf } from '../raster/outline';
 import type { Photo } from '../raster/photo';
-import { maskOf, placesOfNumbers } from '../raster/zone';
 import { accentsOf, curvedLines, lined } from './accents';
 import { type Affine, AS_IT_IS, registrationOf } from './affine';
 import { gapsBetween } from './anchor';
@@ -17,15 +14,14 @@ import { contrastsOf } from './contrasts';
 import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
 import { extentsOf } from './extents';
-import { rimsOf } from './features';
 import type { FormPlane } from './form/form-plane';
 import { brokenRules } from './form/rules';
 import { type LaidPainting, layPainting } from './lay-painting';
-import { nameOfPlaces, readShapes } from './named-shapes';
+import { readShapes } from './named-shapes';
+import { partsOff } from './parts-off';
 import { laidOn } from './read-parts';
 import { nothingRead, readPainting, type ReadPainting, SMOOTH } from './read-painting';
 import { type PaintingReference, percentilesOf } from './reference';
-import { regionsOf } from './regions';
 import { rescueOf } from './rescue';
 import { massesApart, type StageAsked, stageResult, type StageResult, swappedParts, unevennessOf } from './stage';
 import type { PaintingResult } from './result';
@@ -55,11 +51,6 @@ export interface PaintingMeasured {
   readonly laid: Plane | null;
 }
 
-/** And what stands further than this has an outline that no part of the painting is judged by. */
-const PLAINLY_ASTRAY = 0.0125;
-/** A region that lies along the outlines of what stands elsewhere by more than this share is told with that. */
-const MOSTLY = 0.5;
-
 /** Middle and contrast of a curve, as a straight line through what it makes of the ends and the middle. */
 function wholeOf(curve: ValueCurve): NonNullable<PaintingResult['overall']> {
   const [first, last] = [curve[0], curve.at(-1)];
@@ -76,44 +67,6 @@ function wholeOf(curve: ValueCurve): NonNullable<PaintingResult['overall']> {
 function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affine {
   const [wide, tall] = [read.widthMm / whole.widthMm, read.heightMm / whole.heightMm];
   return [a * wide, b * wide, tx * wide, c * tall, d * tall, ty * tall];
-}
-
-/** Which places are of some parts, each of which is a list of places. */
-const placesOf = (places: readonly Int32Array[], parts: readonly number[]): Int32Array =>
-  Int32Array.from(parts.flatMap((part) => [...(places[part] as Int32Array)])).sort();
-
-function outlineIn(places: Int32Array, box: ShareBox, grid: Plane): [number, number][][] {
-  const mask = maskOf(places, grid.data.length);
-  return outlineOf((i) => mask[i] === 1, box, grid);
-}
-
-/** How many of some places are marked, as a share. */
-const shareOf = (places: Int32Array, marked: Uint8Array): number =>
-  places.reduce((s, i) => s + (marked[i] as number), 0) / Math.max(1, places.length);
-
-/** Parts that are off beside the rest, but for those that only lie along what stands elsewhere. */
-function regionsIn(
-  { coarse, shapes }: PaintingReference,
-  { astray, map, parts, curve }: LaidPainting,
-  { step, toleranceSteps }: PaintingRequest,
-): PaintingResult['regions'] {
-  const plainly = astray.filter(({ told }) => Math.hypot(told.dx, told.dy) > PLAINLY_ASTRAY);
-  const rims = rimsOf(plainly, map, coarse);
-  const placesOfParts = placesOfNumbers(parts.cut.partOf, 0, parts.cut.count);
-  return withIds(
-    regionsOf(parts, curve, toleranceSteps * step).flatMap(({ parts: own, ...region }) => {
-      const places = placesOf(placesOfParts, own);
-      if (shareOf(places, rims) >= MOSTLY) return [];
-      return [
-        {
-          ...region,
-          shape: shapes && nameOfPlaces(shapes, places, coarse),
-          outline: outlineIn(places, region.box, coarse),
-          deltaSteps: region.deltaLightness / step,
-        },
-      ];
-    }),
-  );
 }
 
 /** How soft edges are, asked only where shapes have names. */
@@ -230,6 +183,7 @@ export async function measurePainting(
     return widths === null || read.relative ? null : widths * paintedOn.widthMm;
   };
   const colours = read.colours && channelsOf(read.colours, (plane) => laid.coarsely(alike(plane)));
+  const shapes = readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm);
   const { width, height } = reference.target;
   const shown = laidOn(painting, map, width, height, 'edge');
   return {
@@ -244,16 +198,12 @@ export async function measurePainting(
       ),
       overall: wholeOf(curve),
       // Two masses have no values inside them yet that could be off.
-      regions: stage?.asks === 'two-masses' ? [] : regionsIn(reference, laid, request),
+      regions: stage?.asks === 'two-masses' ? [] : partsOff(reference, laid, shapes, request),
       displacements,
       gaps: gapsBetween(displacements, reference.target.height / reference.target.width),
       accents: withIds(accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, laid.fine))),
       extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.fine)) : [],
-      shapes: colouredShapes(
-        readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm),
-        reference,
-        colours,
-      ),
+      shapes: colouredShapes(shapes, reference, colours),
       contrasts: contrastsOf(
         formPlaneOf(reference, laid),
         (t) => onCurve(curve, t),

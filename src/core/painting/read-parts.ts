@@ -94,8 +94,8 @@ const PAINTED = 1;
 /** So near to a part's edge, in places, brushes and hands of two parts meet. */
 const MEETING = 1.5;
 
-/** Both planes lie on the same places; what the painting does not reach is of no part. */
-export function readParts(target: Plane, painted: Plane): ReadParts {
+/** Both planes lie on the same places, and so do the numbers of named shapes; what the painting does not reach is of no part. */
+export function readParts(target: Plane, painted: Plane, numbers?: Uint8Array): ReadParts {
   const { width, height } = target;
   const filled = { ...painted, data: painted.data.map((l, i) => (Number.isNaN(l) ? (target.data[i] as number) : l)) };
   const cut = segments({
@@ -104,6 +104,7 @@ export function readParts(target: Plane, painted: Plane): ReadParts {
       { plane: filled, weight: PAINTED },
     ],
     scale: SCALE,
+    numbers,
     least: Math.max(4, Math.round(LEAST_PART * width * height)),
   });
   const edge = new Uint8Array(width * height);

@@ -21,8 +21,16 @@ const LEAST_DEPTH = 2;
 /** Smaller ones (share of the picture) are none. */
 const LEAST_AREA = 0.003;
 
-/** Regions whose residual is beyond `tolerance` (L*), the largest first. */
-export function regionsOf({ cut, parts }: ReadParts, curve: ValueCurve, tolerance: number): Region[] {
+/**
+ * Regions whose residual is beyond `tolerance` (L*), the largest first. `numbers` say which named shape each place is of: what
+ * lies in two of them is two.
+ */
+export function regionsOf(
+  { cut, parts }: ReadParts,
+  curve: ValueCurve,
+  tolerance: number,
+  numbers: Uint8Array,
+): Region[] {
   const { width, height, partOf } = cut;
   const read = new Map(
     parts.map((p) => [p.id, { ...p, delta: p.painted - p.target, residual: p.painted - onCurve(curve, p.target) }]),
@@ -35,9 +43,16 @@ export function regionsOf({ cut, parts }: ReadParts, curve: ValueCurve, toleranc
     return r;
   };
   const touching = neighbours(cut);
+  const shapeOf = new Map<number, number>();
+  partOf.forEach((part, i) => shapeOf.set(part, numbers[i] as number));
   for (const { id: a, residual } of off)
     for (const b of touching.get(a) ?? [])
-      if (group.has(b) && Math.abs(residual - (read.get(b)?.residual ?? 0)) < ALIKE) group.set(root(a), root(b));
+      if (
+        group.has(b) &&
+        shapeOf.get(a) === shapeOf.get(b) &&
+        Math.abs(residual - (read.get(b)?.residual ?? 0)) < ALIKE
+      )
+        group.set(root(a), root(b));
   const boxes = new Map<number, { x0: number; y0: number; x1: number; y1: number }>();
   for (let i = 0; i < partOf.length; i++) {
     const part = partOf[i] as number;

@@ -18,10 +18,14 @@ export interface CutRequest {
   readonly planes: readonly { readonly plane: Plane; readonly weight: number }[];
   /** How much more than within itself a small part may differ from a neighbour: L* times places. */
   readonly scale: number;
+  /** Places of two numbers are of two parts; left out where all may be one. */
+  readonly numbers?: Uint8Array | undefined;
   /** Smaller parts (places) are joined to the neighbour that is most alike. */
   readonly least: number;
 }
 
+/** Places of two numbers differ by so much more, L*. */
+const TWO = 200;
 /** Edges are put in order to so much of an L*: finer differences are grain. */
 const FINENESS = 1 / 64;
 
@@ -40,8 +44,8 @@ function byWeight(weight: Float32Array): Uint32Array {
   return order;
 }
 
-/** Cuts planes of L* into parts. Throws RangeError without any plane. */
-export function segments({ planes, scale, least }: CutRequest): Segments {
+/** Cuts planes of L* into parts; what is smaller than the least part may be joined to another number. Throws RangeError without any plane. */
+export function segments({ planes, scale, least, numbers }: CutRequest): Segments {
   const first = planes[0];
   if (!first) throw new RangeError('There is nothing to cut.');
   const { width, height } = first.plane;
@@ -52,7 +56,7 @@ export function segments({ planes, scale, least }: CutRequest): Segments {
       const d = weight * ((plane.data[i] as number) - (plane.data[j] as number));
       sum += d * d;
     }
-    return Math.sqrt(sum);
+    return Math.sqrt(sum) + (numbers && numbers[i] !== numbers[j] ? TWO : 0);
   };
   const edges: { readonly from: Int32Array; readonly to: Int32Array; readonly weight: Float32Array } = {
     from: new Int32Array(2 * n),
