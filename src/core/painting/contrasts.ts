@@ -5,33 +5,45 @@
 import { withIds } from '../geometry/place-ids';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { type ColourPlanes, labOver } from './colour-planes';
-import { alongBorder, type FormPlane, type FormShape, meanOf } from './form/form-plane';
+import { type FormPlane, type FormShape, meanOf } from './form/form-plane';
 import type { PaintingResult } from './result';
 
 export type Contrast = PaintingResult['contrasts'][number];
 
-/** Pairs of shapes, each once, that have neighbouring places. */
-function meeting({ width, height, numbers, shapes }: FormPlane): (readonly [FormShape, FormShape])[] {
-  const pairs = new Map<string, readonly [FormShape, FormShape]>();
+/** Shapes that touch at fewer places than this meet at a corner. */
+const LEAST_BORDER = 8;
+
+interface Meeting {
+  readonly first: FormShape;
+  readonly second: FormShape;
+  /** Places of either that touch the other. */
+  readonly border: Int32Array;
+}
+
+/** Pairs of shapes, each once, that meet along a border. */
+function meeting({ width, height, numbers, shapes }: FormPlane): Meeting[] {
+  const pairs = new Map<string, { first: FormShape; second: FormShape; border: Set<number> }>();
   const meet = (i: number, j: number) => {
-    const [low, high] = [
-      Math.min(numbers[i] as number, numbers[j] as number),
-      Math.max(numbers[i] as number, numbers[j] as number),
-    ];
-    if (low === high || low === 0) return;
-    const [first, second] = [shapes[low - 1], shapes[high - 1]];
-    if (first && second) pairs.set(`${low} ${high}`, [first, second]);
+    const [a, b] = [numbers[i] as number, numbers[j] as number];
+    const [first, second] = [shapes[Math.min(a, b) - 1], shapes[Math.max(a, b) - 1]];
+    if (a === b || !first || !second) return;
+    const key = `${first.number} ${second.number}`;
+    const own = pairs.get(key) ?? { first, second, border: new Set<number>() };
+    own.border.add(i).add(j);
+    pairs.set(key, own);
   };
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const i = y * width + x;
-      if (x + 1 < width && numbers[i] !== numbers[i + 1]) meet(i, i + 1);
-      if (y + 1 < height && numbers[i] !== numbers[i + width]) meet(i, i + width);
+      if (x + 1 < width) meet(i, i + 1);
+      if (y + 1 < height) meet(i, i + width);
     }
-  return [...pairs.values()];
+  return [...pairs.values()]
+    .filter(({ border }) => border.size >= 2 * LEAST_BORDER)
+    .map((pair) => ({ ...pair, border: Int32Array.from(pair.border) }));
 }
 
-/** Differences of chroma and of hue between two places of one picture. */
+/** Differences of chroma and of hue between the means of some places of one picture and of others. */
 function ofColour(colours: ColourPlanes, first: Int32Array, second: Int32Array) {
   const [one, other] = [labOver(colours, first), labOver(colours, second)];
   if (!one || !other) return null;
@@ -41,26 +53,24 @@ function ofColour(colours: ColourPlanes, first: Int32Array, second: Int32Array) 
 }
 
 /**
- * Contrasts of named shapes that meet, near their border and not on it: first less second, as wanted and as painted. What the
- * whole of the painting is off by is taken into account by `onCurve`; `colours` are those of the reference and of the painting.
+ * Contrasts of named shapes that meet: first less second, as wanted and as painted, of what lies well inside each. What the whole
+ * of the painting is off by is taken into account by `onCurve`; `colours` are those of the reference and of the painting.
  */
 export function contrastsOf(
   plane: FormPlane,
   onCurve: (target: number) => number,
   colours: { readonly wanted: ColourPlanes; readonly painted: ColourPlanes } | null,
 ): Contrast[] {
-  const wantedAt = { ...plane, wanted: plane.wanted.map(onCurve) };
+  const curved = { ...plane, wanted: plane.wanted.map(onCurve) };
   return withIds(
-    meeting(plane).flatMap(([first, second]) => {
-      const border = alongBorder(plane, first.places, second.places);
-      if (!border) return [];
-      const between = (side: 'wanted' | 'painted') =>
-        meanOf(wantedAt, side, border.first) - meanOf(wantedAt, side, border.second);
-      const around = boxOfPlaces(border.between, plane.width);
-      const lightness = { wanted: between('wanted'), painted: between('painted') };
+    meeting(plane).flatMap(({ first, second, border }) => {
+      const apart = (side: 'wanted' | 'painted') =>
+        meanOf(curved, side, first.inside) - meanOf(curved, side, second.inside);
+      const lightness = { wanted: apart('wanted'), painted: apart('painted') };
+      const around = boxOfPlaces(border, plane.width);
       if (!around || Number.isNaN(lightness.painted)) return [];
-      const was = colours && ofColour(colours.wanted, border.first, border.second);
-      const is = colours && ofColour(colours.painted, border.first, border.second);
+      const was = colours && ofColour(colours.wanted, first.inside, second.inside);
+      const is = colours && ofColour(colours.painted, first.inside, second.inside);
       return [
         {
           between: [first.name, second.name] as [string, string],

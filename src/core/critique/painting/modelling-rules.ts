@@ -14,7 +14,7 @@ const ONE_VALUE = 0.75;
 /** And one that goes over by less than this share of what it should is flat. */
 const FLAT = 0.6;
 /** Contrasts may be off by what so many steps beside the tolerance are: two shapes may each be off by that much. */
-const CONTRAST_SLACK = 0.25;
+const CONTRAST_SLACK = 0.1;
 /** So much chroma and hue (CIE 1976) set two shapes apart as much as a step does; less than half of it is not seen to be amiss. */
 const STEP_OF_COLOUR = 10;
 /** What lies across a shape is seen in half of it. */

@@ -28,9 +28,7 @@ function apart({ contrast: { lightness }, steps, instead }: ContrastFacts): stri
   if (instead === 'white') return 'are set apart by white where they should be by colour';
   if (instead === 'colour') return 'are set apart by colour where they should be by light and dark';
   if (lightness.wanted * lightness.painted < 0) return 'have changed places: the one that should be lighter is darker';
-  return steps > 0
-    ? 'stand out of each other too much where they meet'
-    : 'hardly stand out of each other where they meet';
+  return steps > 0 ? 'stand out of each other too much' : 'stand out of each other too little';
 }
 
 function mended({ steps, instead }: ContrastFacts): string {

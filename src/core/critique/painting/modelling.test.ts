@@ -59,8 +59,8 @@ test('sides that are off against each other are told once, as the gradient; a sh
 });
 
 test('two shapes that each may be as they are, and are too near to each other', () => {
-  expect(said(contrast(2, 1))).toEqual(['The egg and the cloth hardly stand out of each other where they meet.']);
-  expect(said(contrast(-2, -3))).toEqual(['The egg and the cloth stand out of each other too much where they meet.']);
+  expect(said(contrast(2, 1))).toEqual(['The egg and the cloth stand out of each other too little.']);
+  expect(said(contrast(-2, -3))).toEqual(['The egg and the cloth stand out of each other too much.']);
   expect(said(contrast(0.6, -0.6))[0]).toContain('changed places');
   expect(said(contrast(2, 1.5))).toEqual([]);
 });
