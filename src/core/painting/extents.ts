@@ -12,9 +12,9 @@ type Extent = Omit<PaintingResult['extents'][number], 'id'>;
 
 /** An edge that moved by this share of the shape's width is told, and never less than this many widths of the picture: hands stray. */
 const GREW = 0.045;
-const LEAST = 0.0035;
+const LEAST = 0.0034;
 /** And only where moving it back does away with so much of what differs. */
-const EXPLAINS = 0.25;
+const EXPLAINS = 0.12;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
 
@@ -27,20 +27,22 @@ export function extentsOf(shapes: ShapePlane, wanted: Plane, painted: Plane): Ex
   const numbers = onGrid(shapes.shapeOf, shapes, own);
   const named = placesOfNumbers(numbers, 1, shapes.shapes.length);
   const reaches = grown(shapes.shapes, named, { width, height, numbers }, wanted, painted);
-  // An edge that moved looks like detail beside its old place.
-  const elsewhere = new Set(reaches.map(({ shape }) => shape));
+  // An edge that moved looks like detail beside its old place, on both of its sides.
+  const elsewhere = new Set(reaches.flatMap(({ shape, beside }) => [shape, beside]));
   const details = lively(named, own, made)
     .filter(({ shape }) => !elsewhere.has(shape))
-    .map((told): Told => ({ ...told, kind: 'detail' }));
+    .map((told) => ({ ...told, kind: 'detail' as const }));
   return [...reaches, ...details].flatMap(({ shape, kind, by }): Extent[] => {
     const around = boxOfPlaces(named[shape] as Int32Array, width);
     return around ? [{ box: shareBox(around, own), name: shapes.shapes[shape]?.name ?? null, kind, by }] : [];
   });
 }
 
-interface Told {
+interface Reach {
   readonly shape: number;
-  readonly kind: Extent['kind'];
+  /** The one that it meets. */
+  readonly beside: number;
+  readonly kind: 'wide' | 'narrow';
   readonly by: number;
 }
 
@@ -51,18 +53,18 @@ function grown(
   grid: NumberedGrid,
   wanted: Plane,
   painted: Plane,
-): Told[] {
+): Reach[] {
   return named.flatMap((first, a) =>
-    named.slice(a + 1).flatMap((second, k): Told[] => {
+    named.slice(a + 1).flatMap((second, k): Reach[] => {
       const b = a + 1 + k;
       if (shapes[a]?.object !== shapes[b]?.object) return [];
       const edge = movedEdge([a + 1, b + 1], grid, wanted, painted);
       if (!edge) return [];
-      const [small, of, by] = first.length <= second.length ? [first, a, edge.by] : [second, b, -edge.by];
+      const [small, of, beside, by] = first.length <= second.length ? [first, a, b, edge.by] : [second, b, a, -edge.by];
       const wide = small.length / edge.long;
       const share = by / wide;
       if (Math.abs(share) < GREW || Math.abs(by) < LEAST * grid.width || edge.explains < EXPLAINS) return [];
-      return [{ shape: of, kind: by > 0 ? 'wide' : 'narrow', by: share }];
+      return [{ shape: of, beside, kind: by > 0 ? 'wide' : 'narrow', by: share }];
     }),
   );
 }
