@@ -7,7 +7,7 @@ afterAll(() => trials.close());
 
 const SEED = 8100;
 /** One picture for both: rendering it takes longer than all else. */
-const trial = (small: 'accents' | 'extents'): PaintingTrial => ({
+const trial = (small: PaintingTrial['small'] & string): PaintingTrial => ({
   seed: SEED,
   scene: SEED,
   camera: small === 'accents' ? 'studio' : 'window',
@@ -48,4 +48,19 @@ test('an edge between light and shadow that moved is told by the name of the sma
   expect(planted.length).toBeGreaterThan(0);
   expect(told.filter((e) => !planted.includes(e))).toEqual([]);
   expect(told.length).toBeGreaterThanOrEqual(planted.length / 2);
+});
+
+test('shapes that go over from light to dark otherwise are told, and no others', async () => {
+  const outcomes = await trials.run([trial('modelling')]);
+  const turned = outcomes.flatMap(({ modelled, findings }) =>
+    modelled.gradients.map(({ name, by }) => ({
+      by,
+      told: findings.some((f) => ['gradient_off', 'part_off'].includes(f.code) && f.where.shape === name),
+      asGradient: findings.some((f) => f.code === 'gradient_off' && f.where.shape === name),
+    })),
+  );
+  const plain = turned.filter(({ by }) => by > 15);
+  expect(plain.length).toBeGreaterThan(0);
+  expect(plain.filter((t) => t.told).length).toBeGreaterThanOrEqual(plain.length / 2);
+  expect(turned.filter((t) => t.asGradient && t.by < 5)).toEqual([]);
 });
