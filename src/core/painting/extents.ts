@@ -10,9 +10,12 @@ import type { PaintingResult } from './result';
 
 type Extent = Omit<PaintingResult['extents'][number], 'id'>;
 
-/** An edge that moved by this share of the shape's width is told, and never less than this many widths of the picture: hands stray. */
-const GREW = 0.045;
-const LEAST = 0.0034;
+/**
+ * An edge that moved by this share of the shape's width is told, and never less than so many widths of the picture, since hands
+ * stray; by more than half of the shape another edge was found.
+ */
+const GREW = { least: 0.045, most: 0.5 } as const;
+const LEAST = 0.0041;
 /** And only where moving it back does away with so much of what differs. */
 const EXPLAINS = 0.12;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
@@ -63,7 +66,8 @@ function grown(
       const [small, of, beside, by] = first.length <= second.length ? [first, a, b, edge.by] : [second, b, a, -edge.by];
       const wide = small.length / edge.long;
       const share = by / wide;
-      if (Math.abs(share) < GREW || Math.abs(by) < LEAST * grid.width || edge.explains < EXPLAINS) return [];
+      if (Math.abs(share) < GREW.least || Math.abs(share) > GREW.most) return [];
+      if (Math.abs(by) < LEAST * grid.width || edge.explains < EXPLAINS) return [];
       return [{ shape: of, beside, kind: by > 0 ? 'wide' : 'narrow', by: share }];
     }),
   );
