@@ -24,9 +24,10 @@ interface Meeting {
 function meeting({ width, height, numbers, shapes }: FormPlane): Meeting[] {
   const pairs = new Map<string, { first: FormShape; second: FormShape; border: Set<number> }>();
   const meet = (i: number, j: number) => {
+    if (numbers[i] === numbers[j]) return;
     const [a, b] = [numbers[i] as number, numbers[j] as number];
     const [first, second] = [shapes[Math.min(a, b) - 1], shapes[Math.max(a, b) - 1]];
-    if (a === b || !first || !second) return;
+    if (!first || !second) return;
     const key = `${first.number} ${second.number}`;
     const own = pairs.get(key) ?? { first, second, border: new Set<number>() };
     own.border.add(i).add(j);
@@ -61,6 +62,7 @@ export function contrastsOf(
   onCurve: (target: number) => number,
   colours: { readonly wanted: ColourPlanes; readonly painted: ColourPlanes } | null,
 ): Contrast[] {
+  if (plane.shapes.length < 2) return [];
   const curved = { ...plane, wanted: plane.wanted.map(onCurve) };
   return withIds(
     meeting(plane).flatMap(({ first, second, border }) => {
