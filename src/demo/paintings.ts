@@ -70,9 +70,15 @@ async function prepare({ house, teacher }: World): Promise<string> {
   await keepPreparation(house, teacher, row.id, {
     ...preparation,
     shapes: {
-      cut: { squint: 0.6, dissolve: 0.003, smooth: 0.4, thresholds: [24, 48, 70] },
+      cut: { squint: 0.2, dissolve: 0.003, smooth: 0.3, thresholds: [27, 49, 62] },
       edits: [],
-      named: [namedShape(0.66, 0.52, 'jug > lit side', 'lit'), namedShape(0.5, 0.33, 'jug > shadow side', 'shadow')],
+      named: [
+        namedShape(0.567, 0.391, 'jug > lit side', 'lit'),
+        namedShape(0.475, 0.395, 'jug > shadow side', 'shadow'),
+        namedShape(0.277, 0.659, 'loaf > lit side', 'lit'),
+        namedShape(0.494, 0.637, 'loaf > cast shadow', 'cast-shadow'),
+        namedShape(0.007, 0.293, 'wall', null),
+      ],
     },
   });
   return row.id;

@@ -92,7 +92,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
   const own = defaultTerms('monochrome-painting');
   const result = samplePainting({
     regions: [sampleRegion(2, { shape: 'jug > lit side' })],
-    shapes: [sampleShape('jug > lit side', { area: 0.1, lightness: 70, target: 52, deltaLightness: 18, residual: 18 })],
+    shapes: [sampleShape('jug > lit side', { lightness: 70, target: 52, deltaLightness: 18, residual: 18 })],
   });
   const painting = { kind: 'painting' as const, result, against: null };
   const said = withEdits(draftOf(result, own, 'white-is-one'), []);

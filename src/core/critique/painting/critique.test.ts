@@ -255,3 +255,11 @@ test('a gap that closed up is told between its neighbours, and one that changed 
   expect(fixes(gap(0.02, 0.05)).map((f) => f.say)).toEqual(['The gap between the jug and the egg is too wide.']);
   expect(fixes(gap(0.03, 0.022))).toEqual([]);
 });
+
+test('what is off in a little of a named shape is told as a part of it, with where it is', () => {
+  const region = sampleRegion(2, { shape: 'wall', area: 0.02 });
+  const said = (area: number) =>
+    fixes({ regions: [region], shapes: [sampleShape('wall', { area })] }).map((f) => f.say);
+  expect(said(0.5)).toEqual(['A part of the wall at the top left is far too light beside the rest.']);
+  expect(said(0.03)).toEqual(['The wall is far too light beside the rest.']);
+});

@@ -22,6 +22,8 @@ export interface PaintingReading {
 
 export interface PartFacts {
   readonly part: OffPart;
+  /** How much of its named shape it is, 0 to 1; all of what has no name. */
+  readonly share: number;
   /** Beside the rest of the painting, steps: positive where it is too light. */
   readonly steps: number;
   readonly tolerance: number;

@@ -141,11 +141,13 @@ const partOff: PaintingRule<'part_off'> = {
     const { result, step, tolerance } = reading;
     // Sides of a shape that are off against each other are told as how it goes over from one to the other.
     const told = new Set<string | null>(gradientsOff(reading).map((g) => g.shape.name));
+    const areas = new Map(result.shapes.map((s) => [s.name, s.area]));
+    const shareOf = ({ shape, area }: OffPart) => area / Math.max(area, areas.get(shape ?? '') ?? area);
     return byShape(result.regions.filter((r) => !told.has(r.shape)))
       .slice(0, MOST_PARTS)
       .map((part) => ({
         subject: ofShape(part.id, part.shape ?? undefined, part.box),
-        facts: { part, steps: part.residual / step, tolerance },
+        facts: { part, share: shareOf(part), steps: part.residual / step, tolerance },
       }));
   },
   tells: ({ steps, tolerance }) => Math.abs(steps) > tolerance,

@@ -20,9 +20,15 @@ const named = (name: string | null, box: ShareBox, what: string): string =>
 /** How much, for an amount in steps. */
 const howMuch = (steps: number): string => (Math.abs(steps) < 1 ? 'a little' : Math.abs(steps) < 2 ? 'clearly' : 'far');
 
+/** What is off in less than this share of a shape is a part of it. */
+const ALL_OF_IT = 0.5;
+
+const partNamed = ({ part: { shape, box }, share }: PaintingFacts['part_off']): string =>
+  shape === null || share >= ALL_OF_IT ? named(shape, box, 'a shape') : `a part of ${massName(shape)} ${place(box)}`;
+
 const partOff: Words<PaintingFacts['part_off'], NoNames> = {
-  say: ({ part, steps }) =>
-    `${capital(named(part.shape, part.box, 'a shape'))} is ${howMuch(steps)} too ${steps > 0 ? 'light' : 'dark'} beside the rest.`,
+  say: (facts) =>
+    `${capital(partNamed(facts))} is ${howMuch(facts.steps)} too ${facts.steps > 0 ? 'light' : 'dark'} beside the rest.`,
   do: ({ steps }) => `Bring it ${steps > 0 ? 'down' : 'up'} by ${inSteps(steps)}.`,
 };
 
