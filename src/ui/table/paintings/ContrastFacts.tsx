@@ -17,12 +17,14 @@ export function ContrastFacts({ contrasts }: Props) {
   const ways = WAYS.filter(([way]) => contrasts.some((c) => c[way] !== null));
   return (
     <table className="mt-2 w-full text-right [&_td]:pl-2 [&_th]:pl-2 [&_th]:align-bottom">
-      <caption className="text-left">Where shapes meet: how far the first lies above the second</caption>
+      <caption className="text-left">
+        Where shapes meet: how far the first lies above the second, painted and wanted
+      </caption>
       <thead>
         <tr>
           <th className="text-left">Shapes</th>
           {ways.map(([way, name]) => (
-            <th key={way}>{name}, wanted</th>
+            <th key={way}>{name}</th>
           ))}
         </tr>
       </thead>
