@@ -10,7 +10,7 @@ const ROUGH = 48;
 const ROUGH_BLUR = 0.7;
 /**
  * Places across at which it is then laid on more and more exactly, how many of them count (those that stand out most, since
- * flat ones say nothing of where they are), and how often what is trusted is told anew.
+ * flat ones say nothing of where they are), how often what is trusted is told anew, and how many steps are taken each time.
  */
 const FINER = [
   { across: 96, most: 4000, rounds: 3, iterations: 4 },

@@ -2,6 +2,7 @@
 import { withIds } from '../geometry/place-ids';
 import type { ShareBox } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
+import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { outlineOf } from '../raster/outline';
 import { maskOf, placesOfNumbers } from '../raster/zone';
 import { rimsOf } from './features';
@@ -45,8 +46,10 @@ function partsIn(
   const placesOfParts = placesOfNumbers(parts.cut.partOf, 0, parts.cut.count);
   return regionsOf(parts, curve, tolerance, numbers).flatMap(({ parts: own, ...region }) => {
     const places = placesOf(placesOfParts, own);
-    if (shareOf(places, rims) >= MOSTLY) return [];
-    return [{ ...region, places, shape: shapes && nameOfPlaces(shapes, places, coarse) }];
+    const around = boxOfPlaces(places, coarse.width);
+    if (!around || shareOf(places, rims) >= MOSTLY) return [];
+    const box = shareBox(around, coarse);
+    return [{ ...region, box, places, shape: shapes && nameOfPlaces(shapes, places, coarse) }];
   });
 }
 

@@ -1,10 +1,8 @@
 /** Parts of a painting that are too light or too dark for what the whole of it is: neighbours that are off alike are told as one. */
-import type { ShareBox } from '../geometry/share-box';
 import { onCurve, type ValueCurve } from './value-curve';
-import type { ReadParts } from './read-parts';
+import type { ReadPart, ReadParts } from './read-parts';
 
 export interface Region {
-  readonly box: ShareBox;
   /** Parts of the cut that it is of. */
   readonly parts: readonly number[];
   readonly area: number;
@@ -21,9 +19,33 @@ const LEAST_DEPTH = 2;
 /** Smaller ones (share of the picture) are none. */
 const LEAST_AREA = 0.003;
 
+interface Off extends ReadPart {
+  readonly delta: number;
+  readonly residual: number;
+}
+
+/** Parts that touch and are off alike, together; what lies in two named shapes is two. */
+function alike(off: readonly Off[], touching: Touching, shapeOf: ReadonlyMap<number, number>): Off[][] {
+  const own = new Map(off.map((p) => [p.id, p]));
+  const group = new Map(off.map((p) => [p.id, p.id]));
+  const root = (id: number): number => {
+    let r = id;
+    while (group.get(r) !== r) r = group.get(r) as number;
+    return r;
+  };
+  for (const { id: a, residual } of off)
+    for (const b of touching.get(a) ?? []) {
+      const other = own.get(b);
+      if (other && shapeOf.get(a) === shapeOf.get(b) && Math.abs(residual - other.residual) < ALIKE)
+        group.set(root(a), root(b));
+    }
+  const groups = new Map<number, Off[]>();
+  for (const part of off) groups.set(root(part.id), [...(groups.get(root(part.id)) ?? []), part]);
+  return [...groups.values()];
+}
+
 /**
- * Regions whose residual is beyond `tolerance` (L*), the largest first. `numbers` say which named shape each place is of: what
- * lies in two of them is two.
+ * Regions whose residual is beyond `tolerance` (L*), the largest first. `numbers` say which named shape each place is of.
  */
 export function regionsOf(
   { cut, parts }: ReadParts,
@@ -31,54 +53,17 @@ export function regionsOf(
   tolerance: number,
   numbers: Uint8Array,
 ): Region[] {
-  const { width, height, partOf } = cut;
-  const read = new Map(
-    parts.map((p) => [p.id, { ...p, delta: p.painted - p.target, residual: p.painted - onCurve(curve, p.target) }]),
-  );
-  const off = [...read.values()].filter((p) => Math.abs(p.residual) > tolerance);
-  const group = new Map(off.map((p) => [p.id, p.id]));
-  const root = (id: number): number => {
-    let r = id;
-    while (group.get(r) !== r) r = group.get(r) as number;
-    return r;
-  };
+  const off = parts
+    .map((p): Off => ({ ...p, delta: p.painted - p.target, residual: p.painted - onCurve(curve, p.target) }))
+    .filter((p) => Math.abs(p.residual) > tolerance);
   const touching = neighbours(cut);
   const shapeOf = new Map<number, number>();
-  partOf.forEach((part, i) => shapeOf.set(part, numbers[i] as number));
-  for (const { id: a, residual } of off)
-    for (const b of touching.get(a) ?? [])
-      if (
-        group.has(b) &&
-        shapeOf.get(a) === shapeOf.get(b) &&
-        Math.abs(residual - (read.get(b)?.residual ?? 0)) < ALIKE
-      )
-        group.set(root(a), root(b));
-  const boxes = new Map<number, { x0: number; y0: number; x1: number; y1: number }>();
-  for (let i = 0; i < partOf.length; i++) {
-    const part = partOf[i] as number;
-    if (!group.has(part)) continue;
-    const r = root(part);
-    const [x, y] = [i % width, Math.floor(i / width)];
-    const box = boxes.get(r);
-    if (!box) boxes.set(r, { x0: x, y0: y, x1: x + 1, y1: y + 1 });
-    else {
-      box.x0 = Math.min(box.x0, x);
-      box.x1 = Math.max(box.x1, x + 1);
-      box.y1 = y + 1;
-    }
-  }
-  const regions = [...boxes]
-    .map(([r, box]) => {
-      const own = off.filter((p) => root(p.id) === r);
+  cut.partOf.forEach((part, i) => shapeOf.set(part, numbers[i] as number));
+  const regions = alike(off, touching, shapeOf)
+    .map((own) => {
       const area = own.reduce((s, p) => s + p.area, 0);
       const mean = (of: 'delta' | 'residual') => own.reduce((s, p) => s + p.area * p[of], 0) / area;
       return {
-        box: {
-          x: box.x0 / width,
-          y: box.y0 / height,
-          width: (box.x1 - box.x0) / width,
-          height: (box.y1 - box.y0) / height,
-        },
         parts: own.map((p) => p.id),
         area,
         deltaLightness: mean('delta'),
@@ -88,32 +73,28 @@ export function regionsOf(
     })
     .filter((r) => r.depth >= LEAST_DEPTH && r.area >= LEAST_AREA)
     .sort((a, b) => b.area - a.area);
-  const meets = (a: readonly number[], b: readonly number[]) =>
-    a.some((part) => b.some((other) => touching.get(part)?.has(other)));
   return regions
-    .filter((region) => !regions.some((other) => isRimOf(region, other, meets)))
+    .filter((region) => !regions.some((other) => isRimOf(region, other, touching)))
     .map(({ depth: _, ...region }) => region);
 }
 
 /** Thinner ones (places) beside a larger one that is off the same way, and further, are where the brush led from it. */
 const RIM = { depth: 4.5, area: 0.3 } as const;
 
-function isRimOf(
-  region: Region & { readonly depth: number },
-  other: Region,
-  meets: (a: readonly number[], b: readonly number[]) => boolean,
-): boolean {
+function isRimOf(region: Region & { readonly depth: number }, other: Region, touching: Touching): boolean {
   return (
     region.depth < RIM.depth &&
     region.area < RIM.area * other.area &&
     Math.sign(region.residual) === Math.sign(other.residual) &&
     Math.abs(other.residual) > Math.abs(region.residual) &&
-    meets(region.parts, other.parts)
+    region.parts.some((part) => other.parts.some((beside) => touching.get(part)?.has(beside)))
   );
 }
 
 /** Which parts touch each part. */
-function neighbours({ partOf, width, height }: ReadParts['cut']): ReadonlyMap<number, ReadonlySet<number>> {
+type Touching = ReadonlyMap<number, ReadonlySet<number>>;
+
+function neighbours({ partOf, width, height }: ReadParts['cut']): Touching {
   const touching = new Map<number, Set<number>>();
   const meet = (a: number, b: number) => {
     if (a === b) return;
