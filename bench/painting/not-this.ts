@@ -2,7 +2,8 @@
 import { USABLE } from '@/devices/condition-names';
 import { row } from '../tally';
 import { openPaintingTrials } from '../trials';
-import { type PaintingTrial, type Wrong, WRONGS } from './painting-trial';
+import type { PaintingTrial } from './painting-trial';
+import { type Wrong, WRONGS } from './seen-instead';
 
 /** Smaller than a phone's: nothing of this hangs on detail. */
 const MEGAPIXELS = 3;
