@@ -263,3 +263,9 @@ test('what is off in a little of a named shape is told as a part of it, with whe
   expect(said(0.5)).toEqual(['A part of the wall at the top left is far too light beside the rest.']);
   expect(said(0.03)).toEqual(['The wall is far too light beside the rest.']);
 });
+
+test('a part of a shape that is too light is no detail besides', () => {
+  const extents = [{ id: '4.4', box: BOX, name: 'wall', kind: 'detail' as const, by: 4 }];
+  expect(fixes({ extents }).map((f) => f.code)).toEqual(['extent_off']);
+  expect(fixes({ extents, regions: [sampleRegion(2, { shape: 'wall' })] }).map((f) => f.code)).toEqual(['part_off']);
+});

@@ -23,8 +23,10 @@ const stepsOf = ({ kind, by }: ExtentOff, step: number): number =>
 const extentOff: PaintingRule<'extent_off'> = {
   code: 'extent_off',
   kind: 'fix',
-  reads: ({ result: { extents }, step }) =>
+  reads: ({ result: { extents, regions }, step }) =>
     extents
+      // A part that is too light or too dark is no detail besides.
+      .filter(({ kind, name }) => kind !== 'detail' || !regions.some((r) => r.shape !== null && r.shape === name))
       .map((extent) => ({ extent, steps: stepsOf(extent, step) }))
       .sort((a, b) => b.steps * Math.sqrt(areaOf(b.extent)) - a.steps * Math.sqrt(areaOf(a.extent)))
       .slice(0, MOST_EXTENTS)
