@@ -35,8 +35,8 @@ export interface Blank {
 }
 
 /**
- * A board between corner pieces, or a sheet with one frame, before anybody paints on it. A board has any proportion unless it is
- * said, and the sheet of a copy in colour has coloured patches.
+ * A board between corner pieces, or a sheet with one frame, that nobody has painted on. The proportion of a board is left to chance
+ * where none is asked for; the sheet of a copy in colour has coloured patches.
  */
 export async function blankFor(
   { way, seed }: Pick<NotanShot, 'way' | 'seed'>,

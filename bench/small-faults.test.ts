@@ -1,5 +1,6 @@
 /** Small faults of a painting on a photograph of it: thin lines, and how far shapes reach. The bench makes many. */
-import type { PaintingOutcome, PaintingTrial } from './painting/painting-trial';
+import { meet, THIN } from './painting/boxes';
+import type { PaintingTrial } from './painting/painting-trial';
 import { openPaintingTrials } from './trials';
 
 const trials = openPaintingTrials();
@@ -18,10 +19,6 @@ const trial = (small: PaintingTrial['small'] & string): PaintingTrial => ({
   moved: false,
   small,
 });
-type Box = PaintingOutcome['regions'][number]['box'];
-const meet = (a: Box, b: Box) =>
-  Math.min(a.x + a.width, b.x + b.width) > Math.max(a.x, b.x) - 0.005 &&
-  Math.min(a.y + a.height, b.y + b.height) > Math.max(a.y, b.y) - 0.005;
 
 test('lines that are missing, too wide or in the painting alone are told where they are, and hardly any other', async () => {
   const outcomes = await trials.run([trial('accents')]);
@@ -29,12 +26,12 @@ test('lines that are missing, too wide or in the painting alone are told where t
   const planted = outcomes.flatMap(({ accents }) =>
     accents.planted
       .filter((p) => plain.includes(p.fate))
-      .map((p) => accents.told.some((t) => t.kind === p.fate && t.light === p.light && meet(t.box, p.box))),
+      .map((p) => accents.told.some((t) => t.kind === p.fate && t.light === p.light && meet(t.box, p.box, THIN))),
   );
   expect(planted.length).toBeGreaterThan(1);
   expect(planted.filter(Boolean).length).toBeGreaterThanOrEqual(0.7 * planted.length);
   const beside = outcomes.flatMap(({ accents }) =>
-    accents.told.filter((t) => !accents.planted.some((p) => p.fate !== 'held' && meet(t.box, p.box))),
+    accents.told.filter((t) => !accents.planted.some((p) => p.fate !== 'held' && meet(t.box, p.box, THIN))),
   );
   expect(beside.length).toBeLessThan(2);
 });

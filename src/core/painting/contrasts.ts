@@ -4,6 +4,7 @@
  */
 import { withIds } from '../geometry/place-ids';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
+import { forEachTouching } from '../raster/touching';
 import { type ColourPlanes, labOver } from './colour-planes';
 import { type FormPlane, type FormShape, meanOf } from './form/form-plane';
 import type { PaintingResult } from './result';
@@ -21,9 +22,9 @@ interface Meeting {
 }
 
 /** Pairs of shapes, each once, that meet along a border. */
-function meeting({ width, height, numbers, shapes }: FormPlane): Meeting[] {
+function meeting({ numbers, shapes, ...grid }: FormPlane): Meeting[] {
   const pairs = new Map<string, { first: FormShape; second: FormShape; border: Set<number> }>();
-  const meet = (i: number, j: number) => {
+  forEachTouching(grid, (i, j) => {
     if (numbers[i] === numbers[j]) return;
     const [a, b] = [numbers[i] as number, numbers[j] as number];
     const [first, second] = [shapes[Math.min(a, b) - 1], shapes[Math.max(a, b) - 1]];
@@ -32,13 +33,7 @@ function meeting({ width, height, numbers, shapes }: FormPlane): Meeting[] {
     const own = pairs.get(key) ?? { first, second, border: new Set<number>() };
     own.border.add(i).add(j);
     pairs.set(key, own);
-  };
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      if (x + 1 < width) meet(i, i + 1);
-      if (y + 1 < height) meet(i, i + width);
-    }
+  });
   return [...pairs.values()]
     .filter(({ border }) => border.size >= 2 * LEAST_BORDER)
     .map((pair) => ({ ...pair, border: Int32Array.from(pair.border) }));

@@ -1,4 +1,5 @@
 /** Parts of a painting that are too light or too dark for what the whole of it is: neighbours that are off alike are told as one. */
+import { forEachTouching } from '../raster/touching';
 import { onCurve, type ValueCurve } from './value-curve';
 import type { ReadPart, ReadParts } from './read-parts';
 
@@ -94,19 +95,13 @@ function isRimOf(region: Region & { readonly depth: number }, other: Region, tou
 /** Which parts touch each part. */
 type Touching = ReadonlyMap<number, ReadonlySet<number>>;
 
-function neighbours({ partOf, width, height }: ReadParts['cut']): Touching {
+function neighbours(cut: ReadParts['cut']): Touching {
   const touching = new Map<number, Set<number>>();
-  const meet = (a: number, b: number) => {
+  forEachTouching(cut, (i, j) => {
+    const [a, b] = [cut.partOf[i] as number, cut.partOf[j] as number];
     if (a === b) return;
     touching.set(a, (touching.get(a) ?? new Set()).add(b));
     touching.set(b, (touching.get(b) ?? new Set()).add(a));
-  };
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      const own = partOf[i] as number;
-      if (x + 1 < width) meet(own, partOf[i + 1] as number);
-      if (y + 1 < height) meet(own, partOf[i + width] as number);
-    }
+  });
   return touching;
 }

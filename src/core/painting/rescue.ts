@@ -3,6 +3,7 @@ import type { Ends } from '../exercise/scale';
 import { quantiles } from '../fitting/quantile';
 import type { Plane } from '../raster/between';
 import { gaussianBlur } from '../raster/blur';
+import { forEachTouching } from '../raster/touching';
 import { alignWhole, sizedReference } from './align-whole';
 import { laidOn, readParts } from './read-parts';
 import { GRID, shrunkTo } from './reference';
@@ -32,22 +33,16 @@ function crowdingOf(values: Float32Array, { light, dark }: Ends): number {
 /** Mean difference between parts that meet, by how long they do, in each of the two states. */
 function contrasts(before: Plane, after: Plane): { readonly before: number; readonly after: number } {
   const { cut, parts } = readParts(before, after);
-  const { width, height, partOf } = cut;
+  const { partOf } = cut;
   const read = new Map(parts.map((p) => [p.id, p]));
   let [n, was, is] = [0, 0, 0];
-  const meet = (i: number, j: number) => {
+  forEachTouching(cut, (i, j) => {
     const [a, b] = [read.get(partOf[i] as number), read.get(partOf[j] as number)];
     if (!a || !b || a === b) return;
     n++;
     was += Math.abs(a.target - b.target);
     is += Math.abs(a.painted - b.painted);
-  };
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      if (x + 1 < width) meet(i, i + 1);
-      if (y + 1 < height) meet(i, i + width);
-    }
+  });
   return { before: was / Math.max(1, n), after: is / Math.max(1, n) };
 }
 

@@ -4,6 +4,7 @@
  * segmentation", IJCV 59 (2004), on planes that are weighed together.
  */
 import type { Plane } from '../raster/between';
+import { forEachTouching } from '../raster/touching';
 
 export interface Segments {
   readonly width: number;
@@ -64,17 +65,11 @@ export function segments({ planes, scale, least, numbers }: CutRequest): Segment
     weight: new Float32Array(2 * n),
   };
   let count = 0;
-  const put = (i: number, j: number) => {
+  forEachTouching(first.plane, (i, j) => {
     edges.from[count] = i;
     edges.to[count] = j;
     edges.weight[count++] = differ(i, j);
-  };
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      if (x + 1 < width) put(i, i + 1);
-      if (y + 1 < height) put(i, i + width);
-    }
+  });
   const order = byWeight(edges.weight.subarray(0, count));
   const parent = Int32Array.from({ length: n }, (_, i) => i);
   const size = new Int32Array(n).fill(1);

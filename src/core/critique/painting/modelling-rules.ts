@@ -15,8 +15,10 @@ const ONE_VALUE = 0.75;
 const FLAT = 0.6;
 /** Contrasts may be off by what so many steps beside the tolerance are: two shapes may each be off by that much. */
 const CONTRAST_SLACK = 0.1;
-/** So much chroma and hue (CIE 1976) set two shapes apart as much as a step does; less than half of it is not seen to be amiss. */
+/** So much chroma and hue (CIE 1976) set two shapes apart as much as a step does. */
 const STEP_OF_COLOUR = 10;
+/** One stands in the place of the other from so many steps too much of it, and too little of the other, on. */
+const INSTEAD = 0.5;
 /** What lies across a shape is seen in half of it. */
 const SIDE = 0.5;
 
@@ -75,8 +77,8 @@ function insteadOf({ lightness, chroma, hue }: ContrastFacts['contrast'], step: 
   const lighter = (Math.abs(lightness.painted) - Math.abs(lightness.wanted)) / step;
   const coloured = (of: 'painted' | 'wanted') => Math.hypot(chroma[of], hue[of]);
   const stronger = (coloured('painted') - coloured('wanted')) / STEP_OF_COLOUR;
-  if (lighter > SIDE && stronger < -SIDE) return 'white';
-  return lighter < -SIDE && stronger > SIDE ? 'colour' : null;
+  if (lighter > INSTEAD && stronger < -INSTEAD) return 'white';
+  return lighter < -INSTEAD && stronger > INSTEAD ? 'colour' : null;
 }
 
 const contrastOff: ModellingRule<'contrast_off'> = {
