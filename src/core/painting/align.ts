@@ -85,7 +85,8 @@ export function align({ places, painting, start, reach, softScale = SOFT, iterat
         const u = (a * x + b * y + tx) * width + right;
         const v = (c * x + d * y + ty) * width + down;
         const w = u >= 0 && v >= 0 && u <= width && v <= height ? (weights[k] as number) : 0;
-        const [gx, gy] = [w * between(slope.x, u, v), w * between(slope.y, u, v)];
+        const gx = w * between(slope.x, u, v);
+        const gy = w * between(slope.y, u, v);
         byA[k] = gx * x;
         byB[k] = gx * y;
         byX[k] = gx;

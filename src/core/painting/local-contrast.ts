@@ -15,12 +15,15 @@ export function localContrast({ width, height, data }: Plane, blur: number): Pla
   const soft = blur > 0 ? wideBlur(data, width, height, blur) : data;
   const sigma = ABOUT * width;
   const mean = wideBlur(soft, width, height, sigma);
-  const off = soft.map((l, i) => l - (mean[i] as number));
-  const spread = wideBlur(
-    off.map((v) => v * v),
-    width,
-    height,
-    sigma,
-  );
-  return { width, height, data: off.map((v, i) => v / Math.sqrt(Math.max(0, spread[i] as number) + GRAIN * GRAIN)) };
+  const off = new Float32Array(soft.length);
+  const squared = new Float32Array(soft.length);
+  for (let i = 0; i < off.length; i++) {
+    const own = (soft[i] as number) - (mean[i] as number);
+    off[i] = own;
+    squared[i] = own * own;
+  }
+  const spread = wideBlur(squared, width, height, sigma);
+  for (let i = 0; i < off.length; i++)
+    off[i] = (off[i] as number) / Math.sqrt(Math.max(0, spread[i] as number) + GRAIN * GRAIN);
+  return { width, height, data: off };
 }

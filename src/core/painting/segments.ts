@@ -32,17 +32,57 @@ const FINENESS = 1 / 64;
 
 /** Indices by rising weight, equal ones in their own order. */
 function byWeight(weight: Float32Array): Uint32Array {
-  const rank = Int32Array.from(weight, (w) => Math.floor(w / FINENESS));
-  const starts = new Uint32Array(rank.reduce((a, b) => Math.max(a, b), 0) + 2);
+  const rank = new Uint32Array(weight.length);
+  let most = 0;
+  for (let k = 0; k < rank.length; k++) {
+    rank[k] = Math.floor((weight[k] as number) / FINENESS);
+    most = Math.max(most, rank[k] as number);
+  }
+  const starts = new Uint32Array(most + 2);
   for (const r of rank) starts[r + 1] = (starts[r + 1] as number) + 1;
   for (let r = 1; r < starts.length; r++) starts[r] = (starts[r] as number) + (starts[r - 1] as number);
   const order = new Uint32Array(weight.length);
-  rank.forEach((r, k) => {
+  for (let k = 0; k < rank.length; k++) {
+    const r = rank[k] as number;
     const at = starts[r] as number;
     order[at] = k;
     starts[r] = at + 1;
-  });
+  }
   return order;
+}
+
+interface Pairs {
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+}
+
+/** Places that touch, in pairs. */
+function pairsOf(grid: Plane): Pairs {
+  const most = 2 * grid.data.length;
+  const [from, to] = [new Int32Array(most), new Int32Array(most)];
+  let count = 0;
+  forEachTouching(grid, (i, j) => {
+    from[count] = i;
+    to[count++] = j;
+  });
+  return { from: from.subarray(0, count), to: to.subarray(0, count) };
+}
+
+/** How far the places of each pair differ, in all planes together. */
+function differencesOf({ from, to }: Pairs, { planes, numbers }: Pick<CutRequest, 'planes' | 'numbers'>): Float32Array {
+  const out = new Float32Array(from.length);
+  for (const { plane, weight } of planes) {
+    const { data } = plane;
+    for (let k = 0; k < out.length; k++) {
+      const d = weight * ((data[from[k] as number] as number) - (data[to[k] as number] as number));
+      out[k] = (out[k] as number) + d * d;
+    }
+  }
+  for (let k = 0; k < out.length; k++) out[k] = Math.sqrt(out[k] as number);
+  if (numbers)
+    for (let k = 0; k < out.length; k++)
+      if (numbers[from[k] as number] !== numbers[to[k] as number]) out[k] = (out[k] as number) + TWO;
+  return out;
 }
 
 /** Cuts planes of L* into parts; what is smaller than the least part may be joined to another number. Throws RangeError without any plane. */
@@ -51,27 +91,10 @@ export function segments({ planes, scale, least, numbers }: CutRequest): Segment
   if (!first) throw new RangeError('There is nothing to cut.');
   const { width, height } = first.plane;
   const n = width * height;
-  const differ = (i: number, j: number) => {
-    let sum = 0;
-    for (const { plane, weight } of planes) {
-      const d = weight * ((plane.data[i] as number) - (plane.data[j] as number));
-      sum += d * d;
-    }
-    return Math.sqrt(sum) + (numbers && numbers[i] !== numbers[j] ? TWO : 0);
-  };
-  const edges: { readonly from: Int32Array; readonly to: Int32Array; readonly weight: Float32Array } = {
-    from: new Int32Array(2 * n),
-    to: new Int32Array(2 * n),
-    weight: new Float32Array(2 * n),
-  };
-  let count = 0;
-  forEachTouching(first.plane, (i, j) => {
-    edges.from[count] = i;
-    edges.to[count] = j;
-    edges.weight[count++] = differ(i, j);
-  });
-  const order = byWeight(edges.weight.subarray(0, count));
-  const parent = Int32Array.from({ length: n }, (_, i) => i);
+  const pairs = pairsOf(first.plane);
+  const differences = differencesOf(pairs, { planes, numbers });
+  const order = byWeight(differences);
+  const parent = new Int32Array(n).map((_, i) => i);
   const size = new Int32Array(n).fill(1);
   const within = new Float32Array(n);
   const root = (i: number): number => {
@@ -86,22 +109,23 @@ export function segments({ planes, scale, least, numbers }: CutRequest): Segment
     within[big] = weight;
   };
   for (const k of order) {
-    const [a, b] = [root(edges.from[k] as number), root(edges.to[k] as number)];
-    const weight = edges.weight[k] as number;
+    const [a, b] = [root(pairs.from[k] as number), root(pairs.to[k] as number)];
+    const weight = differences[k] as number;
     const allowed = (r: number) => (within[r] as number) + scale / (size[r] as number);
     if (a !== b && weight <= Math.min(allowed(a), allowed(b))) join(a, b, weight);
   }
   for (const k of order) {
-    const [a, b] = [root(edges.from[k] as number), root(edges.to[k] as number)];
+    const [a, b] = [root(pairs.from[k] as number), root(pairs.to[k] as number)];
     if (a !== b && Math.min(size[a] as number, size[b] as number) < least)
       join(a, b, Math.max(within[a] as number, within[b] as number));
   }
-  const number = new Map<number, number>();
-  const partOf = Int32Array.from({ length: n }, (_, i) => {
+  const numberOf = new Int32Array(n).fill(-1);
+  const partOf = new Int32Array(n);
+  let parts = 0;
+  for (let i = 0; i < n; i++) {
     const r = root(i);
-    const own = number.get(r) ?? number.size;
-    number.set(r, own);
-    return own;
-  });
-  return { width, height, partOf, count: number.size };
+    if (numberOf[r] === -1) numberOf[r] = parts++;
+    partOf[i] = numberOf[r] as number;
+  }
+  return { width, height, partOf, count: parts };
 }

@@ -82,34 +82,37 @@ function patternOf({ width, height }: Plane, mask: Uint8Array): WholePicture['li
   };
 }
 
-/** The most, or the least, of what lies within `reach` places along a line of a plane. */
-function extremes(
-  from: Float32Array,
-  count: number,
-  long: number,
-  step: number,
-  stride: number,
-  reach: number,
-  sign: 1 | -1,
-) {
-  const out = new Float32Array(from.length);
-  for (let line = 0; line < count; line++)
-    for (let k = 0; k < long; k++) {
-      let most = -Infinity;
-      for (let j = Math.max(0, k - reach); j <= Math.min(long - 1, k + reach); j++)
-        most = Math.max(most, sign * (from[line * stride + j * step] as number));
-      out[line * stride + k * step] = sign * most;
+/** The most of what lies within `reach` places of each place, along rows and columns. */
+function mostNear({ width, height, data }: Plane, reach: number): Float32Array {
+  const along = new Float32Array(data.length);
+  for (let row = 0; row < height; row++)
+    for (let x = 0, start = row * width; x < width; x++) {
+      let most = data[start + x] as number;
+      const end = Math.min(width - 1, x + reach);
+      for (let k = Math.max(0, x - reach); k <= end; k++) {
+        const own = data[start + k] as number;
+        if (own > most) most = own;
+      }
+      along[start + x] = most;
     }
+  const out = along.slice();
+  for (let row = 0; row < height; row++) {
+    const end = Math.min(height - 1, row + reach);
+    for (let other = Math.max(0, row - reach); other <= end; other++)
+      for (let x = 0, i = row * width, k = other * width; x < width; x++, i++, k++) {
+        const own = along[k] as number;
+        if (own > (out[i] as number)) out[i] = own;
+      }
+  }
   return out;
 }
 
 /** How far the lightest and the darkest lie apart near each place of a squinted picture, L*. */
-function contrastNear({ width, height, data }: Plane): Float32Array {
-  const reach = reachOf(width);
-  const most = (sign: 1 | -1) =>
-    extremes(extremes(data, height, width, 1, width, reach, sign), width, height, width, 1, reach, sign);
-  const [light, dark] = [most(1), most(-1)];
-  return light.map((l, i) => l - (dark[i] as number));
+function contrastNear(plane: Plane): Float32Array {
+  const reach = reachOf(plane.width);
+  const lightest = mostNear(plane, reach);
+  const darkness = mostNear({ ...plane, data: plane.data.map((l) => -l) }, reach);
+  return lightest.map((l, i) => l + (darkness[i] as number));
 }
 
 const reachOf = (width: number): number => Math.max(1, Math.round((MEET * width) / 2));

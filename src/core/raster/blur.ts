@@ -115,18 +115,43 @@ function drawnOut(
     const k = Math.min(Math.max(0, of - 2), Math.floor(u));
     return { k, next: Math.min(of - 1, k + 1), part: u - k };
   };
-  const columns = Array.from({ length: width }, (_, x) => at(x, w));
+  const [from, to, parts] = [new Int32Array(width), new Int32Array(width), new Float32Array(width)];
+  for (let x = 0; x < width; x++) {
+    const { k, next, part } = at(x, w);
+    from[x] = k;
+    to[x] = next;
+    parts[x] = part;
+  }
+  const line = new Float32Array(w);
   for (let y = 0; y < height; y++) {
     const { k, next, part } = at(y, h);
-    const [top, bottom] = [k * w, next * w];
-    for (let x = 0; x < width; x++) {
-      const c = columns[x] as (typeof columns)[number];
-      const upper = (1 - c.part) * (small[top + c.k] as number) + c.part * (small[top + c.next] as number);
-      const lower = (1 - c.part) * (small[bottom + c.k] as number) + c.part * (small[bottom + c.next] as number);
-      out[y * width + x] = (1 - part) * upper + part * lower;
+    for (let x = 0, top = k * w, bottom = next * w; x < w; x++, top++, bottom++)
+      line[x] = (1 - part) * (small[top] as number) + part * (small[bottom] as number);
+    for (let x = 0, i = y * width; x < width; x++, i++) {
+      const own = parts[x] as number;
+      out[i] = (1 - own) * (line[from[x] as number] as number) + own * (line[to[x] as number] as number);
     }
   }
   return out;
+}
+
+/** Means over squares of `factor` places; the last of a row and of a column hold what is left. */
+function squareMeans(plane: Float32Array, width: number, height: number, factor: number, w: number, h: number) {
+  const small = new Float32Array(w * h);
+  for (let y = 0; y < height; y++)
+    for (let k = 0, i = y * width, to = Math.floor(y / factor) * w; k < w; k++, to++) {
+      const end = Math.min((y + 1) * width, i + factor);
+      let sum = 0;
+      for (; i < end; i++) sum += plane[i] as number;
+      small[to] = (small[to] as number) + sum;
+    }
+  const last = (of: number, count: number) => of - (count - 1) * factor;
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      const places = (x < w - 1 ? factor : last(width, w)) * (y < h - 1 ? factor : last(height, h));
+      small[y * w + x] = (small[y * w + x] as number) / places;
+    }
+  return small;
 }
 
 /** From this sigma on, pixels, a Gaussian leaves nothing that a smaller picture could not hold. */
@@ -140,15 +165,7 @@ export function wideBlur(plane: Float32Array, width: number, height: number, sig
   const factor = sigma < WIDE_FROM ? 1 : Math.max(2, Math.floor(sigma / 4));
   const [w, h] = [Math.ceil(width / factor), Math.ceil(height / factor)];
   if (factor === 1 || Math.min(w, h) < 4) return gaussianBlur(plane, width, height, sigma);
-  const small = new Float32Array(w * h);
-  const counts = new Float32Array(w * h);
-  for (let y = 0; y < height; y++)
-    for (let x = 0, row = Math.floor(y / factor) * w; x < width; x++) {
-      const i = row + Math.floor(x / factor);
-      small[i] = (small[i] as number) + (plane[y * width + x] as number);
-      counts[i] = (counts[i] as number) + 1;
-    }
-  for (let i = 0; i < small.length; i++) small[i] = (small[i] as number) / (counts[i] as number);
+  const small = squareMeans(plane, width, height, factor, w, h);
   const rest = Math.sqrt(sigma * sigma - (factor * factor - 1) / 12 - (factor * factor) / 6) / factor;
   return drawnOut(gaussianBlur(small, w, h, rest), w, h, factor, width, height);
 }

@@ -4,23 +4,29 @@
 export function piecesOf(mask: Uint8Array, width: number): Int32Array[] {
   const left = Uint8Array.from(mask);
   const pieces: Int32Array[] = [];
-  const waiting: number[] = [];
-  for (let first = 0; first < left.length; first++) {
-    if (left[first] !== 1) continue;
-    const own: number[] = [];
-    left[first] = 0;
-    waiting.push(first);
-    for (let i = waiting.pop(); i !== undefined; i = waiting.pop()) {
-      own.push(i);
+  // Places in the order in which they are met: each piece is a stretch of it.
+  const met = new Int32Array(mask.length);
+  let count = 0;
+  const meet = (i: number) => {
+    if (left[i] !== 1) return;
+    left[i] = 0;
+    met[count++] = i;
+  };
+  for (let first = left.indexOf(1); first >= 0; first = left.indexOf(1, first + 1)) {
+    const start = count;
+    meet(first);
+    for (let k = start; k < count; k++) {
+      const i = met[k] as number;
       const x = i % width;
-      for (const k of [-width, 0, width])
-        for (const step of [-1, 0, 1]) {
-          if (x + step < 0 || x + step >= width || left[i + k + step] !== 1) continue;
-          left[i + k + step] = 0;
-          waiting.push(i + k + step);
-        }
+      const from = x > 0 ? -1 : 0;
+      const to = x + 1 < width ? 1 : 0;
+      for (let step = from; step <= to; step++) {
+        meet(i - width + step);
+        meet(i + step);
+        meet(i + width + step);
+      }
     }
-    pieces.push(Int32Array.from(own));
+    pieces.push(met.slice(start, count));
   }
   return pieces;
 }

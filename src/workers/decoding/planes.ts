@@ -65,17 +65,21 @@ export const greyPng = (
     .png()
     .toBuffer();
 
-/** L* 0 to 100 over all that 16 bits hold: a step is a hundredth and a half of the least that an eye tells apart. */
+/** L* 0 to 100 over all that 16 bits hold. */
 const CODES = 65535;
+/** Codes are kept to a tenth of an L*, a tenth of the least that an eye tells apart: finer ones are grain, and grain can't be packed. */
+const STEP = 64;
 
 /** Lightness as a grey PNG of 16 bits: black is L* 0, white is L* 100. */
 export function lightnessToPng({ data, width, height }: Raster<'lightness', 1>): Promise<Uint8Array> {
   const codes = new Uint16Array(data.length);
-  for (let i = 0; i < data.length; i++)
-    codes[i] = Math.round((CODES / 100) * Math.min(100, Math.max(0, data[i] as number)));
+  for (let i = 0; i < data.length; i++) {
+    const steps = Math.round(((CODES / 100) * Math.max(0, data[i] as number)) / STEP);
+    codes[i] = Math.min(CODES, STEP * steps);
+  }
   return sharp(codes, { raw: { width, height, channels: 1 } })
     .toColourspace('grey16')
-    .png()
+    .png({ compressionLevel: 1 })
     .toBuffer();
 }
 
