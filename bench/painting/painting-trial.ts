@@ -24,7 +24,7 @@ import { plannedModelling } from './modelling-faults';
 import { type MovedPart, movedParts } from './moved-parts';
 import { type Reference, referenceOf } from './references';
 import { seenFor, type Wrong } from './seen-instead';
-import { type PlantedAccent, plannedAccents, plannedExtents } from './small-faults';
+import { type PlantedAccent, drawnExtents, plannedAccents, plannedExtents } from './small-faults';
 
 export interface PaintingTrial {
   readonly seed: number;
@@ -76,6 +76,8 @@ export interface PaintingOutcome {
   readonly accents: { readonly planted: readonly PlantedAccent[]; readonly told: PaintingResult['accents'] };
   readonly extents: {
     readonly planted: readonly { readonly name: string; readonly kind: string; readonly by: number }[];
+    /** How much wider each that can be was drawn, share of its width, straying and all. */
+    readonly drawn: readonly { readonly name: string; readonly by: number }[];
     readonly told: PaintingResult['extents'];
   };
   /** What every shape's gradient is off by from side to side, L*, and pairs that stand out of each other by so much more. */
@@ -272,6 +274,9 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     accents: { planted: lines?.planted ?? [], told: result.accents },
     extents: {
       planted: reaches?.planted.map(({ shape, ...how }) => ({ ...how, name: nameOf(shape) })) ?? [],
+      drawn: reaches
+        ? drawnExtents(reference, named, canvas.drawing.shapeOf).map(({ shape, by }) => ({ name: nameOf(shape), by }))
+        : [],
       told: result.extents,
     },
     modelled: {

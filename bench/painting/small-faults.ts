@@ -109,23 +109,40 @@ export function touching({ shapeOf, width }: SeenPicture, a: number, b: number):
   return n;
 }
 
-/** Edges between light and shadow to be moved, `size` times as far as is usual, and a shape to be made busy. */
-export function plannedExtents(
-  picture: SeenPicture,
-  named: readonly { readonly shape: number; readonly area: number }[],
-  own: Chance,
-  size = 1,
-): PlannedExtents {
+type Named = readonly { readonly shape: number; readonly area: number }[];
+
+/** Light and shadow of one thing that meet, the smaller of them, and how wide that is, widths of the picture. */
+function meetingPairs(picture: SeenPicture, named: Named) {
   const areaOf = new Map(named.map(({ shape, area }) => [shape, area]));
-  const spreads: Spread[] = [];
-  const planted: PlantedExtent[] = [];
-  for (const { shape: light } of named.filter(({ shape }) => shape % 2 === 0 && areaOf.has(shape + 1))) {
+  return [...areaOf].flatMap(([light, areaLight]) => {
     const shadow = light + 1;
+    const areaShadow = areaOf.get(shadow);
+    if (light % 2 === 1 || areaShadow === undefined) return [];
     const long = touching(picture, light, shadow) / picture.width;
-    const [areaLight, areaShadow] = [areaOf.get(light) ?? 0, areaOf.get(shadow) ?? 0];
     const small = areaLight <= areaShadow ? light : shadow;
     const wide = (Math.min(areaLight, areaShadow) * (picture.height / picture.width)) / long;
-    if (long < LEAST.long || wide < LEAST.wide || spreads.length === 2 || own.next() < 0.4) continue;
+    return long < LEAST.long || wide < LEAST.wide ? [] : [{ light, shadow, small, wide }];
+  });
+}
+
+/**
+ * How much of its own width the smaller of two that meet grew, or shrank, as it was drawn: a hand that strays moves an edge
+ * too. `drawn` holds the shapes on the canvas.
+ */
+export function drawnExtents(picture: SeenPicture, named: Named, drawn: Uint8Array) {
+  const places = (shapes: Uint8Array, shape: number) => shapes.reduce((n, s) => (s === shape ? n + 1 : n), 0);
+  return meetingPairs(picture, named).map(({ light, shadow, small }) => {
+    const share = (shapes: Uint8Array) => places(shapes, small) / (places(shapes, light) + places(shapes, shadow));
+    return { shape: small, by: share(drawn) / share(picture.shapeOf) - 1 };
+  });
+}
+
+/** Edges between light and shadow to be moved, `size` times as far as is usual, and a shape to be made busy. */
+export function plannedExtents(picture: SeenPicture, named: Named, own: Chance, size = 1): PlannedExtents {
+  const spreads: Spread[] = [];
+  const planted: PlantedExtent[] = [];
+  for (const { light, shadow, small, wide } of meetingPairs(picture, named)) {
+    if (spreads.length === 2 || own.next() < 0.4) continue;
     const share = size * own.between(0.1, 0.25);
     const grows = own.next() < 0.5 ? light : shadow;
     const by = Math.min(0.025, share * wide);

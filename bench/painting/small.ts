@@ -7,7 +7,7 @@ import type { PaintingOutcome, PaintingTrial } from './painting-trial';
 
 const LIMIT = { recall: 0.8, precision: 0.9 } as const;
 const ACCENTS = ['missing', 'weak', 'extra', 'thin', 'wide'] as const;
-const EXTENTS = ['wide', 'narrow', 'detail'] as const;
+const REACHES = ['wide', 'narrow'] as const;
 /** How much some shapes are mistaken by in one painting after the other, L*. */
 const MISTAKEN = [0, 0, 12] as const;
 
@@ -48,14 +48,30 @@ const accentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[
     (p, t) => t.light === p.light && meet(t.box, p.box, THIN),
   );
 
-const extentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof EXTENTS)[number]): Tally =>
+const detailOf = (outcomes: readonly PaintingOutcome[]): Tally =>
   tally(
     outcomes.map(({ extents }) => ({
-      planted: extents.planted.filter((p) => p.kind === kind),
-      told: extents.told.filter((t) => t.kind === kind),
+      planted: extents.planted.filter((p) => p.kind === 'detail'),
+      told: extents.told.filter((t) => t.kind === 'detail'),
     })),
     (p, t) => t.name === p.name,
   );
+
+/** Drawn so much too wide or too narrow, share of its width, a shape has to be told; from half of that on it may be. */
+const DRAWN = 0.1;
+
+/** Edges count as they were drawn: a hand that strays may undo what was planted, or do the like elsewhere. */
+function reachesOf(outcomes: readonly PaintingOutcome[], kind: 'wide' | 'narrow'): Tally {
+  const sign = kind === 'wide' ? 1 : -1;
+  const drawn = (least: number) =>
+    outcomes.map(({ extents }) => ({
+      planted: extents.drawn.filter((p) => sign * p.by >= least),
+      told: extents.told.filter((t) => t.kind === kind),
+    }));
+  const same = (p: { readonly name: string }, t: { readonly name: string | null }) => t.name === p.name;
+  const [has, may] = [tally(drawn(DRAWN), same), tally(drawn(DRAWN / 2), same)];
+  return { ...has, right: may.right };
+}
 
 /** Returns whether every promise is kept. */
 export async function benchSmallFaults(seed: number, each: number, megapixels: number): Promise<boolean> {
@@ -81,7 +97,8 @@ export async function benchSmallFaults(seed: number, each: number, megapixels: n
   const [lines, reaches] = (['accents', 'extents'] as const).map((of) => outcomes.filter((o) => o.trial.small === of));
   const kept = [
     ...ACCENTS.map((kind) => told(`accent ${kind}`, accentsOf(lines ?? [], kind))),
-    ...EXTENTS.map((kind) => told(kind, extentsOf(reaches ?? [], kind))),
+    ...REACHES.map((kind) => told(kind, reachesOf(reaches ?? [], kind))),
+    told('detail', detailOf(reaches ?? [])),
   ];
   return kept.every(Boolean);
 }

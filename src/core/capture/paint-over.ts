@@ -19,6 +19,8 @@ function fillOutside(y: Float32Array): void {
 export interface PaintOver {
   /** L*, smoothed in linear light. */
   readonly lightness: Raster<'lightness', 1>;
+  /** The same with all its grain, worked out when it is asked for. */
+  readonly grainy: () => Raster<'lightness', 1>;
   /** Linear RGB, as it is; NaN outside the photograph. */
   readonly colours: Raster<'linear', 3>;
 }
@@ -28,10 +30,11 @@ export function paintOver(photo: Photo, calibration: Calibration, box: BoxMm, st
   const { samples, rgb, y } = patchwork(photo, calibration, box, stepMm);
   const { columns, rows } = samples;
   fillOutside(y);
-  const soft = gaussianBlur(y, columns, rows, blur);
-  const lightness = soft.map((own) => luminanceToLightness(own));
+  const lightnessOf = (luminance: Float32Array) =>
+    raster('lightness', columns, rows, 1, luminance.map(luminanceToLightness));
   return {
-    lightness: raster('lightness', columns, rows, 1, lightness),
+    lightness: lightnessOf(gaussianBlur(y, columns, rows, blur)),
+    grainy: () => lightnessOf(y),
     colours: raster('linear', columns, rows, 3, rgb),
   };
 }

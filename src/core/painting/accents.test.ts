@@ -2,7 +2,7 @@
 import { type Accent, bentLine, withAccents } from '@/devices/accents';
 import { chance, smoothNoise } from '@/devices/random';
 import { loadOpenCv } from '@/workers/decoding/opencv';
-import { accentsOf, lined, softened } from './accents';
+import { accentsOf, softened } from './accents';
 
 const [WIDTH, HEIGHT] = [600, 450];
 const { cv } = await loadOpenCv();
@@ -19,8 +19,12 @@ const plane = (...accents: Accent[]) => ({
   height: HEIGHT,
   data: withAccents(ground, WIDTH, HEIGHT, accents),
 });
+type Own = ReturnType<typeof plane>;
+/** What was painted is smoothed when it is read, as what was wanted is. */
+const told = (wanted: Own, painted: Own) =>
+  accentsOf(softened(cv, wanted), softened(cv, painted), () => ({ wanted, painted }));
 const kinds = (wanted: Accent[], painted: Accent[]) =>
-  accentsOf(softened(cv, plane(...wanted)), lined(cv, plane(...painted))).map((a) => [a.kind, a.light]);
+  told(plane(...wanted), plane(...painted)).map((a) => [a.kind, a.light]);
 
 test('lines as they should be, a little off their place, are nothing to tell', () => {
   const moved = { ...dark, line: dark.line.map(([x, y]) => [x + 0.003, y + 0.002] as const) };
@@ -37,7 +41,7 @@ test.each([
 });
 
 test('one that only the painting has is told with where it is', () => {
-  const [extra] = accentsOf(softened(cv, plane(dark)), lined(cv, plane(dark, light)));
+  const [extra] = told(plane(dark), plane(dark, light));
   expect([extra?.kind, extra?.light]).toEqual(['extra', true]);
   const middle = (extra?.box.x ?? 0) + (extra?.box.width ?? 0) / 2;
   expect(Math.abs(middle - 0.5 - (light.line[4]?.[0] ?? 0))).toBeLessThan(0.05);
@@ -46,5 +50,5 @@ test('one that only the painting has is told with where it is', () => {
 test('the tip of a shape, and the edge between two shapes, are no lines', () => {
   const tip = plane();
   for (let y = 100; y < 240; y++) for (let x = 300; x < 300 + (y - 100) / 1.5; x++) tip.data[y * WIDTH + x] = 30;
-  expect(accentsOf(softened(cv, tip), lined(cv, plane()))).toEqual([]);
+  expect(told(tip, plane())).toEqual([]);
 });

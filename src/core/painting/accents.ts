@@ -11,6 +11,7 @@ import { piecesOf } from '../raster/pieces';
 import { zoneOf } from '../raster/zone';
 import type { OpenCv } from '../vision/opencv';
 import { type Envelopes, envelopesOf, thinLines } from '../vision/thin-lines';
+import { crossingsOf, type LineSection, sectionOf, strayed } from './line-section';
 import type { PaintingResult } from './result';
 import { curved, type ValueCurve } from './value-curve';
 
@@ -29,11 +30,20 @@ const LONG = { least: 0.045, times: 3 } as const;
 const RIM = 0.008;
 /** The hand strays by this, widths. */
 const STRAY = 0.007;
+/** How much there is of the line that was wanted, roughly seen, of all that lies about it. */
+const LEFT = { missing: 0.3, less: 0.72, more: 1.4 } as const;
 /**
- * How much of the line that was wanted there is in all, and below which width, of what it should be, what is less of it is
- * thinner and not only weaker. A line near the limit of what a photograph shows looks hardly narrower than it is weak.
+ * Then it is looked at more closely, across itself, and that has to say so too: a missing line does not stand out where it
+ * should be strongest; a wide one is so much more in all, and so much more in all than where it is strongest.
  */
-const LEFT = { missing: 0.26, less: 0.64, more: 1.5, narrower: 0.97 } as const;
+const GONE = 0.27;
+const WIDE = { more: 1.4, wider: 1.4 } as const;
+/** What is less of a line is thinner, and not only weaker, where it is so much less in all than where it is strongest. */
+const THINNER = 0.86;
+/** A thin one has less than this share left, a weak one less than that: brushes lose a little of every line. */
+const LESS = { thin: 0.66, weak: 0.52 } as const;
+/** Of a line that only the painting has the reference shows, across it, no more than this share. */
+const UNKNOWN = 0.4;
 /**
  * A line that goes on into its surroundings over more than so many times its own width is the tip of a shape: that is widest
  * where it goes on, and a line only ends there.
@@ -42,8 +52,6 @@ const TIP = 2.5;
 
 interface Line {
   readonly places: Int32Array;
-  /** About how many places long. */
-  readonly long: number;
   readonly box: ShareBox;
 }
 
@@ -66,7 +74,7 @@ function linesOf(out: Float32Array, lightness: Float32Array, width: number, heig
     const long = Math.hypot(x1 - x0, y1 - y0);
     if (long < LONG.least * width || long * long < LONG.times * places.length) return [];
     if (isTip({ places, wide: places.length / long }, out, lightness, width, height)) return [];
-    return [{ places, long, box: shareBox(around, { width, height }) }];
+    return [{ places, box: shareBox(around, { width, height }) }];
   });
 }
 
@@ -98,22 +106,32 @@ function isTip(
   return like > TIP * beside * wide;
 }
 
-/** How strong a line is in a plane of what stands out: of so many places of its zone as it is long, and all in all. */
-function strengthOf(zone: Int32Array, long: number, out: Float32Array): { peak: number; mass: number } {
-  const values = Float32Array.from(zone, (i) => out[i] as number).sort();
-  const count = Math.max(1, Math.min(values.length, Math.round(long)));
-  const sum = (from: number) => values.subarray(from).reduce((a, b) => a + b, 0);
-  return { peak: sum(values.length - count) / count, mass: sum(0) };
+/** How much of a line there is in all: what stands out of its zone. */
+const strengthOf = (zone: Int32Array, out: Float32Array): number =>
+  zone.reduce((sum, i) => sum + (out[i] as number), 0);
+
+type Amount = 'missing' | 'less' | 'more';
+
+function amountOf(share: number): Amount | null {
+  if (share < LEFT.missing) return 'missing';
+  if (share < LEFT.less) return 'less';
+  return share > LEFT.more ? 'more' : null;
 }
 
-/** What became of a line that was wanted; null where it is as it should be. */
-function fate(wanted: { peak: number; mass: number }, painted: { peak: number; mass: number }): Accent['kind'] | null {
-  const mass = painted.mass / wanted.mass;
-  if (mass < LEFT.missing) return 'missing';
-  if (mass > LEFT.more) return 'wide';
-  if (mass > LEFT.less) return null;
-  const peak = painted.peak / wanted.peak;
-  return mass < LEFT.narrower * peak ? 'thin' : 'weak';
+/** What became of a line of which there is not as much as was wanted, from what it is across; null where that says otherwise. */
+function fate(roughly: Amount, wanted: LineSection | null, painted: LineSection | null): Accent['kind'] | null {
+  if (!wanted || !painted || wanted.peak < STANDS_OUT.at) return null;
+  const [mass, peak] = [painted.mass / wanted.mass, painted.peak / wanted.peak];
+  if (roughly === 'more') return mass > WIDE.more && mass > WIDE.wider * peak ? 'wide' : null;
+  if (roughly === 'missing' && peak < GONE) return 'missing';
+  const kind = mass < THINNER * peak ? 'thin' : 'weak';
+  return mass < LESS[kind] ? kind : null;
+}
+
+/** What was wanted and what was painted on the same places, with all its grain. */
+export interface Grainy {
+  readonly wanted: Plane;
+  readonly painted: Plane;
 }
 
 /** A plane of L* in which thin lines can be looked for. */
@@ -140,25 +158,45 @@ export const curvedLines = ({ envelopes: { closed, opened }, data, ...grid }: Li
 
 /**
  * Accents that are not as the reference has them. `wanted` is L* as the reference should have become with the whole of the
- * painting taken into account, `painted` what it became on the same places.
+ * painting taken into account, `painted` what it became on the same places; `grainy` is asked only where some line is off.
  */
-export function accentsOf(wanted: Lined, painted: Lined): Accent[] {
+export function accentsOf(wanted: Lined, painted: Lined, grainy: () => Grainy): Accent[] {
   const { width, height } = wanted;
   const [outWanted, outPainted] = [wanted, painted].map(({ data, envelopes }) => thinLines(data, envelopes));
+  let seen: Grainy | null = null;
   return (['dark', 'light'] as const).flatMap((side) => {
     const [a, b] = [outWanted?.[side], outPainted?.[side]];
     if (!a || !b) return [];
     const light = side === 'light';
-    const told = linesOf(a, wanted.data, width, height).flatMap(({ places, long, box }): Accent[] => {
+    /** What a line that was found in one of the two is across, in both: where it stands out there, and near it in the other. */
+    const sections = (places: Int32Array, foundIn: 'wanted' | 'painted') => {
+      seen ??= grainy();
+      const [own, other] = foundIn === 'wanted' ? [a, b] : [b, a];
+      const found = crossingsOf(places, { width, height, data: own });
+      const near = strayed(found, { width, height, data: other }, STRAY * width);
+      const [inWanted, inPainted] = foundIn === 'wanted' ? [found, near] : [near, found];
+      return {
+        wanted: sectionOf(inWanted, seen.wanted, light),
+        painted: sectionOf(inPainted, seen.painted, light),
+      };
+    };
+    const told = linesOf(a, wanted.data, width, height).flatMap(({ places, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, wanted);
-      const [wants, has] = [strengthOf(zone, long, a), strengthOf(zone, long, b)];
-      const kind = fate(wants, has);
-      return kind ? [{ box, kind, light, amount: has.mass / wants.mass }] : [];
+      const amount = strengthOf(zone, b) / strengthOf(zone, a);
+      const roughly = amountOf(amount);
+      if (!roughly) return [];
+      const across = sections(places, 'wanted');
+      const kind = fate(roughly, across.wanted, across.painted);
+      return kind ? [{ box, kind, light, amount }] : [];
     });
-    const extra = linesOf(b, painted.data, width, height).flatMap(({ places, long, box }): Accent[] => {
+    const extra = linesOf(b, painted.data, width, height).flatMap(({ places, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, painted);
-      const amount = strengthOf(zone, long, a).mass / strengthOf(zone, long, b).mass;
-      return amount < LEFT.missing ? [{ box, kind: 'extra', light, amount }] : [];
+      const amount = strengthOf(zone, a) / strengthOf(zone, b);
+      if (amount >= LEFT.missing) return [];
+      const across = sections(places, 'painted');
+      const stands = across.painted !== null && across.painted.peak >= STANDS_OUT.at;
+      const known = (across.wanted?.mass ?? 0) > UNKNOWN * (across.painted?.mass ?? 0);
+      return stands && !known ? [{ box, kind: 'extra', light, amount }] : [];
     });
     return [...told, ...extra];
   });

@@ -26,14 +26,15 @@ export interface LaidPainting {
   /** What was painted, on the reference's coarse places (NaN past its edge) and on its fine ones. */
   readonly coarse: Plane;
   readonly fine: Plane;
-  /** Something else of the painting (a plane of its places) on the coarse ones. */
+  /** Something else of the painting (a plane of its places) on the coarse ones, and on the fine ones. */
   readonly coarsely: (plane: Plane) => Plane;
+  readonly finely: (plane: Plane) => Plane;
   /** What was wanted on the fine ones, with the whole of the painting taken into account. */
   readonly wanted: Plane;
 }
 
 /** What was painted on places so fine that thin lines show; where nothing was, it is as it should be. */
-function finely(
+function laidFinely(
   { fine, coarse, open }: PaintingReference,
   painting: Plane,
   map: Affine,
@@ -86,7 +87,7 @@ export function layPainting(
   const parts = readParts(coarse, lies, reference.shapes ? reference.numbers : undefined);
   const curve = valueCurve(parts.parts, takes);
   const wanted = { ...reference.fine, data: curved(curve, reference.fine.data) };
-  const fine = finely(reference, painting, map, astray, wanted.data);
+  const finely = (plane: Plane) => laidFinely(reference, plane, map, astray, wanted.data);
   const coarsely = (plane: Plane) => laid(shrunkTo(plane, 2 * GRID, target));
-  return { map, features, astray, parts, curve, coarse: lies, fine, wanted, coarsely };
+  return { map, features, astray, parts, curve, coarse: lies, fine: finely(painting), wanted, coarsely, finely };
 }

@@ -201,7 +201,12 @@ export async function measurePainting(
       regions: stage?.asks === 'two-masses' ? [] : partsOff(reference, laid, shapes, request),
       displacements,
       gaps: gapsBetween(displacements, reference.target.height / reference.target.width),
-      accents: withIds(accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, laid.fine))),
+      accents: withIds(
+        accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, laid.fine), () => ({
+          wanted: laid.wanted,
+          painted: laid.finely(alike(read.grainy())),
+        })),
+      ),
       extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.fine)) : [],
       shapes: colouredShapes(shapes, reference, colours),
       contrasts: contrastsOf(

@@ -25,6 +25,8 @@ export interface ReadPainting {
   /** Null where it can't be used: the issues say why. */
   readonly painting: {
     readonly plane: Raster<'lightness', 1>;
+    /** The same with all its grain, worked out when it is asked for. */
+    readonly grainy: () => Raster<'lightness', 1>;
     /** Linear RGB on the same places, as it is; null unless it was asked for, and where nothing is known of light and dark. */
     readonly colours: Raster<'linear', 3> | null;
     /** All that was painted, and what of it was read. */
@@ -54,15 +56,21 @@ export async function readPainting(
   tools.onStage?.('reading the steps');
   const apart = Math.max(found.box.widthMm, found.box.heightMm) / SAMPLES;
   const read = grow(found.box, -RIM * apart);
-  const { lightness: plain, colours } = paintOver(photo, found.calibration, read, apart, SMOOTH * SAMPLES);
+  const { lightness: plain, grainy, colours } = paintOver(photo, found.calibration, read, apart, SMOOTH * SAMPLES);
   const unpainted = mayBeFlat ? null : unpaintedIssue(someOf(plain));
   if (unpainted) return { base, issues: [...issues, unpainted], painting: null };
   const { box, relative, uncertainty } = found;
-  const plane = relative ? { ...plain, data: plain.data.map(placedBetween(endsOf(plain), ends)) } : plain;
+  const placed = relative ? placedBetween(endsOf(plain), ends) : null;
+  const placedIn = (own: typeof plain) => (placed ? { ...own, data: own.data.map(placed) } : own);
   return {
     base,
     issues,
-    painting: { plane, colours: framing.coloured && !relative ? colours : null, box, read, relative, uncertainty },
+    painting: {
+      plane: placedIn(plain),
+      grainy: () => placedIn(grainy()),
+      colours: framing.coloured && !relative ? colours : null,
+      ...{ box, read, relative, uncertainty },
+    },
   };
 }
 
