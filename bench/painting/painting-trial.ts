@@ -76,8 +76,8 @@ export interface PaintingOutcome {
   readonly accents: { readonly planted: readonly PlantedAccent[]; readonly told: PaintingResult['accents'] };
   readonly extents: {
     readonly planted: readonly { readonly name: string; readonly kind: string; readonly by: number }[];
-    /** How much wider each that can be was drawn, share of its width, straying and all. */
-    readonly drawn: readonly { readonly name: string; readonly by: number }[];
+    /** How much wider each was drawn, share of its width, straying and all, and whether it is too small to be looked at. */
+    readonly drawn: readonly { readonly name: string; readonly by: number; readonly tiny: boolean }[];
     readonly told: PaintingResult['extents'];
   };
   /** What every shape's gradient is off by from side to side, L*, and pairs that stand out of each other by so much more. */
@@ -275,7 +275,10 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     extents: {
       planted: reaches?.planted.map(({ shape, ...how }) => ({ ...how, name: nameOf(shape) })) ?? [],
       drawn: reaches
-        ? drawnExtents(reference, named, canvas.drawing.shapeOf).map(({ shape, by }) => ({ name: nameOf(shape), by }))
+        ? drawnExtents(reference, named, canvas.drawing.shapeOf).map(({ shape, ...how }) => ({
+            ...how,
+            name: nameOf(shape),
+          }))
         : [],
       told: result.extents,
     },

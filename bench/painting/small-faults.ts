@@ -111,7 +111,7 @@ export function touching({ shapeOf, width }: SeenPicture, a: number, b: number):
 
 type Named = readonly { readonly shape: number; readonly area: number }[];
 
-/** Light and shadow of one thing that meet, the smaller of them, and how wide that is, widths of the picture. */
+/** Light and shadow of one thing that meet, the smaller of them, how wide that is, and whether it is too small to be looked at. */
 function meetingPairs(picture: SeenPicture, named: Named) {
   const areaOf = new Map(named.map(({ shape, area }) => [shape, area]));
   return [...areaOf].flatMap(([light, areaLight]) => {
@@ -121,7 +121,7 @@ function meetingPairs(picture: SeenPicture, named: Named) {
     const long = touching(picture, light, shadow) / picture.width;
     const small = areaLight <= areaShadow ? light : shadow;
     const wide = (Math.min(areaLight, areaShadow) * (picture.height / picture.width)) / long;
-    return long < LEAST.long || wide < LEAST.wide ? [] : [{ light, shadow, small, wide }];
+    return long === 0 ? [] : [{ light, shadow, small, wide, tiny: long < LEAST.long || wide < LEAST.wide }];
   });
 }
 
@@ -131,9 +131,9 @@ function meetingPairs(picture: SeenPicture, named: Named) {
  */
 export function drawnExtents(picture: SeenPicture, named: Named, drawn: Uint8Array) {
   const places = (shapes: Uint8Array, shape: number) => shapes.reduce((n, s) => (s === shape ? n + 1 : n), 0);
-  return meetingPairs(picture, named).map(({ light, shadow, small }) => {
+  return meetingPairs(picture, named).map(({ light, shadow, small, tiny }) => {
     const share = (shapes: Uint8Array) => places(shapes, small) / (places(shapes, light) + places(shapes, shadow));
-    return { shape: small, by: share(drawn) / share(picture.shapeOf) - 1 };
+    return { shape: small, by: share(drawn) / share(picture.shapeOf) - 1, tiny };
   });
 }
 
@@ -141,8 +141,8 @@ export function drawnExtents(picture: SeenPicture, named: Named, drawn: Uint8Arr
 export function plannedExtents(picture: SeenPicture, named: Named, own: Chance, size = 1): PlannedExtents {
   const spreads: Spread[] = [];
   const planted: PlantedExtent[] = [];
-  for (const { light, shadow, small, wide } of meetingPairs(picture, named)) {
-    if (spreads.length === 2 || own.next() < 0.4) continue;
+  for (const { light, shadow, small, wide, tiny } of meetingPairs(picture, named)) {
+    if (tiny || spreads.length === 2 || own.next() < 0.4) continue;
     const share = size * own.between(0.1, 0.25);
     const grows = own.next() < 0.5 ? light : shadow;
     const by = Math.min(0.025, share * wide);

@@ -63,13 +63,13 @@ const DRAWN = 0.1;
 /** Edges count as they were drawn: a hand that strays may undo what was planted, or do the like elsewhere. */
 function reachesOf(outcomes: readonly PaintingOutcome[], kind: 'wide' | 'narrow'): Tally {
   const sign = kind === 'wide' ? 1 : -1;
-  const drawn = (least: number) =>
+  const drawn = (least: number, tinyToo: boolean) =>
     outcomes.map(({ extents }) => ({
-      planted: extents.drawn.filter((p) => sign * p.by >= least),
+      planted: extents.drawn.filter((p) => sign * p.by >= least && (tinyToo || !p.tiny)),
       told: extents.told.filter((t) => t.kind === kind),
     }));
   const same = (p: { readonly name: string }, t: { readonly name: string | null }) => t.name === p.name;
-  const [has, may] = [tally(drawn(DRAWN), same), tally(drawn(DRAWN / 2), same)];
+  const [has, may] = [tally(drawn(DRAWN, false), same), tally(drawn(DRAWN / 2, true), same)];
   return { ...has, right: may.right };
 }
 

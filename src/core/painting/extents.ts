@@ -15,9 +15,9 @@ type Extent = Omit<PaintingResult['extents'][number], 'id'>;
  * stray; by more than half of the shape another edge was found.
  */
 const GREW = { least: 0.045, most: 0.5 } as const;
-const LEAST = 0.0041;
+const LEAST = 0.003;
 /** And only where moving it back does away with so much of what differs. */
-const EXPLAINS = 0.12;
+const EXPLAINS = 0.35;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
 

@@ -135,25 +135,38 @@ export interface LookedAt {
   readonly near: Plane;
 }
 
+/** Shares of what is known of a plane that are light and that are dark. */
+function thirdsOf(data: Float32Array, isLight: (l: number) => boolean, isDark: (l: number) => boolean) {
+  let [known, light, dark] = [0, 0, 0];
+  for (const l of data) {
+    if (Number.isNaN(l)) continue;
+    known++;
+    if (isLight(l)) light++;
+    else if (isDark(l)) dark++;
+  }
+  return { light: light / Math.max(1, known), dark: dark / Math.max(1, known) };
+}
+
 /** A plane of L* as a whole; what is NaN in it is not known. `ends` are those that its thirds lie between. */
 export function lookedAt(plane: Plane, { light, dark }: Ends): LookedAt {
-  const known = plane.data.filter((l) => !Number.isNaN(l));
   const third = (light - dark) / 3;
-  const shareOf = (of: (l: number) => boolean) => known.filter(of).length / Math.max(1, known.length);
+  const [isLight, isDark] = [(l: number) => l >= light - third, (l: number) => l <= dark + third];
+  const thirds = thirdsOf(plane.data, isLight, isDark);
   const soft = squinted(plane);
   const masked = (of: (l: number) => boolean) => {
     const mask = new Uint8Array(soft.data.length);
     for (let i = 0; i < mask.length; i++) mask[i] = of(soft.data[i] as number) ? 1 : 0;
     return patternOf(soft, mask);
   };
-  const [isLight, isDark] = [(l: number) => l >= light - third, (l: number) => l <= dark + third];
-  const thirds = { light: shareOf(isLight), dark: shareOf(isDark) };
   const near = { ...soft, data: contrastNear(soft) };
   const contrast = largestOf(near);
   return {
     near,
     whole: {
-      curve: quantiles(known, CURVE),
+      curve: quantiles(
+        plane.data.filter((l) => !Number.isNaN(l)),
+        CURVE,
+      ),
       thirds: { ...thirds, middle: Math.max(0, 1 - thirds.light - thirds.dark) },
       lights: masked(isLight),
       darks: masked(isDark),
