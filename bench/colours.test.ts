@@ -27,3 +27,14 @@ test('on a sheet with coloured patches colours are read as they were painted, an
   expect(cast?.said.map((s) => s.code)).toEqual(['colours_hold', 'colour_cast']);
   expect(faithful?.said.map((s) => s.code)).toEqual(['colours_hold']);
 });
+
+test('shadows that turn warm where they should turn cool are told, though no shape is far from its colour', async () => {
+  const outcomes = await trials.run(
+    [5201, 5202, 5204].map((seed) => trial(seed, { scene: seed + 3999, turned: true })),
+  );
+  const turned = outcomes.flatMap((o, k) => o.turned.map((name) => `${k} ${name}`));
+  const told = outcomes.flatMap((o, k) => o.said.flatMap((s) => (s.shape ? [`${k} ${s.shape} ${s.code}`] : [])));
+  expect(turned.length).toBeGreaterThanOrEqual(3);
+  expect(told).toEqual(turned.map((name) => `${name} shadow_warmth`));
+  expect(outcomes.flatMap((o) => o.said.map((s) => s.code))).not.toContain('colours_hold');
+});

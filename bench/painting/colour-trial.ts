@@ -4,6 +4,7 @@ import { labToLinearRgb, linearRgbToLab } from '@/core/colour/lab';
 import { srgbToLinear, type Triple } from '@/core/colour/srgb';
 import { pictureStep } from '@/core/exercise/key';
 import { measurePainting } from '@/core/painting/measure-painting';
+import type { ShapePlane } from '@/core/painting/named-shapes';
 import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
 import { raster } from '@/core/raster/raster';
@@ -33,6 +34,8 @@ export interface ColourTrial {
   readonly whole: 'right' | 'cast' | 'dull';
   /** Whether the shapes have names. */
   readonly named: boolean;
+  /** Whether shadows turn warm where they should turn cool, and the other way round, none of them far from its colour. */
+  readonly turned?: boolean;
 }
 
 type Hue = readonly [number, number];
@@ -52,6 +55,8 @@ export interface ColourOutcome {
   }[];
   readonly cast: Hue;
   readonly strength: number;
+  /** Shadows that were turned. */
+  readonly turned: readonly string[];
   /** How far the reference's own colours lie apart, root mean square. */
   readonly spread: number;
   readonly colour: PaintingResult['colour'];
@@ -87,6 +92,42 @@ function deviation(values: Float32Array): number {
   return Math.sqrt(values.reduce((s, v) => s + (v - mean) ** 2, 0) / values.length);
 }
 
+/** The same with what each shape is of its thing. */
+const withParts = (plane: ShapePlane): ShapePlane => ({
+  ...plane,
+  shapes: plane.shapes.map((s) => ({ ...s, part: s.name.endsWith('shadow') ? 'shadow' : 'lit' })),
+});
+
+/** Hue angle of what is warmest. */
+const WARMEST: Hue = [0.5, Math.sqrt(0.75)];
+/** A shadow that is so much warmer or cooler than its light, a* and b*, is turned so far to the other side. */
+const TURNS = { from: 3.4, to: 6, painted: 4.4 } as const;
+
+/** What shadows and lights of one thing are to be off by so that the shadow turns the other way: half of it each. */
+function turnedShadows(
+  named: readonly number[],
+  shapeOf: ArrayLike<number>,
+  hues: readonly [Float32Array, Float32Array],
+) {
+  const mean = (shape: number): Hue => {
+    const places = Array.from(shapeOf, (s, i) => (s === shape ? i : -1)).filter((i) => i >= 0);
+    return [0, 1].map((c) => places.reduce((s, i) => s + (hues[c]?.[i] ?? 0), 0) / places.length) as unknown as Hue;
+  };
+  return new Map(
+    named.flatMap((shape): [number, Hue][] => {
+      if (shape % 2 === 0 || !named.includes(shape - 1)) return [];
+      const [shadow, light] = [mean(shape), mean(shape - 1)];
+      const warm = (shadow[0] - light[0]) * WARMEST[0] + (shadow[1] - light[1]) * WARMEST[1];
+      if (Math.abs(warm) < TURNS.from || Math.abs(warm) > TURNS.to) return [];
+      const half = -(warm + Math.sign(warm) * TURNS.painted) / 2;
+      return [
+        [shape, [half * WARMEST[0], half * WARMEST[1]]],
+        [shape - 1, [-half * WARMEST[0], -half * WARMEST[1]]],
+      ];
+    }),
+  );
+}
+
 export default async function runColourTrial(trial: ColourTrial): Promise<ColourOutcome> {
   const { seed, camera, megapixels } = trial;
   const own = chance(seed).fork('colour trial');
@@ -109,8 +150,15 @@ export default async function runColourTrial(trial: ColourTrial): Promise<Colour
   const way = own.between(0, 2 * Math.PI);
   const cast: Hue = trial.whole === 'cast' ? [12 * Math.cos(way), 12 * Math.sin(way)] : [0, 0];
   const strength = trial.whole === 'dull' ? DULL : 1;
+  const turned = trial.turned
+    ? turnedShadows(
+        named.map(({ shape }) => shape),
+        shapeOf,
+        [a, b],
+      )
+    : new Map<number, Hue>();
   const hueOf = (shape: number, i: number): Hue => {
-    const [da, db] = mistaken.get(shape) ?? [0, 0];
+    const [da, db] = mistaken.get(shape) ?? turned.get(shape) ?? [0, 0];
     return [strength * (a[i] as number) + cast[0] + da, strength * (b[i] as number) + cast[1] + db];
   };
   const blank = await blankFor(trial, 'office', height / width, 'master-copy');
@@ -141,7 +189,7 @@ export default async function runColourTrial(trial: ColourTrial): Promise<Colour
         lightness: { width, height, data: lightness },
         target: { width, height, data: lightness.map(of) },
         colours: linear,
-        shapes: trial.named ? namedPlane(reference, named) : null,
+        shapes: trial.named ? withParts(namedPlane(reference, named)) : null,
       }),
       step: pictureStep(ENDS),
       lightest: ENDS.light,
@@ -152,7 +200,9 @@ export default async function runColourTrial(trial: ColourTrial): Promise<Colour
     },
     { cv, readQr },
   );
-  const findings = critiquePainting(result, 0.5).filter((f) => f.code.startsWith('colour'));
+  const findings = critiquePainting(result, 0.5).filter(
+    (f) => f.code.startsWith('colour') || f.code === 'shadow_warmth',
+  );
   return {
     trial,
     accepted: result.capture.accepted,
@@ -172,6 +222,7 @@ export default async function runColourTrial(trial: ColourTrial): Promise<Colour
     }),
     cast,
     strength,
+    turned: [...turned.keys()].filter((shape) => shape % 2 === 1).map(nameOf),
     spread: Math.hypot(deviation(a), deviation(b)),
     colour: result.colour,
     said: findings.map(({ code, where }) => ({ code, shape: where.shape ?? null, box: where.box ?? null })),

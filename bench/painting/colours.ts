@@ -27,16 +27,36 @@ function tallied(outcomes: readonly ColourOutcome[]) {
   return { planted, said, recall: planted ? found / planted : 1, precision: said ? right / said : 1 };
 }
 
+/** Shadows that turn warm for cool, or cool for warm, and nothing else amiss. */
+function turnedKept(outcomes: readonly ColourOutcome[]): boolean {
+  let [planted, found, said, right] = [0, 0, 0, 0];
+  for (const { turned, said: told } of outcomes) {
+    const own = told.filter((t) => t.code === 'shadow_warmth').map((t) => t.shape);
+    planted += turned.length;
+    found += turned.filter((name) => own.includes(name)).length;
+    said += own.length;
+    right += own.filter((name) => name !== null && turned.includes(name)).length;
+  }
+  const [recall, precision] = [planted ? found / planted : 1, said ? right / said : 1];
+  row('shadows turned', planted, said, recall, precision);
+  return recall >= COLOUR_LIMIT.recall && precision >= COLOUR_LIMIT.precision;
+}
+
 /** Returns whether every promise is kept, of those on sheets with coloured patches. */
 export async function benchColours(seed: number, each: number, megapixels: number): Promise<boolean> {
   const trials = openColourTrials();
-  const outcomes = await trials.run(
-    Array.from({ length: each }, (_, k): ColourTrial => ({
-      ...{ seed: seed + k, scene: 9200 + (k % 12), camera: USABLE[k % USABLE.length] ?? 'studio', megapixels },
-      way: k % 5 === 4 ? 'brackets' : 'sheet',
-      mistaken: k % 3 === 0 ? 0 : MISTAKEN,
-      whole: WHOLES[k % WHOLES.length] ?? 'right',
-      named: k % 2 === 0,
+  const ask = (k: number): ColourTrial => ({
+    ...{ seed: seed + k, scene: 9200 + (k % 12), camera: USABLE[k % USABLE.length] ?? 'studio', megapixels },
+    way: k % 5 === 4 ? 'brackets' : 'sheet',
+    mistaken: k % 3 === 0 ? 0 : MISTAKEN,
+    whole: WHOLES[k % WHOLES.length] ?? 'right',
+    named: k % 2 === 0,
+  });
+  const outcomes = await trials.run(Array.from({ length: each }, (_, k) => ask(k)));
+  const turned = await trials.run(
+    Array.from({ length: Math.ceil(each / 2) }, (_, k): ColourTrial => ({
+      ...ask(1000 + k),
+      ...{ way: 'sheet', mistaken: 0, whole: 'right', named: true, turned: true },
     })),
   );
   await trials.close();
@@ -59,6 +79,7 @@ export async function benchColours(seed: number, each: number, megapixels: numbe
     row(`${way}: a*, b* off`, quantile(off, 0.5), quantile(off, 0.95));
     if (way === 'sheet') kept &&= quantile(off, 0.95) <= COLOUR_LIMIT.read;
   }
+  kept = turnedKept(turned.filter((o) => o.accepted)) && kept;
   const whole = (code: string, is: (o: ColourOutcome) => boolean) => {
     const told = (o: ColourOutcome) => o.said.some((s) => s.code === code);
     const wrong = read.filter(is);

@@ -13,6 +13,7 @@ import type { FormShape } from './form/form-plane';
 import { insideOf } from './named-shapes';
 import type { PaintingResult } from './result';
 import { segments } from './segments';
+import { shadowWarmths } from './shadow-warmth';
 
 export type ColourPass = NonNullable<PaintingResult['colour']>;
 type Hue = readonly [a: number, b: number];
@@ -203,5 +204,6 @@ export function colourPass(
     cast: { a: cast[0], b: cast[1] },
     parts: withIds(parts),
     strongest: strongestElsewhere(wanted, painted),
+    warmths: shadowWarmths(named, wanted, painted),
   };
 }

@@ -225,6 +225,19 @@ export const paintingResultSchema = z.object({
       ),
       /** Where the strongest colour sits, and where it should; null where it sits there. */
       strongest: z.object({ painted: shareBoxSchema, wanted: shareBoxSchema }).nullable(),
+      /** Of every object, how much warmer its shadows are than its lights, in a* and b*: below 0 where they are cooler. */
+      warmths: z
+        .array(
+          z.object({
+            object: z.string(),
+            shadows: z.array(z.string()),
+            lights: z.array(z.string()),
+            box: shareBoxSchema,
+            wanted: z.number(),
+            painted: z.number(),
+          }),
+        )
+        .default([]),
     })
     .nullable()
     .default(null),

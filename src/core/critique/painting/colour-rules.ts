@@ -1,6 +1,6 @@
 /** Rules about colour, where the exercise asks for it: what all of it is off by is told once, then what single shapes are. */
 import { ofShape, PICTURE, type Rule } from '../rule';
-import type { CastFacts, ColouredPart, ColourFacts, PaintingFacts, PaintingReading, Turn } from './facts';
+import type { CastFacts, ColouredPart, ColourFacts, PaintingFacts, PaintingReading, Turn, WarmthFacts } from './facts';
 
 /** Told of at the most. */
 const MOST_PARTS = 7;
@@ -47,13 +47,29 @@ const partsOf = (reading: PaintingReading): ColourFacts[] =>
 const weightOf = (off: number, tolerance: number, area: number): number =>
   AFTER_VALUES * ((off - tolerance) / STEP_OF_COLOUR) * Math.sqrt(area);
 
+/** From here on a shadow is plainly warmer or cooler than its light, share of what a colour may be off by. */
+const PLAINLY = 0.5;
+
+/** Shadows that are plainly warmer or cooler than their lights, in the painting and in the reference. */
+function plainWarmths(reading: PaintingReading): WarmthFacts[] {
+  const tolerance = toleranceOf(reading);
+  const off = new Set(partsOf(reading).flatMap((p) => (p.off > tolerance ? [p.part.shape] : [])));
+  // A light or a shadow in another colour is told by itself, and mends this too.
+  return (reading.result.colour?.warmths ?? [])
+    .filter(({ shadows, lights }) => ![...shadows, ...lights].some((name) => off.has(name)))
+    .filter(({ wanted, painted }) => Math.min(Math.abs(wanted), Math.abs(painted)) > PLAINLY * tolerance);
+}
+
+const isTurned = ({ wanted, painted }: WarmthFacts): boolean => wanted > 0 !== painted > 0;
+
 const coloursHold: PaintingRule<'colours_hold'> = {
   code: 'colours_hold',
   kind: 'works',
   reads: (reading) => {
     const parts = partsOf(reading);
     if (parts.length === 0) return [];
-    return [{ subject: PICTURE, facts: { parts: parts.filter((p) => p.off > p.tolerance).length } }];
+    const off = parts.filter((p) => p.off > p.tolerance).length + plainWarmths(reading).filter(isTurned).length;
+    return [{ subject: PICTURE, facts: { parts: off } }];
   },
   tells: ({ parts }) => parts === 0,
   weight: () => 0,
@@ -121,10 +137,26 @@ const colourElsewhere: PaintingRule<'colour_elsewhere'> = {
   source: 'the eye goes to the strongest colour: a fifth of it weaker where it was meant, and it goes elsewhere',
 };
 
+const shadowWarmth: PaintingRule<'shadow_warmth'> = {
+  code: 'shadow_warmth',
+  kind: 'fix',
+  reads: (reading) =>
+    plainWarmths(reading).map((facts) => ({
+      subject: ofShape(`${facts.object} warmth`, facts.shadows[0], facts.box),
+      facts,
+    })),
+  tells: isTurned,
+  weight: ({ wanted, painted, box }) =>
+    AFTER_VALUES * (Math.abs(wanted - painted) / STEP_OF_COLOUR) * Math.sqrt(box.width * box.height),
+  evidence: ({ wanted, painted }) => ({ wanted: round1(wanted), painted: round1(painted) }),
+  source: 'shadows turn the other way than lights: which of them is warmer is seen before how warm each is',
+};
+
 export const COLOUR_RULES = {
   colours_hold: coloursHold,
   colour_strength: colourStrength,
   colour_cast: colourCast,
   colour_off: colourOff,
   colour_elsewhere: colourElsewhere,
+  shadow_warmth: shadowWarmth,
 } as const;

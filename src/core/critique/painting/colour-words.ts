@@ -4,7 +4,8 @@ import type { Catalogue } from '../rule';
 import type { PaintingFacts, Turn } from './facts';
 
 type Names = Record<never, never>;
-type ColourCodes = 'colours_hold' | 'colour_strength' | 'colour_cast' | 'colour_off' | 'colour_elsewhere';
+type ColourCodes =
+  'colours_hold' | 'colour_strength' | 'colour_cast' | 'colour_off' | 'colour_elsewhere' | 'shadow_warmth';
 
 const TOO: Record<Turn, string> = {
   yellow: 'too yellow',
@@ -62,6 +63,16 @@ export const COLOUR_WORDS: Pick<Catalogue<PaintingFacts, Names>, ColourCodes> = 
       return `Beside the rest ${what} is ${howFar(off, tolerance)}${TOO[turn]}.`;
     },
     do: ({ turn }) => BACK[turn],
+  },
+  shadow_warmth: {
+    say: ({ object, wanted }) =>
+      wanted < 0
+        ? `In the shadow ${massName(object)} turns warmer than in the light; in the reference it turns cooler.`
+        : `In the shadow ${massName(object)} turns cooler than in the light; in the reference it turns warmer.`,
+    do: ({ wanted }) =>
+      wanted < 0
+        ? 'Put a touch of blue or violet into its shadow, or a touch of yellow into its light, and keep both as light as they are.'
+        : 'Put a touch of yellow or orange into its shadow, or a touch of blue into its light, and keep both as light as they are.',
   },
   colour_elsewhere: {
     say: ({ painted, wanted }) =>

@@ -9,7 +9,7 @@ const critique = (more?: Partial<PaintingResult>) => critiquePainting(samplePain
 const fixes = (more: Partial<PaintingResult>) => critique(more).filter((f) => f.kind === 'fix');
 
 const colour = (more: Partial<NonNullable<PaintingResult['colour']>>): Partial<PaintingResult> => ({
-  colour: { strength: 1, cast: { a: 0, b: 0 }, parts: [], strongest: null, ...more },
+  colour: { strength: 1, cast: { a: 0, b: 0 }, parts: [], strongest: null, warmths: [], ...more },
 });
 const part = (shape: string, residualA: number, residualB: number, residualChroma = 0) => ({
   ...{ id: shape, shape, box: { x: 0, y: 0, width: 0.3, height: 0.3 }, area: 0.09 },
@@ -45,4 +45,21 @@ test('colours that no coloured patch vouches for are told only from further off'
     fixes({ ...own, capture: { ...SAMPLE_CAPTURE, colour: basis } }).map((f) => f.code);
   expect(codes('measured')).toEqual(['colour_off']);
   expect(codes('assumed')).toEqual([]);
+});
+
+test('a shadow that turns warm where the reference turns cool is told, unless a colour that is off says it already', () => {
+  const box = { x: 0.2, y: 0.3, width: 0.3, height: 0.3 };
+  const turned = (wanted: number, painted: number) => ({
+    ...{ object: 'jug', shadows: ['jug > shadow side'], lights: ['jug > lit side'], box },
+    ...{ wanted, painted },
+  });
+  const codes = (more: Parameters<typeof colour>[0]) => fixes(colour(more)).map((f) => f.code);
+  const [told] = fixes(colour({ warmths: [turned(-7, 7)] }));
+  expect(told?.say).toBe('In the shadow the jug turns warmer than in the light; in the reference it turns cooler.');
+  expect(told?.do).toContain('blue');
+  expect(told?.where).toMatchObject({ shape: 'jug > shadow side', box });
+  expect(codes({ warmths: [turned(7, -6)] })).toEqual(['shadow_warmth']);
+  expect(codes({ warmths: [turned(-7, -9), turned(-7, 1), turned(1, -9)] })).toEqual([]);
+  const off = part('jug > shadow side', 2, 14);
+  expect(codes({ warmths: [turned(-7, 7)], parts: [off] })).toEqual(['colour_off']);
 });

@@ -76,6 +76,8 @@ export interface ColourFacts {
   readonly tolerance: number;
 }
 
+export type WarmthFacts = ColoursRead['warmths'][number];
+
 export interface CastFacts {
   readonly cast: ColoursRead['cast'];
   readonly turn: Turn;
@@ -165,6 +167,7 @@ export interface PaintingFacts {
   readonly colour_strength: { readonly strength: number };
   readonly colour_cast: CastFacts;
   readonly colour_off: ColourFacts;
+  readonly shadow_warmth: WarmthFacts;
   readonly colour_elsewhere: NonNullable<ColoursRead['strongest']>;
   readonly feature_moved: MovedFacts;
   readonly gap_off: { readonly gap: PaintingResult['gaps'][number] };

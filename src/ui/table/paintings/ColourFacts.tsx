@@ -1,5 +1,6 @@
 /** What was measured of a painting's colours, in figures. */
 import type { PaintingResult } from '@/core/painting/result';
+import { Fragment } from 'react';
 import { signed } from './signed';
 
 interface Props {
@@ -10,7 +11,7 @@ interface Props {
 const one = (v: number) => v.toFixed(1);
 
 export function ColourFacts({ colour, basis }: Props) {
-  const { strength, cast, parts } = colour;
+  const { strength, cast, parts, warmths } = colour;
   return (
     <>
       <table className="mt-2 w-full text-right">
@@ -50,6 +51,14 @@ export function ColourFacts({ colour, basis }: Props) {
           {signed(cast.a)} a*, {signed(cast.b)} b*
           {strength !== null && `; ${strength.toFixed(2)} of the reference’s differences in colour`}
         </dd>
+        {warmths.map(({ object, wanted, painted }) => (
+          <Fragment key={object}>
+            <dt>Shadow of {object}</dt>
+            <dd>
+              {signed(painted)} warmer than its light; {signed(wanted)} wanted
+            </dd>
+          </Fragment>
+        ))}
       </dl>
     </>
   );
