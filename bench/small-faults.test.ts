@@ -8,7 +8,7 @@ afterAll(() => trials.close());
 
 const SEED = 8100;
 /** One picture for both: rendering it takes longer than all else. */
-const trial = (small: PaintingTrial['small'] & string): PaintingTrial => ({
+const trial = (small?: PaintingTrial['small'] & string): PaintingTrial => ({
   seed: SEED,
   scene: SEED,
   camera: small === 'accents' ? 'studio' : 'window',
@@ -17,7 +17,7 @@ const trial = (small: PaintingTrial['small'] & string): PaintingTrial => ({
   megapixels: 4,
   mistaken: 0,
   moved: false,
-  small,
+  ...(small && { small }),
 });
 
 test('lines that are missing, weak, thin, wide or in the painting alone are told as that where they are, and hardly any other', async () => {
@@ -59,4 +59,13 @@ test('shapes that go over from light to dark otherwise are told, and no others',
   expect(plain.length).toBeGreaterThan(0);
   expect(plain.filter((t) => t.told).length).toBeGreaterThanOrEqual(plain.length / 2);
   expect(turned.filter((t) => t.asGradient && t.by < 5)).toEqual([]);
+});
+
+test('a touch of red in a painting in umber is told where it is, and greys have none', async () => {
+  const [touched, grey] = await trials.run([{ ...trial(), touch: true }, trial()]);
+  const smallest = touched?.shapes.reduce((a, b) => (a.area <= b.area ? a : b));
+  const places = touched?.accentsOfColour?.places ?? [];
+  expect(places.length).toBeGreaterThan(0);
+  for (const { box } of places) expect(smallest && meet(box, smallest.box)).toBe(true);
+  expect(grey?.accentsOfColour).toEqual({ allowed: false, places: [] });
 });

@@ -19,7 +19,7 @@ import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import sharp from 'sharp';
 import { blankFor, targetOf } from '../notan-stage';
-import { namedPlane, nameOf, shapesOf } from './painting-trial';
+import { namedPlane, nameOf, shapesOf } from './named-of-scene';
 import { type Reference, referenceOf } from './references';
 
 export interface ColourTrial {

@@ -3,10 +3,8 @@ import type { KnownCard } from '@/core/capture/open-sheet';
 import type { Finding } from '@/core/critique/finding';
 import { critiquePainting } from '@/core/critique/painting/critique';
 import { measurePainting } from '@/core/painting/measure-painting';
-import type { ShapePlane } from '@/core/painting/named-shapes';
 import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
-import { objectOf } from '@/core/tones/mass';
 import { between } from '@/core/raster/between';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { withAccents } from '@/devices/accents';
@@ -22,7 +20,8 @@ import { readQr } from '@/workers/decoding/read-qr';
 import { blankFor, targetOf } from '../notan-stage';
 import { plannedModelling } from './modelling-faults';
 import { type MovedPart, movedParts } from './moved-parts';
-import { type Reference, referenceOf } from './references';
+import { nameOf, namedPlane, shapesOf, smallestOf } from './named-of-scene';
+import { referenceOf } from './references';
 import { seenFor, type Wrong } from './seen-instead';
 import { type PlantedAccent, drawnExtents, plannedAccents, plannedExtents } from './small-faults';
 
@@ -46,6 +45,8 @@ export interface PaintingTrial {
   readonly size?: number;
   /** Whether every shape has another hue. */
   readonly hues?: boolean;
+  /** Whether its smallest shape has a touch of red in it. */
+  readonly touch?: boolean;
   /** Painted with a large brush in few greys close together. */
   readonly rough?: boolean;
   /** How it is no painting of what it is measured against. */
@@ -86,6 +87,7 @@ export interface PaintingOutcome {
     readonly pairs: readonly { readonly names: readonly [string, string]; readonly by: number }[];
   };
   readonly contrasts: PaintingResult['contrasts'];
+  readonly accentsOfColour: PaintingResult['accentsOfColour'];
   /** Lightness that 5, 50 and 95 percent lie below: as read less as painted. */
   readonly range: readonly number[];
   readonly milliseconds: number;
@@ -96,8 +98,6 @@ const TOLERANCE_STEPS = 0.5;
 
 /** So many times finer than the rendered picture is what is measured against: thin lines are put into it. */
 const SHARPER = 2;
-/** Smaller shapes (share of the picture) are none that anybody would name. */
-const LEAST_SHAPE = 0.008;
 /** A whole that is askew as a careful student's is. */
 const wholeOf = (own: Chance): Whole => ({
   shift: { x: 0.012 * own.gauss(), y: 0.012 * own.gauss() },
@@ -108,49 +108,6 @@ const wholeOf = (own: Chance): Whole => ({
 
 /** A large brush, and values that lie close together. */
 const ROUGHLY = { smallest: 0.03, unsure: 2.5, squeezed: [42, 80] } as const;
-
-export const nameOf = (shape: number) => `thing ${shape >> 1} > ${shape % 2 === 1 ? 'shadow' : 'light'}`;
-
-/** Shapes large enough to be named, and how much of the picture each is. */
-export function shapesOf({ shapeOf, width, height }: Reference) {
-  const found = new Map<number, { places: number; x0: number; y0: number; x1: number; y1: number }>();
-  shapeOf.forEach((shape, i) => {
-    const [x, y] = [i % width, Math.floor(i / width)];
-    const own = found.get(shape);
-    if (!own) found.set(shape, { places: 1, x0: x, y0: y, x1: x + 1, y1: y + 1 });
-    else {
-      own.places++;
-      own.x0 = Math.min(own.x0, x);
-      own.x1 = Math.max(own.x1, x + 1);
-      own.y1 = y + 1;
-    }
-  });
-  return [...found]
-    .filter(([, s]) => s.places >= LEAST_SHAPE * shapeOf.length)
-    .map(([shape, { places, x0, y0, x1, y1 }]) => ({
-      shape,
-      area: places / shapeOf.length,
-      box: { x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height },
-    }));
-}
-
-/** The shapes that are large enough to be named, as what is measured against has them. */
-export function namedPlane({ width, height, shapeOf }: Reference, named: ReturnType<typeof shapesOf>): ShapePlane {
-  const numbers = new Map(named.map(({ shape }, k) => [shape, k + 1]));
-  return {
-    width,
-    height,
-    shapeOf: shapeOf.map((s) => numbers.get(s) ?? 0),
-    shapes: named.map(({ shape }) => ({
-      name: nameOf(shape),
-      object: objectOf({ name: nameOf(shape) }),
-      part: null,
-      material: 'matt',
-      steps: null,
-    })),
-    lights: 1,
-  };
-}
 
 /** A thing before wall and table that can be moved: all of it within the picture. */
 function moveOf(named: ReturnType<typeof shapesOf>, own: Chance, asked?: number): Move | null {
@@ -212,7 +169,10 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const { surface, canvas } = paintPicture(
     blank.surface,
     blank.frame,
-    { ...(await seenFor(trial, reference, own.fork('seen'))), ...(modelled && { lightness: modelled.lightness }) },
+    {
+      ...(await seenFor({ ...trial, touched: trial.touch ? smallestOf(named) : null }, reference, own.fork('seen'))),
+      ...(modelled && { lightness: modelled.lightness }),
+    },
     {
       whole,
       moves: move ? [move] : [],
@@ -244,7 +204,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       }),
       step: (ends.light - ends.dark) / 8,
       lightest: ends.light,
-      ruleWins: false,
+      ...{ ruleWins: false, accent: 'told' },
       toleranceSteps: TOLERANCE_STEPS,
       expected: { exercise: null, student: null },
       target: targetOf(shot, blank, trial.way === 'corners' ? 2 : 0),
@@ -287,6 +247,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       pairs: (modelled?.pairs ?? []).map(({ shapes: [a, b], by }) => ({ names: [nameOf(a), nameOf(b)], by })),
     },
     contrasts: result.contrasts,
+    accentsOfColour: result.accentsOfColour,
     range: student ? [student.p5 - at(0.05), student.p50 - at(0.5), student.p95 - at(0.95)] : [],
     milliseconds: performance.now() - began,
   };

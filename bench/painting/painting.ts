@@ -2,6 +2,7 @@
 import { USABLE } from '@/devices/condition-names';
 import { quantile, row } from '../tally';
 import { openPaintingTrials } from '../trials';
+import { meet } from './boxes';
 import type { PaintingOutcome, PaintingTrial } from './painting-trial';
 
 /** Each way that a painting comes in, and what is promised of it. */
@@ -84,6 +85,9 @@ function tallied(outcomes: readonly PaintingOutcome[], least: number): Tally {
   return sum;
 }
 
+/** Share of touches of another colour that are told, and of paintings that have one told where there is none. */
+const TOUCHES = { told: 0.95, beside: 0.01 } as const;
+
 /** Returns whether every promise is kept. */
 export async function benchPainting(seed: number, rounds: number, megapixels: number): Promise<boolean> {
   const each = Math.max(PHOTOGRAPHS, 3 * rounds);
@@ -103,6 +107,9 @@ export async function benchPainting(seed: number, rounds: number, megapixels: nu
   const outcomes = await trials.run(asked);
   const coloured = await trials.run(
     asked.filter((t) => t.mistaken === 0 && t.way !== 'corners').map((t) => ({ ...t, moved: false, hues: true })),
+  );
+  const touched = await trials.run(
+    asked.filter((t) => t.moved && t.way !== 'corners').map((t) => ({ ...t, moved: false, touch: true })),
   );
   await trials.close();
   console.log(`\n${outcomes.length} paintings, ${megapixels} megapixels`);
@@ -135,7 +142,22 @@ export async function benchPainting(seed: number, rounds: number, megapixels: nu
   good = faint(outcomes) && good;
   const beside = coloured.flatMap((o) => o.regions).length;
   console.log(`${coloured.length} faithful ones in any hue: ${beside} parts told to be off`);
+  good = touches(touched, outcomes) && good;
   return wholes(outcomes) && features(outcomes) && good;
+}
+
+/** A touch of red on the smallest shape, in umber; and greys, in which there is none. */
+function touches(touched: readonly PaintingOutcome[], greys: readonly PaintingOutcome[]): boolean {
+  const read = touched.filter((o) => o.accepted);
+  const placesIn = (o: PaintingOutcome) => o.accentsOfColour?.places ?? [];
+  const smallest = ({ shapes }: PaintingOutcome) => shapes.reduce((a, b) => (a.area <= b.area ? a : b));
+  const told = read.filter((o) => placesIn(o).some((p) => meet(p.box, smallest(o).box))).length;
+  const beside = read.flatMap((o) => placesIn(o).filter((p) => !meet(p.box, smallest(o).box))).length;
+  const none = greys.flatMap(placesIn).length;
+  console.log(
+    `a touch of red told in ${told} of ${read.length}, and ${beside} places beside it; ${none} in ${greys.length} grey ones`,
+  );
+  return told >= TOUCHES.told * read.length && beside + none <= TOUCHES.beside * (read.length + greys.length);
 }
 
 const share = (part: number, of: number) => (of === 0 ? 1 : part / of);

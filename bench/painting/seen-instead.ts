@@ -48,12 +48,30 @@ function huesOf({ shapeOf }: Reference): Float32Array {
   return hues;
 }
 
+/** Raw umber and white, and a touch of red on one shape. */
+const [UMBER, RED] = [
+  [2, 7],
+  [42, 24],
+] as const;
+
+function withTouch(reference: Reference, touched: number): SeenPicture {
+  const hues = new Float32Array(2 * reference.shapeOf.length);
+  reference.shapeOf.forEach((shape, i) => hues.set(shape === touched ? RED : UMBER, 2 * i));
+  return { ...reference, hues };
+}
+
 /** What the student has before them, where that is not what is measured against. */
 export async function seenFor(
-  { wrong, scene, hues }: { readonly wrong?: Wrong; readonly scene: number; readonly hues?: boolean },
+  {
+    wrong,
+    scene,
+    hues,
+    touched,
+  }: { readonly wrong?: Wrong; readonly scene: number; readonly hues?: boolean; readonly touched?: number | null },
   reference: Reference,
   own: Chance,
 ): Promise<SeenPicture> {
+  if (touched != null) return withTouch(reference, touched);
   if (wrong === undefined) return hues ? { ...reference, hues: huesOf(reference) } : reference;
   if (wrong === 'another') return referenceOf(scene + ANOTHER);
   return wrong === 'half' ? halfOf(reference, own) : turned(reference, wrong);

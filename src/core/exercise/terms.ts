@@ -105,6 +105,8 @@ export const monochromePaintingSchema = z.object({
     .min(0.2, 'Early stages are told from 0.2 to 3 steps off.')
     .max(3, 'Early stages are told from 0.2 to 3 steps off.'),
   glaze: z.boolean(),
+  /** Whether a touch of another colour may stand in it. */
+  accent: z.boolean().default(false),
 });
 
 export const masterCopySchema = z.object({ kind: z.literal('master-copy'), ...picture });

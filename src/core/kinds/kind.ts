@@ -9,6 +9,7 @@ import type { NumberedScale } from '../exercise/numbering';
 import type { ReadingOrder, WorkOrder } from '../exercise/scale';
 import type { PureAt } from '../exercise/targets';
 import type { ExerciseTerms, NotanSchool } from '../exercise/terms';
+import type { AccentAsked } from '../painting/colour-accents';
 import type { StageAsked } from '../painting/stage';
 import type { Stage } from '../planning/stage';
 import type { SheetDrawing, SheetWords } from '../sheet/drawing';
@@ -98,6 +99,8 @@ export interface Kind<T extends { readonly kind: string } = ExerciseTerms> {
   stages(terms: T): Stage[];
   /** What of its own a hand-in is held against, never what it is painted from: its state before, or its first panel; nothing unless said. */
   readonly againstItself?: 'state-before' | 'first-panel';
+  /** Of a painting in one hue, whether a touch of another may stand in it; not looked for unless said. */
+  accent?(terms: T): AccentAsked['accent'];
   /** Stages that are handed in one after the other, each with its own question; none unless said. */
   handInStages?(terms: T): readonly HandInStage[];
   row(terms: T): MixedRow;

@@ -8,6 +8,7 @@ import type { Photo } from '../raster/photo';
 import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { onGrid } from '../raster/on-grid';
+import { type AccentAsked, accentsOfColour } from './colour-accents';
 import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
 import { type FormShape, formShapes, meanOf } from './form/form-plane';
@@ -20,7 +21,7 @@ import type { PaintingResult } from './result';
 import { type StageAsked, stageResult } from './stage';
 import { lookedAt } from './whole-picture';
 
-export interface FromLifeRequest extends Framing {
+export interface FromLifeRequest extends Framing, AccentAsked {
   /** Masses on the straightened painting, given its lightness; null where nobody showed any. */
   readonly shapesOn: (painting: Plane) => ShapePlane | null;
   /** What the exercise reaches, and what a step of it is, L*. */
@@ -114,7 +115,11 @@ export async function measureFromLife(
   if (!painting) return { result: nothingRead(opened, step), plane: null };
   tools.onStage?.('comparing');
   const { plane, box, relative, uncertainty } = painting;
-  const colours = painting.colours && channelsOf(painting.colours, (own) => shrunkTo(own, GRID, plane));
+  const seen =
+    painting.colours && (request.coloured || request.accent)
+      ? channelsOf(painting.colours, (own) => shrunkTo(own, GRID, plane))
+      : null;
+  const colours = request.coloured ? seen : null;
   const shapes = request.shapesOn(plane);
   const coarse = shrunkTo(plane, GRID, plane);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
@@ -132,6 +137,7 @@ export async function measureFromLife(
     rules: shapes ? rulesIn(shapes, named, numbers, coarse, edges, step, relative ? null : ends.light) : [],
     range: { student: percentilesOf(plane), reference: null },
     whole: { student: lookedAt(coarse, ends).whole, reference: null, atFocus: null },
+    accentsOfColour: accentsOfColour(seen, request.accent),
     ...stateOf(request, plane, relative),
   };
   return { result, plane };

@@ -7,6 +7,7 @@ import { withIds } from '../geometry/place-ids';
 import type { Plane } from '../raster/between';
 import type { Photo } from '../raster/photo';
 import { accentsOf, curvedLines, lined } from './accents';
+import { type AccentAsked, accentsOfColour } from './colour-accents';
 import { type Affine, AS_IT_IS, registrationOf } from './affine';
 import { gapsBetween } from './anchor';
 import { colourPass } from './colour-pass';
@@ -29,7 +30,7 @@ import { onCurve, type ValueCurve } from './value-curve';
 import { lookedAt, shareOfFocus } from './whole-picture';
 import { withoutFrame } from './without-frame';
 
-export interface PaintingRequest extends Framing {
+export interface PaintingRequest extends Framing, AccentAsked {
   readonly reference: PaintingReference;
   /** What a step of the exercise is, L*. */
   readonly step: number;
@@ -182,7 +183,11 @@ export async function measurePainting(
     const widths = softnessOf(edges, number);
     return widths === null || read.relative ? null : widths * paintedOn.widthMm;
   };
-  const colours = read.colours && channelsOf(read.colours, (plane) => laid.coarsely(alike(plane)));
+  const seen =
+    read.colours && (request.coloured || request.accent)
+      ? channelsOf(read.colours, (plane) => laid.coarsely(alike(plane)))
+      : null;
+  const colours = request.coloured ? seen : null;
   const shapes = readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm);
   const { width, height } = reference.target;
   const shown = laidOn(painting, map, width, height, 'edge');
@@ -215,6 +220,7 @@ export async function measurePainting(
         colours && reference.colours && { wanted: reference.colours, painted: colours },
       ),
       colour: colours && reference.colours && colourPass(reference.colours, colours, reference),
+      accentsOfColour: accentsOfColour(seen, request.accent),
       rules: rulesIn(reference, laid, edges, { ...request, lightest: read.relative ? null : request.lightest }),
       range: { student: percentilesOf(painting), reference: reference.percentiles },
       whole: wholeBeside(reference, laid),

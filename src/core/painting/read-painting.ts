@@ -27,7 +27,7 @@ export interface ReadPainting {
     readonly plane: Raster<'lightness', 1>;
     /** The same with all its grain, worked out when it is asked for. */
     readonly grainy: () => Raster<'lightness', 1>;
-    /** Linear RGB on the same places, as it is; null unless it was asked for, and where nothing is known of light and dark. */
+    /** Linear RGB on the same places, as it is; null where nothing is known of light and dark. */
     readonly colours: Raster<'linear', 3> | null;
     /** All that was painted, and what of it was read. */
     readonly box: BoxMm;
@@ -68,7 +68,7 @@ export async function readPainting(
     painting: {
       plane: placedIn(plain),
       grainy: () => placedIn(grainy()),
-      colours: framing.coloured && !relative ? colours : null,
+      colours: relative ? null : colours,
       ...{ box, read, relative, uncertainty },
     },
   };
@@ -99,6 +99,7 @@ export const nothingRead = (
   frame: null,
   rescue: null,
   colour: null,
+  accentsOfColour: null,
   stage: null,
   fromLife: false,
 });

@@ -241,6 +241,14 @@ export const paintingResultSchema = z.object({
     })
     .nullable()
     .default(null),
+  /** Places of plain colour in a painting of one hue, and whether one may be; null where nobody asks, or where colours are not known. */
+  accentsOfColour: z
+    .object({
+      allowed: z.boolean(),
+      places: z.array(z.object({ box: shareBoxSchema, area: z.number(), off: z.number() })),
+    })
+    .nullable()
+    .default(null),
   /** Whether it was painted from life, and there is no reference. */
   fromLife: z.boolean().default(false),
   /** What the question of its stage came to; null of a painting that is not built up in stages. */

@@ -33,6 +33,7 @@ export const samplePainting = (more: Partial<PaintingResult> = {}): PaintingResu
   whole: null,
   rescue: null,
   colour: null,
+  accentsOfColour: null,
   stage: null,
   fromLife: false,
   frame: null,

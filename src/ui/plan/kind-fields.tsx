@@ -126,6 +126,7 @@ const FIELDS: { readonly [K in ExerciseKind]?: (own: OfKind<TermsOf<K>>) => Reac
         />
       )}
       <Tick label="Glazed at the end" checked={terms.glaze} onChange={(glaze) => set({ glaze })} />
+      <Tick label="One touch of another colour allowed" checked={terms.accent} onChange={(accent) => set({ accent })} />
     </>
   ),
 };

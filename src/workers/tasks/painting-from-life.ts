@@ -3,6 +3,7 @@ import { targetIn } from '@/core/capture/target';
 import { keyedEnds, pictureStep } from '@/core/exercise/key';
 import type { Judging } from '@/core/exercise/judging';
 import type { Ends } from '@/core/exercise/scale';
+import type { AccentAsked } from '@/core/painting/colour-accents';
 import { fewGreys } from '@/core/painting/few-greys';
 import { measureFromLife } from '@/core/painting/from-life';
 import type { ShapePlane } from '@/core/painting/named-shapes';
@@ -31,6 +32,8 @@ export interface PaintingFromLifeTask extends Photograph {
   } | null;
   /** The state that it is handed in at, and a file of how the one before looked, if there is one; left out of what has no states. */
   readonly stage?: StageAsked & { readonly before: string | null };
+  /** Whether a touch of colour may stand in it; not looked for unless said. */
+  readonly accent?: AccentAsked['accent'];
   readonly sheetKinds: readonly string[];
 }
 
@@ -51,7 +54,7 @@ export async function measurePaintingFromLife(
   onStage?: (stage: Stage) => void,
 ): Promise<PaintingFromLife> {
   onStage?.('opening the picture');
-  const { painted, expected, sheetKinds, card, lineMm } = task;
+  const { painted, expected, sheetKinds, card, lineMm, accent } = task;
   const ends = keyedEnds(task.ends, task.key);
   const before = task.stage?.before ? await lightnessFromPng(task.stage.before) : null;
   const { cv } = await loadOpenCv();
@@ -62,6 +65,7 @@ export async function measurePaintingFromLife(
         shapesOn: (own) => painted && shapesOn(own, painted),
         ends,
         step: pictureStep(ends),
+        ...(accent && { accent }),
         ...(task.stage && { stage: { ...task.stage, before } }),
         target: targetIn(photo, task.target),
         expected,

@@ -1,6 +1,7 @@
 /** A painting measured against the values of its prepared reference, and pictures of the two to lay side by side. */
 import { targetIn } from '@/core/capture/target';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
+import type { AccentAsked } from '@/core/painting/colour-accents';
 import { fewGreys } from '@/core/painting/few-greys';
 import { measurePainting } from '@/core/painting/measure-painting';
 import type { GreyPainting } from '@/core/painting/pictures';
@@ -27,6 +28,8 @@ export interface PaintingHandInTask extends Photograph {
   readonly ruleWins: boolean;
   /** Whether its colours are asked for: its sheet has coloured patches then. */
   readonly coloured: boolean;
+  /** Whether a touch of colour may stand in it; not looked for unless said. */
+  readonly accent?: AccentAsked['accent'];
   /** Kinds whose sheets may stand for the one that is expected. */
   readonly sheetKinds: readonly string[];
 }
@@ -57,7 +60,7 @@ export async function measurePaintingHandIn(
   onStage?.('opening the picture');
   const reference = await valuesOf(task.reference);
   const { ends, key } = task.reference.preparation;
-  const { toleranceSteps, expected, sheetKinds, card, lineMm, ruleWins, coloured } = task;
+  const { toleranceSteps, expected, sheetKinds, card, lineMm, ruleWins, coloured, accent } = task;
   const stage = task.stage && {
     ...task.stage,
     before: task.stage.before === null ? null : await lightnessFromPng(task.stage.before),
@@ -70,6 +73,7 @@ export async function measurePaintingHandIn(
         reference,
         ruleWins,
         coloured,
+        ...(accent && { accent }),
         ...(stage && { stage }),
         step: pictureStep(keyedEnds(ends, key)),
         lightest: keyedEnds(ends, key).light,

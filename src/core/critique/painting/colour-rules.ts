@@ -1,6 +1,15 @@
 /** Rules about colour, where the exercise asks for it: what all of it is off by is told once, then what single shapes are. */
 import { ofShape, PICTURE, type Rule } from '../rule';
-import type { CastFacts, ColouredPart, ColourFacts, PaintingFacts, PaintingReading, Turn, WarmthFacts } from './facts';
+import type {
+  AccentsFacts,
+  CastFacts,
+  ColouredPart,
+  ColourFacts,
+  PaintingFacts,
+  PaintingReading,
+  Turn,
+  WarmthFacts,
+} from './facts';
 
 /** Told of at the most. */
 const MOST_PARTS = 7;
@@ -152,6 +161,35 @@ const shadowWarmth: PaintingRule<'shadow_warmth'> = {
   source: 'shadows turn the other way than lights: which of them is warmer is seen before how warm each is',
 };
 
+/** Another colour in a painting of one hue is seen from across the room, small as it may be. */
+const ACCENT_WEIGHT = 0.25;
+
+const accentsIn = ({ result: { accentsOfColour: found } }: PaintingReading) => {
+  const largest = found?.places[0];
+  return found && largest ? [{ subject: ofShape('accent', undefined, largest.box), facts: found }] : [];
+};
+const accentEvidence = ({ places }: AccentsFacts) => ({ places: places.length, off: round1(places[0]?.off ?? 0) });
+
+const accentOfColour: PaintingRule<'accent_of_colour'> = {
+  code: 'accent_of_colour',
+  kind: 'fix',
+  reads: accentsIn,
+  tells: ({ allowed, places }) => places.length > (allowed ? 1 : 0),
+  weight: () => ACCENT_WEIGHT,
+  evidence: accentEvidence,
+  source: 'paints of one mix stay near the way on which their greys run; what is far off it is another colour',
+};
+
+const accentAlone: PaintingRule<'accent_alone'> = {
+  code: 'accent_alone',
+  kind: 'works',
+  reads: accentsIn,
+  tells: ({ allowed, places }) => allowed && places.length === 1,
+  weight: () => 0,
+  evidence: accentEvidence,
+  source: 'the eye goes to the one place that is of another colour',
+};
+
 export const COLOUR_RULES = {
   colours_hold: coloursHold,
   colour_strength: colourStrength,
@@ -159,4 +197,6 @@ export const COLOUR_RULES = {
   colour_off: colourOff,
   colour_elsewhere: colourElsewhere,
   shadow_warmth: shadowWarmth,
+  accent_of_colour: accentOfColour,
+  accent_alone: accentAlone,
 } as const;

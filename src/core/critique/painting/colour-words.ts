@@ -5,7 +5,14 @@ import type { PaintingFacts, Turn } from './facts';
 
 type Names = Record<never, never>;
 type ColourCodes =
-  'colours_hold' | 'colour_strength' | 'colour_cast' | 'colour_off' | 'colour_elsewhere' | 'shadow_warmth';
+  | 'colours_hold'
+  | 'colour_strength'
+  | 'colour_cast'
+  | 'colour_off'
+  | 'colour_elsewhere'
+  | 'shadow_warmth'
+  | 'accent_of_colour'
+  | 'accent_alone';
 
 const TOO: Record<Turn, string> = {
   yellow: 'too yellow',
@@ -73,6 +80,22 @@ export const COLOUR_WORDS: Pick<Catalogue<PaintingFacts, Names>, ColourCodes> = 
       wanted < 0
         ? 'Put a touch of blue or violet into its shadow, or a touch of yellow into its light, and keep both as light as they are.'
         : 'Put a touch of yellow or orange into its shadow, or a touch of blue into its light, and keep both as light as they are.',
+  },
+  accent_of_colour: {
+    say: ({ allowed, places }) => {
+      const where = places[0] ? place(places[0].box) : '';
+      if (allowed)
+        return `Another colour stands out in more than one place, most of all ${where}: the eye goes from one to the next.`;
+      return `Another colour stands out ${where}: this painting is to be in one hue.`;
+    },
+    do: ({ allowed }) =>
+      allowed
+        ? 'Keep the one where the eye is to go, and bring the others back to a grey that is as light.'
+        : 'Bring it back to a grey that is as light, or ask for a touch of colour next time.',
+  },
+  accent_alone: {
+    say: ({ places }) => `The one touch of colour ${places[0] ? place(places[0].box) : ''} draws the eye to it.`,
+    do: () => null,
   },
   colour_elsewhere: {
     say: ({ painted, wanted }) =>

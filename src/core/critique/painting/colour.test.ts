@@ -63,3 +63,17 @@ test('a shadow that turns warm where the reference turns cool is told, unless a 
   const off = part('jug > shadow side', 2, 14);
   expect(codes({ warmths: [turned(-7, 7)], parts: [off] })).toEqual(['colour_off']);
 });
+
+test('another colour in a painting of one hue is told where it may not be, praised where it may be once', () => {
+  const at = (x: number) => ({ box: { x, y: 0.1, width: 0.1, height: 0.1 }, area: 0.01, off: 40 });
+  const said = (allowed: boolean, ...places: ReturnType<typeof at>[]) =>
+    critique({ accentsOfColour: { allowed, places } })
+      .filter((f) => f.code.startsWith('accent'))
+      .map((f) => [f.kind, f.say]);
+  expect(said(false)).toEqual([]);
+  expect(said(false, at(0.8))).toEqual([
+    ['fix', 'Another colour stands out at the top right: this painting is to be in one hue.'],
+  ]);
+  expect(said(true, at(0.8))).toEqual([['works', 'The one touch of colour at the top right draws the eye to it.']]);
+  expect(said(true, at(0.8), at(0.1))[0]?.[1]).toContain('in more than one place');
+});

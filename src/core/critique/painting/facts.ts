@@ -78,6 +78,8 @@ export interface ColourFacts {
 
 export type WarmthFacts = ColoursRead['warmths'][number];
 
+export type AccentsFacts = NonNullable<PaintingResult['accentsOfColour']>;
+
 export interface CastFacts {
   readonly cast: ColoursRead['cast'];
   readonly turn: Turn;
@@ -168,6 +170,8 @@ export interface PaintingFacts {
   readonly colour_cast: CastFacts;
   readonly colour_off: ColourFacts;
   readonly shadow_warmth: WarmthFacts;
+  readonly accent_of_colour: AccentsFacts;
+  readonly accent_alone: AccentsFacts;
   readonly colour_elsewhere: NonNullable<ColoursRead['strongest']>;
   readonly feature_moved: MovedFacts;
   readonly gap_off: { readonly gap: PaintingResult['gaps'][number] };

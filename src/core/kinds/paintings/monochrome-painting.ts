@@ -69,9 +69,17 @@ export const monochromePainting: Kind<Terms> = {
     way: 'single-sitting',
     earlyToleranceSteps: 1,
     glaze: false,
+    accent: false,
   }),
   inShort: ({ way, medium }) => `${way === 'staged' ? 'staged' : 'one sitting'}, in ${MEDIA[medium].name}`,
-  work: (terms) => paintingWork(terms, terms.way === 'staged' ? stagedWork(terms) : IN_ONE_SITTING),
+  work: (terms) =>
+    paintingWork(terms, [
+      ...(terms.way === 'staged' ? stagedWork(terms) : IN_ONE_SITTING),
+      ...(terms.accent
+        ? ['One touch of another colour is allowed: put it where the eye is to go, and nowhere else.']
+        : []),
+    ]),
+  accent: ({ accent }) => (accent ? 'allowed' : 'told'),
   handInStages: (terms) => (terms.way === 'staged' ? stagesHandedIn(terms) : []),
   stages: (terms) =>
     terms.way === 'staged'
