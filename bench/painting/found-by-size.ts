@@ -7,6 +7,11 @@ import { openPaintingTrials } from '../trials';
 import { meet, THIN } from './boxes';
 import type { PaintingOutcome, PaintingTrial } from './painting-trial';
 
+interface Fault {
+  readonly size: number;
+  readonly told: boolean;
+}
+
 interface FaultKind {
   readonly name: string;
   readonly file: string;
@@ -15,8 +20,11 @@ interface FaultKind {
   readonly sizes: readonly number[];
   readonly trial: (size: number) => Partial<PaintingTrial>;
   /** Size of each fault that was planted, and whether it is told. */
-  readonly faults: (outcome: PaintingOutcome) => readonly { readonly size: number; readonly told: boolean }[];
+  readonly faults: (outcome: PaintingOutcome) => readonly Fault[];
 }
+
+/** Nearer than this, share of a shape's width, nobody draws. */
+const STRAYS = 0.02;
 
 const KINDS: readonly FaultKind[] = [
   {
@@ -46,9 +54,13 @@ const KINDS: readonly FaultKind[] = [
     ...{ file: 'found-width', unit: 'of its own width', sizes: [0.3, 0.7, 1, 1.5] },
     trial: (size) => ({ small: 'extents', size }),
     faults: ({ extents }) =>
-      extents.planted
-        .filter((p) => p.kind !== 'detail')
-        .map((p) => ({ size: p.by, told: extents.told.some((t) => t.name === p.name && t.kind === p.kind) })),
+      // As they were drawn: a hand that strays moves edges too.
+      extents.drawn
+        .filter((p) => !p.tiny && Math.abs(p.by) > STRAYS)
+        .map(({ name, by }) => {
+          const kind = by > 0 ? 'wide' : 'narrow';
+          return { size: Math.abs(by), told: extents.told.some((t) => t.name === name && t.kind === kind) };
+        }),
   },
   {
     name: 'A thin line that is missing',
@@ -63,6 +75,18 @@ const KINDS: readonly FaultKind[] = [
         })),
   },
 ];
+
+/** Faults in so many groups of as many each, the smallest first: their size, and the share of them that is told. */
+function grouped(faults: readonly Fault[], groups: number): (readonly [size: number, told: number])[] {
+  const sorted = faults.toSorted((a, b) => a.size - b.size);
+  return Array.from({ length: groups }, (_, g) =>
+    sorted.slice(Math.round((g * sorted.length) / groups), Math.round(((g + 1) * sorted.length) / groups)),
+  ).flatMap((own) =>
+    own.length === 0
+      ? []
+      : [[own.reduce((s, f) => s + f.size, 0) / own.length, own.filter((f) => f.told).length / own.length] as const],
+  );
+}
 
 /** Where a rising line first reaches a half; null where it does not. */
 function halfOf(points: readonly (readonly [number, number])[]): number | null {
@@ -91,24 +115,16 @@ export async function benchFoundBySize(seed: number, each: number, megapixels: n
         })),
       ),
     );
-    const points = sizes.flatMap((_, s): (readonly [number, number])[] => {
-      const own = outcomes
-        .slice(s * each, (s + 1) * each)
-        .filter((o) => o.accepted)
-        .flatMap(faults);
-      if (own.length === 0) return [];
-      const mean = own.reduce((sum, f) => sum + f.size, 0) / own.length;
-      return [[mean, own.filter((f) => f.told).length / own.length]];
-    });
+    const planted = outcomes.filter((o) => o.accepted).flatMap(faults);
+    const points = grouped(planted, sizes.length);
     const half = halfOf(points);
-    const planted = outcomes.flatMap(faults).length;
     const told = half === null ? 'fewer than half were told at any size' : `half are told from ${two(half)} ${unit} on`;
-    console.log(`${name}: ${told} (${planted} planted)`);
+    console.log(`${name}: ${told} (${planted.length} planted)`);
     writeFileSync(path.join('docs/accuracy', `${file}.svg`), lineChart(`${name}: share that is told`, unit, points));
     parts.push(
       `## ${name}`,
       '',
-      `${told.charAt(0).toUpperCase()}${told.slice(1)}; ${planted} planted.`,
+      `${told.charAt(0).toUpperCase()}${told.slice(1)}; ${planted.length} planted.`,
       '',
       `| ${unit} | told |`,
       '|---|---|',
