@@ -114,6 +114,7 @@ export const VERBS_HELP = {
       ),
       before: option('PHOTO', 'the same painting in an earlier state, framed in the same way'),
       colour: option(null, 'its colours are asked for too, on a sheet with coloured patches'),
+      'one-hue': option(null, 'it is to be in greys or in one hue: other colours in it are told'),
       key: option(oneOf(KEYS), 'where the values are to sit; full unless said'),
       push: option('PERCENT', 'how much further from the middle they are to be than in the picture; 0 unless said'),
       ...ENDS,

@@ -32,6 +32,7 @@ export async function measurePaintingVerb(args: readonly string[]): Promise<unkn
         key: oneOf(KEYS, values['key'], '--key', 'full'),
         pushPercent: check(pushOption, values['push'] ?? '0', '--push'),
         coloured: values['colour'] === true,
+        ...(values['one-hue'] === true && { accent: 'told' as const }),
         target: targetFrom(values),
         ...(card && { card }),
       },

@@ -50,6 +50,7 @@ interface Measured {
   displacements: { name: string | null; dx: number; dy: number }[];
   shapes: { name: string; residual: number; lightness: number; target: number; a: number | null; b: number | null }[];
   colour: object | null;
+  accentsOfColour: object | null;
   findings: { code: string; kind: string }[];
 }
 const measured = (...more: string[]) =>
@@ -93,9 +94,9 @@ test('a book that was painted too light is one region, and no other shape is bla
   expect(findings.filter((f) => f.kind === 'fix').map((f) => f.code)).toEqual(['part_off']);
   expect(regions[0]?.residual).toBeGreaterThan(8);
   expect(regions[0]?.box.x).toBeCloseTo(470 / WIDE, 1);
-  const { shapes, colour } = measured('--shapes', 'shapes.json', '--colour');
+  const { shapes, colour, accentsOfColour } = measured('--shapes', 'shapes.json', '--colour', '--one-hue');
   // Of a scan nobody knows what its white was.
-  expect([colour, shapes[0]?.a, shapes[0]?.b]).toEqual([null, null, null]);
+  expect([colour, accentsOfColour, shapes[0]?.a, shapes[0]?.b]).toEqual([null, null, null, null]);
   expect(shapes.map((s) => s.name)).toEqual(['book', 'jug', 'eggs > near', 'eggs > far']);
   expect(shapes[0]?.residual).toBeGreaterThan(8);
   shapes.slice(1).forEach((s) => expect(Math.abs(s.residual)).toBeLessThan(2.5));

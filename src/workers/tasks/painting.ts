@@ -5,6 +5,7 @@ import type { Judging } from '@/core/exercise/judging';
 import { keyedEnds, pictureStep } from '@/core/exercise/key';
 import type { Ends } from '@/core/exercise/scale';
 import { defaultTerms, kindsOnSheetOf } from '@/core/kinds/table';
+import type { AccentAsked } from '@/core/painting/colour-accents';
 import { measureFromLife } from '@/core/painting/from-life';
 import { measurePainting } from '@/core/painting/measure-painting';
 import { readPainting } from '@/core/painting/read-painting';
@@ -36,6 +37,8 @@ export interface PaintingTask {
   readonly pushPercent: number;
   /** Whether colours are asked for, on a sheet with coloured patches. */
   readonly coloured: boolean;
+  /** Whether a touch of colour may stand in it; not looked for unless said. */
+  readonly accent?: AccentAsked['accent'];
   readonly target: Target;
   readonly card?: KnownCard;
 }
@@ -88,7 +91,7 @@ export async function measurePaintingFile(
   onStage?: (stage: Stage) => void,
 ): Promise<PaintingResult> {
   onStage?.('opening the picture');
-  const { ends, key, target, card, coloured } = task;
+  const { ends, key, target, card, coloured, accent } = task;
   const keyed = keyedEnds(ends, key);
   const picture = task.reference === undefined ? null : await pictureFrom(task.reference, coloured);
   // Without a picture they lie on the painting itself, whatever its proportion.
@@ -101,6 +104,7 @@ export async function measurePaintingFile(
     expected: { exercise: null, student: null },
     sheetKinds: FRAMED,
     coloured,
+    ...(accent && { accent }),
     ...(card && { card }),
   };
   const step = pictureStep(keyed);
