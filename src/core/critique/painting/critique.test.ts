@@ -53,6 +53,17 @@ test('two parts of one named shape are one finding, and parts of an object go al
   expect(fixes({ displacements }).map((f) => f.where.shape)).toEqual(['jug > handle', 'jug']);
 });
 
+test('the parts of an object that is too narrow lie nearer to its middle, and only the object is told', () => {
+  const at = (x: number, width: number) => ({ x, y: 0.3, width, height: 0.4 });
+  const narrow = { width: 0.89, dx: 0.003 };
+  const jug = sampleFeature({ ...narrow, name: 'jug', id: 'jug', box: at(0.3, 0.4) });
+  const shadow = sampleFeature({ ...narrow, name: 'jug > shadow side', id: 's', box: at(0.3, 0.14), dx: 0.017 });
+  const lit = sampleFeature({ ...narrow, name: 'jug > lit side', id: 'l', box: at(0.44, 0.26), dx: -0.005 });
+  expect(fixes({ displacements: [jug, shadow, lit] }).map((f) => f.where.shape)).toEqual(['jug']);
+  const apart = { ...shadow, dx: -0.03 };
+  expect(fixes({ displacements: [jug, apart, lit] }).map((f) => f.where.shape)).toContain('jug > shadow side');
+});
+
 test('what the exercise allows is not told, and a stricter one tells it', () => {
   const regions = [sampleRegion(0.45)];
   expect(critiquePainting(samplePainting({ regions }), 0.5).filter((f) => f.kind === 'fix')).toEqual([]);

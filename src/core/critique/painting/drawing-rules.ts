@@ -117,12 +117,27 @@ const pictureSized: PaintingRule<'picture_sized'> = {
 /** Features nearer than this (widths) moved together. */
 const TOGETHER = 0.005;
 
+const middleOf = ({ box: { x, y, width, height } }: Moved) => ({ x: x + width / 2, y: y + height / 2 });
+
+/** Where a part goes if it goes with its object: as that did, and with it where it grew, shrank or leant about its middle. */
+function drawnWith(object: Moved, part: Moved): { readonly dx: number; readonly dy: number } {
+  const [own, of] = [middleOf(part), middleOf(object)];
+  const [right, down] = [own.x - of.x, own.y - of.y];
+  const lean = Math.tan((object.slant * Math.PI) / 180) * object.height;
+  return {
+    dx: object.dx + (object.width - 1) * right - lean * down,
+    dy: object.dy + (object.height - 1) * down,
+  };
+}
+
 /** Whether a part of an object only goes where all of it went: that is told of the object. */
 function goesAlong(moved: Moved, all: readonly Moved[]): boolean {
   if (moved.name === null) return false;
-  const object = objectOf({ name: moved.name });
-  if (object === moved.name) return false;
-  return all.some((o) => o.name === object && Math.hypot(o.dx - moved.dx, o.dy - moved.dy) < TOGETHER);
+  const name = objectOf({ name: moved.name });
+  const object = all.find((o) => o.name === name);
+  if (!object || name === moved.name) return false;
+  const along = drawnWith(object, moved);
+  return Math.hypot(along.dx - moved.dx, along.dy - moved.dy) < TOGETHER;
 }
 
 const featureMoved: PaintingRule<'feature_moved'> = {
