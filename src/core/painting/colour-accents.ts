@@ -5,7 +5,7 @@
 import { Matrix, solve } from 'ml-matrix';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { piecesOf } from '../raster/pieces';
-import { type ColourPlanes, labAt, softColours } from './colour-planes';
+import { type ColourPlanes, labPlanes } from './colour-planes';
 import type { PaintingResult } from './result';
 
 export interface AccentAsked {
@@ -25,22 +25,11 @@ const LEAST = 0.0008;
 const MOST = 0.2;
 /** Every so many of the places say how the greys run, and one so far off, in a* and b*, says little. */
 const [EVERY, SOFT, ROUNDS] = [7, 4, 12] as const;
-/** Squinted at by so many places. */
-const SQUINT = 1;
 
 interface Labs {
   readonly l: Float32Array;
   readonly a: Float32Array;
   readonly b: Float32Array;
-}
-
-/** L*, a* and b* of every place; NaN where nothing is known. */
-function labsOf(colours: ColourPlanes): Labs {
-  const soft = softColours(colours, SQUINT);
-  const n = soft[0].data.length;
-  const [l, a, b] = [new Float32Array(n), new Float32Array(n), new Float32Array(n)];
-  for (let i = 0; i < n; i++) [l[i], a[i], b[i]] = labAt(soft, i);
-  return { l, a, b };
 }
 
 /** A bent line over L* through the a*, or the b*, of most places: constant, slope and bend about the middle of the scale. */
@@ -83,10 +72,11 @@ function ownWay({ l, a, b }: Labs): readonly [Way, Way] {
 const offOf = ({ l, a, b }: Labs, [wayA, wayB]: readonly [Way, Way], i: number): number =>
   Math.hypot((a[i] as number) - onWay(wayA, l[i] as number), (b[i] as number) - onWay(wayB, l[i] as number));
 
-/** Places of another colour than the rest, the largest first; none in a painting in many colours. Planes are as they are squinted at. */
+/** Places of another colour than the rest, the largest first; none in a painting in many colours. */
 export function colourAccents(colours: ColourPlanes): ColourAccent[] {
   const [{ width, height }] = colours;
-  const labs = labsOf(colours);
+  const [l, a, b] = labPlanes(colours);
+  const labs = { l: l.data, a: a.data, b: b.data };
   const ways = ownWay(labs);
   const off = labs.l.map((_, i) => offOf(labs, ways, i));
   const stands = Uint8Array.from(off, (v) => (v > STANDS_OUT ? 1 : 0));

@@ -8,7 +8,7 @@ import type { ShareBox } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { depthsOf, placesOfNumbers } from '../raster/zone';
-import { type ColourPlanes, filledFrom, labAt, labOver, softColours } from './colour-planes';
+import { type ColourPlanes, filledFrom, labAt, labOver, labPlanes, softColours } from './colour-planes';
 import type { FormShape } from './form/form-plane';
 import { insideOf } from './named-shapes';
 import type { PaintingResult } from './result';
@@ -61,19 +61,6 @@ function zonesOf(planes: readonly Plane[], grid: Plane): Zone[] {
     least: Math.round(LEAST_AREA * grid.data.length),
   });
   return placesOfNumbers(cut.partOf, 0, cut.count).map((places) => zone(places, grid));
-}
-
-/** Lightness and hue of every place, squinted at so far that strokes fuse. */
-function labPlanes(planes: ColourPlanes): readonly [Plane, Plane, Plane] {
-  const soft = softColours(planes, 1);
-  const { width, height, data } = soft[0];
-  const [l, a, b] = [0, 1, 2].map(() => new Float32Array(data.length)) as [Float32Array, Float32Array, Float32Array];
-  for (let i = 0; i < data.length; i++) [l[i], a[i], b[i]] = labAt(soft, i);
-  return [
-    { width, height, data: l },
-    { width, height, data: a },
-    { width, height, data: b },
-  ];
 }
 
 /** Parts that have no name: what is off alike once what all of it is off by is taken away. */

@@ -45,3 +45,16 @@ export const softColours = (planes: ColourPlanes, sigma: number): ColourPlanes =
     ...plane,
     data: gaussianBlur(plane.data, plane.width, plane.height, sigma),
   })) as unknown as ColourPlanes;
+
+/** L*, a* and b* of every place, squinted at so far that strokes fuse; NaN where nothing is known. */
+export function labPlanes(planes: ColourPlanes): readonly [l: Plane, a: Plane, b: Plane] {
+  const soft = softColours(planes, 1);
+  const { width, height, data } = soft[0];
+  const [l, a, b] = [0, 1, 2].map(() => new Float32Array(data.length)) as [Float32Array, Float32Array, Float32Array];
+  for (let i = 0; i < data.length; i++) [l[i], a[i], b[i]] = labAt(soft, i);
+  return [
+    { width, height, data: l },
+    { width, height, data: a },
+    { width, height, data: b },
+  ];
+}

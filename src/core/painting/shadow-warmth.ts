@@ -4,16 +4,13 @@
  */
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { type ColourPlanes, labOver } from './colour-planes';
-import type { FormShape } from './form/form-plane';
+import { type FormShape, insideOfAll } from './form/form-plane';
 import type { PaintingResult } from './result';
 
 /** Hue angle that is warmest, degrees: orange. */
 const WARMEST = (60 * Math.PI) / 180;
 
 export type ShadowWarmth = NonNullable<PaintingResult['colour']>['warmths'][number];
-
-const insideOfAll = (shapes: readonly FormShape[]): Int32Array =>
-  Int32Array.from(shapes.flatMap(({ inside }) => [...inside]));
 
 /** How much warmer some places are than others; null where nothing is known of either. */
 function warmerBy(colours: ColourPlanes, places: Int32Array, others: Int32Array): number | null {
