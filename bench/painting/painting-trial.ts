@@ -23,7 +23,7 @@ import { type MovedPart, movedParts } from './moved-parts';
 import { nameOf, namedPlane, shapesOf, smallestOf } from './named-of-scene';
 import { referenceOf } from './references';
 import { seenFor, type Wrong } from './seen-instead';
-import { type PlantedAccent, drawnExtents, plannedAccents, plannedExtents } from './small-faults';
+import { type PlantedAccent, paintedExtents, plannedAccents, plannedExtents } from './small-faults';
 
 export interface PaintingTrial {
   readonly seed: number;
@@ -229,13 +229,13 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     })),
     regions: result.regions,
     findings: critiquePainting(result, TOLERANCE_STEPS),
-    moved: move && { made: move, parts: movedParts(reference, canvas.drawing, whole, move, nameOf) },
+    moved: move && { made: move, parts: movedParts(reference, canvas, whole, move, nameOf) },
     displacements: result.displacements,
     accents: { planted: lines?.planted ?? [], told: result.accents },
     extents: {
       planted: reaches?.planted.map(({ shape, ...how }) => ({ ...how, name: nameOf(shape) })) ?? [],
       drawn: reaches
-        ? drawnExtents(reference, named, canvas.drawing.shapeOf).map(({ shape, ...how }) => ({
+        ? paintedExtents(reference, named, canvas.drawing.shapeOf, canvas.shows).map(({ shape, ...how }) => ({
             ...how,
             name: nameOf(shape),
           }))

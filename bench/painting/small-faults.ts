@@ -126,14 +126,17 @@ function meetingPairs(picture: SeenPicture, named: Named) {
 }
 
 /**
- * How much of its own width the smaller of two that meet grew, or shrank, as it was drawn: a hand that strays moves an edge
- * too. `drawn` holds the shapes on the canvas.
+ * How much of its own width the smaller of two that meet grew, or shrank, as it was painted: a hand that strays moves an edge
+ * too, and so does a stroke that laps over it. The canvas was `drawn`, and `shows` the shapes whose paint lies uppermost.
  */
-export function drawnExtents(picture: SeenPicture, named: Named, drawn: Uint8Array) {
-  const places = (shapes: Uint8Array, shape: number) => shapes.reduce((n, s) => (s === shape ? n + 1 : n), 0);
+export function paintedExtents(picture: SeenPicture, named: Named, drawn: Uint8Array, shows: Uint8Array) {
   return meetingPairs(picture, named).map(({ light, shadow, small, tiny }) => {
+    const pair = (shape: number) => shape === light || shape === shadow;
+    // What other shapes lap over is no part of the edge between the two.
+    const painted = shows.map((shape, i) => (pair(shape) && pair(drawn[i] as number) ? shape : (drawn[i] as number)));
+    const places = (shapes: Uint8Array, shape: number) => shapes.reduce((n, s) => (s === shape ? n + 1 : n), 0);
     const share = (shapes: Uint8Array) => places(shapes, small) / (places(shapes, light) + places(shapes, shadow));
-    return { shape: small, by: share(drawn) / share(picture.shapeOf) - 1, tiny };
+    return { shape: small, by: share(painted) / share(picture.shapeOf) - 1, tiny };
   });
 }
 

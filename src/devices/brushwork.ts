@@ -30,14 +30,23 @@ function softened(plane: Float32Array, width: number, height: number, reach: num
   return reach < 1 ? plane : lines(lines(plane, height, width, 1, width), width, height, width, 1);
 }
 
-/** A stroke with round ends from one place to another. */
+/** What came to stand on a canvas, row by row. */
+export interface Brushed {
+  /** L*. */
+  readonly painted: Float32Array;
+  /** The place that each place's grey was mixed for: that of the stroke that lies uppermost; -1 where the ground shows. */
+  readonly mixedFor: Int32Array;
+}
+
+/** A stroke with round ends from one place to another, in a grey mixed for one place. */
 function stroke(
-  canvas: Float32Array,
+  { painted, mixedFor }: Brushed,
   width: number,
   height: number,
   [ax, ay, bx, by]: readonly [number, number, number, number],
   radius: number,
   value: number,
+  place: number,
 ): void {
   const [dx, dy] = [bx - ax, by - ay];
   const long = Math.max(1e-6, dx * dx + dy * dy);
@@ -52,14 +61,16 @@ function stroke(
   for (let y = y0; y <= y1; y++)
     for (let x = x0; x <= x1; x++) {
       const t = Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / long));
-      if ((x - ax - t * dx) ** 2 + (y - ay - t * dy) ** 2 <= radius * radius) canvas[y * width + x] = value;
+      if ((x - ax - t * dx) ** 2 + (y - ay - t * dy) ** 2 > radius * radius) continue;
+      painted[y * width + x] = value;
+      mixedFor[y * width + x] = place;
     }
 }
 
 /** A cell is painted over where it differs by this on average, L*. */
 const DIFFERS = 1.5;
 
-/** Paints what is meant (L*) on a canvas of that size that begins as `ground`; returns the L* that came to stand. */
+/** Paints what is meant (L*) on a canvas of that size that begins as `ground`. */
 export function paintStrokes(
   meant: Float32Array,
   width: number,
@@ -67,8 +78,11 @@ export function paintStrokes(
   ground: number,
   { smallest, unsure }: Brushes,
   own: Chance,
-): Float32Array {
-  const canvas = new Float32Array(meant.length).fill(ground);
+): Brushed {
+  const canvas = {
+    painted: new Float32Array(meant.length).fill(ground),
+    mixedFor: new Int32Array(meant.length).fill(-1),
+  };
   const last = Math.max(1, (smallest * width) / 2);
   for (let radius = Math.max(last, 0.035 * width); ; radius = Math.max(last, radius / 2)) {
     const aim = softened(meant, width, height, Math.round(radius / 2));
@@ -84,7 +98,7 @@ export function paintStrokes(
       let [off, n, worst, wx, wy] = [0, 0, -1, cx, cy];
       for (let y = cy; y < Math.min(height, cy + apart); y++)
         for (let x = cx; x < Math.min(width, cx + apart); x++) {
-          const own = Math.abs((canvas[y * width + x] as number) - (aim[y * width + x] as number));
+          const own = Math.abs((canvas.painted[y * width + x] as number) - (aim[y * width + x] as number));
           off += own;
           n++;
           if (own > worst) [worst, wx, wy] = [own, x, y];
@@ -109,7 +123,7 @@ export function paintStrokes(
         return [wx + way * s * Math.cos(turn), wy + way * s * Math.sin(turn)] as const;
       };
       const [[ax, ay], [bx, by]] = [end(-1), end(1)];
-      stroke(canvas, width, height, [ax, ay, bx, by], radius, value + unsure * own.gauss());
+      stroke(canvas, width, height, [ax, ay, bx, by], radius, value + unsure * own.gauss(), wy * width + wx);
     }
     if (radius <= last) return canvas;
   }

@@ -33,13 +33,14 @@ export interface PicturePlan extends Hand, Brushes {
 
 export interface PaintedPicture {
   readonly surface: Surface;
-  /** Of the canvas, row by row: what was drawn where, what was meant there and what came to stand, L*. */
+  /** Of the canvas, row by row: what was drawn where, what was meant there and what came to stand, L*; and whose shape shows. */
   readonly canvas: {
     readonly width: number;
     readonly height: number;
     readonly drawing: Drawing;
     readonly meant: Float32Array;
     readonly painted: Float32Array;
+    readonly shows: Uint8Array;
   };
 }
 
@@ -78,6 +79,22 @@ function paintAccent(
   }
 }
 
+/** A stroke that lies over an outline moves it where it differs by this from what was meant there, L*. */
+const LAPS_OVER = 4;
+
+/** The shape that each place of a canvas shows: strokes of one lie over the outline of another. */
+const shapesThatShow = (
+  { shapeOf }: Drawing,
+  meant: Float32Array,
+  painted: Float32Array,
+  mixedFor: Int32Array,
+): Uint8Array =>
+  shapeOf.map((own, i) => {
+    const from = mixedFor[i] as number;
+    const laps = from >= 0 && Math.abs((painted[i] as number) - (meant[i] as number)) > LAPS_OVER;
+    return laps ? (shapeOf[from] as number) : own;
+  });
+
 /** Paints a copy of the surface inside the frame. */
 export function paintPicture(
   printed: Surface,
@@ -99,7 +116,8 @@ export function paintPicture(
         : 0;
     return plan.value(lightnessAt(picture, x, y)) + (plan.mistaken.get(shape) ?? 0) + mark;
   });
-  const painted = paintStrokes(meant, across, down, plan.ground, plan, own.fork('brushes'));
+  const { painted, mixedFor } = paintStrokes(meant, across, down, plan.ground, plan, own.fork('brushes'));
+  const shows = shapesThatShow(drawing, meant, painted, mixedFor);
   for (const accent of plan.accents ?? []) paintAccent(painted, drawing, picture, plan, accent, across);
   const { width, height } = printed.reflectance;
   const data = Float32Array.from(printed.reflectance.data);
@@ -134,6 +152,6 @@ export function paintPicture(
     }
   return {
     surface: { reflectance: raster('linear', width, height, 3, data), dpi: printed.dpi },
-    canvas: { width: across, height: down, drawing, meant, painted },
+    canvas: { width: across, height: down, drawing, meant, painted, shows },
   };
 }

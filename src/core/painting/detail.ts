@@ -1,5 +1,5 @@
 /** Shapes that are full of detail where the reference is quiet. */
-import { quantile } from '../fitting/quantile';
+import { median } from '../fitting/quantile';
 import type { Plane } from '../raster/between';
 import { quickBlur } from '../raster/blur';
 import { boxOfPlaces } from '../raster/box-of-places';
@@ -7,8 +7,11 @@ import { depthsOf } from '../raster/zone';
 
 /** Detail lies between these sizes, widths of the picture. */
 const DETAIL = { from: 0.006, to: 0.03 } as const;
-/** It is told where it is so much livelier than the reference, L*, and than what the brush leaves in most other shapes. */
-const LIVELY = { least: 2.4, times: 2.5 } as const;
+/**
+ * It is told where it is so much livelier than the reference, L*, than what the brush leaves in most other shapes, and than the
+ * reference there: what is lively already may be a little more so.
+ */
+const LIVELY = { least: 2, times: 2.5, beside: 1.25 } as const;
 /** So near to a shape's outline, widths, the hand strays. */
 const OUTLINE = 0.008;
 
@@ -64,15 +67,11 @@ export function lively(named: readonly Int32Array[], wanted: Plane, painted: Pla
     const [made, was] = [painted, wanted].map((plane) =>
       liveliness(cropped(plane.data, width, crop), own, inside, across, width),
     ) as [number, number];
-    return [{ shape, more: Math.sqrt(Math.max(0, made - was)) }];
+    return [{ shape, more: Math.sqrt(Math.max(0, made - was)), times: Math.sqrt(made / was) }];
   });
-  const usual =
-    read.length === 0
-      ? 0
-      : quantile(
-          read.map((r) => r.more),
-          0.5,
-        );
-  const limit = Math.max(LIVELY.least, LIVELY.times * usual);
-  return read.flatMap(({ shape, more }) => (more > limit ? [{ shape, by: more }] : []));
+  return read.flatMap(({ shape, more, times }) => {
+    const others = read.filter((r) => r.shape !== shape).map((r) => r.more);
+    const told = more > Math.max(LIVELY.least, LIVELY.times * median(others)) && times > LIVELY.beside;
+    return told ? [{ shape, by: more }] : [];
+  });
 }

@@ -23,6 +23,8 @@ export interface MovedEdge {
 const REACH = 0.04;
 /** An edge is looked for up to this share of that away from its place, in steps of so many places. */
 const FAR = 0.7;
+/** What lies further out than this share of it is not compared: only the brush is seen there. */
+const SEEN = 0.6;
 const STEP = 0.25;
 /** An edge of fewer places is a corner. */
 const LEAST_LONG = 8;
@@ -103,11 +105,12 @@ function profilesOf(pair: Pair, grid: NumberedGrid, wanted: Plane, painted: Plan
 }
 
 /** What is left between the painted profiles and the wanted ones moved by `steps`, as light and as strong as fits best. */
-function leftOver({ wanted, painted, half }: Profiles, steps: number, margin: number) {
+function leftOver({ wanted, painted, half }: Profiles, steps: number) {
   let [n, sw, sp, sww, swp, spp] = [0, 0, 0, 0, 0, 0];
+  const seen = Math.round(SEEN * half);
   wanted.forEach((own, j) => {
     const made = painted[j] as Float64Array;
-    for (let k = margin; k <= 2 * half - margin; k++) {
+    for (let k = Math.max(half - seen, steps); k <= Math.min(half + seen, 2 * half + steps); k++) {
       const [w, p] = [own[k - steps] as number, made[k] as number];
       if (Number.isNaN(w) || Number.isNaN(p)) continue;
       n++;
@@ -132,7 +135,7 @@ export function movedEdge(pair: Pair, grid: NumberedGrid, wanted: Plane, painted
   const profiles = profilesOf(pair, grid, wanted, painted);
   if (!profiles) return null;
   const most = Math.round(FAR * profiles.half);
-  const at = (steps: number) => leftOver(profiles, steps, most);
+  const at = (steps: number) => leftOver(profiles, steps);
   const still = at(0);
   if (still.spread * 2 < LEAST_CONTRAST) return null;
   let best = { steps: 0, ...still };

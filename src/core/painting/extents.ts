@@ -1,10 +1,12 @@
 /** Named shapes that grew or shrank at the cost of what they meet within one object, or that are full of detail. */
 import { type Plane, shrunk } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
+import { squaredDistances } from '../raster/distance';
 import { onGrid } from '../raster/on-grid';
 import { placesOfNumbers } from '../raster/zone';
 import { lively } from './detail';
 import { movedEdge, type NumberedGrid } from './edges';
+import type { LaidPainting } from './lay-painting';
 import type { NamedShape, ShapePlane } from './named-shapes';
 import type { PaintingResult } from './result';
 
@@ -15,60 +17,106 @@ type Extent = Omit<PaintingResult['extents'][number], 'id'>;
  * stray; by more than half of the shape another edge was found.
  */
 const GREW = { least: 0.045, most: 0.5 } as const;
-const LEAST = 0.003;
+const LEAST = 0.0035;
 /** And only where moving it back does away with so much of what differs. */
 const EXPLAINS = 0.35;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
 
-/** Extents that are off; `wanted` is L* as the reference should have become, `painted` what it became on the same places, with nothing left out. */
-export function extentsOf(shapes: ShapePlane, wanted: Plane, painted: Plane): Extent[] {
+/** Near to an edge that looks moved by so much, share of the shape's width, and is told or not, its old place looks like detail. */
+const LOOKS_MOVED = { share: 0.03, explains: 0.1 } as const;
+/** And so near to any edge between two shapes of one object, widths, what strays over it does. */
+const STRAYS = 0.01;
+
+/**
+ * Extents that are off; `wanted` is L* as the reference should have become, `fine` what it became on the same places, with
+ * objects where they stand; `unseen` is 1 on those of them where nothing of it was seen.
+ */
+export function extentsOf(
+  shapes: ShapePlane,
+  wanted: Plane,
+  { fine: painted, unseen }: LaidPainting['objects'],
+): Extent[] {
   const [own, made] = [wanted, painted].map((plane) =>
     shrunk(plane, Math.round(plane.width / COARSER), Math.round(plane.height / COARSER)),
   ) as [Plane, Plane];
   const { width, height } = own;
-  const numbers = onGrid(shapes.shapeOf, shapes, own);
+  const hidden = onGrid(unseen, wanted, own);
+  const numbers = onGrid(shapes.shapeOf, shapes, own).map((n, i) => (hidden[i] === 1 ? 0 : n));
   const named = placesOfNumbers(numbers, 1, shapes.shapes.length);
-  const reaches = grown(shapes.shapes, named, { width, height, numbers }, wanted, painted);
-  // An edge that moved looks like detail beside its old place, on both of its sides.
-  const elsewhere = new Set(reaches.flatMap(({ shape, beside }) => [shape, beside]));
-  const details = lively(named, own, made)
-    .filter(({ shape }) => !elsewhere.has(shape))
-    .map((told) => ({ ...told, kind: 'detail' as const }));
-  return [...reaches, ...details].flatMap(({ shape, kind, by }): Extent[] => {
+  const edges = edgesWithin(shapes.shapes, named, { width, height, numbers }, wanted, painted);
+  const moved = new Set(
+    edges
+      .filter(({ share, explains }) => Math.abs(share) >= LOOKS_MOVED.share && explains >= LOOKS_MOVED.explains)
+      .flatMap(({ shape, beside }) => [shape, beside]),
+  );
+  const quiet = awayFromEdges(shapes.shapes, named, { width, height, numbers });
+  const details = lively(quiet, own, made).filter(({ shape }) => !moved.has(shape));
+  const told = [
+    ...edges.filter(plainlyMoved(width)).map(({ shape, share }) => {
+      return { shape, kind: share > 0 ? ('wide' as const) : ('narrow' as const), by: share };
+    }),
+    ...details.map((detail) => ({ ...detail, kind: 'detail' as const })),
+  ];
+  return told.flatMap(({ shape, kind, by }): Extent[] => {
     const around = boxOfPlaces(named[shape] as Int32Array, width);
     return around ? [{ box: shareBox(around, own), name: shapes.shapes[shape]?.name ?? null, kind, by }] : [];
   });
 }
 
-interface Reach {
+/** An edge between two shapes of one object. */
+interface EdgeWithin {
+  /** The smaller one, and the one that it meets. */
   readonly shape: number;
-  /** The one that it meets. */
   readonly beside: number;
-  readonly kind: 'wide' | 'narrow';
+  /** How much of its own width the smaller one grew, and how far that is, places. */
+  readonly share: number;
   readonly by: number;
+  /** How much of what differs moving it back does away with: 1 all of it. */
+  readonly explains: number;
 }
 
-/** Of two shapes of one object that meet, the smaller one is told to be too wide or too narrow. */
-function grown(
+function edgesWithin(
   shapes: readonly NamedShape[],
   named: readonly Int32Array[],
   grid: NumberedGrid,
   wanted: Plane,
   painted: Plane,
-): Reach[] {
+): EdgeWithin[] {
   return named.flatMap((first, a) =>
-    named.slice(a + 1).flatMap((second, k): Reach[] => {
+    named.slice(a + 1).flatMap((second, k): EdgeWithin[] => {
       const b = a + 1 + k;
       if (shapes[a]?.object !== shapes[b]?.object) return [];
       const edge = movedEdge([a + 1, b + 1], grid, wanted, painted);
       if (!edge) return [];
-      const [small, of, beside, by] = first.length <= second.length ? [first, a, b, edge.by] : [second, b, a, -edge.by];
-      const wide = small.length / edge.long;
-      const share = by / wide;
-      if (Math.abs(share) < GREW.least || Math.abs(share) > GREW.most) return [];
-      if (Math.abs(by) < LEAST * grid.width || edge.explains < EXPLAINS) return [];
-      return [{ shape: of, beside, kind: by > 0 ? 'wide' : 'narrow', by: share }];
+      const { explains, long } = edge;
+      const [small, shape, beside, by] =
+        first.length <= second.length ? [first, a, b, edge.by] : [second, b, a, -edge.by];
+      return [{ shape, beside, by, explains, share: (by * long) / small.length }];
     }),
   );
+}
+
+/** Whether an edge moved so plainly that it is told, on a grid of so many places across. */
+const plainlyMoved =
+  (across: number) =>
+  ({ share, by, explains }: EdgeWithin): boolean =>
+    Math.abs(share) >= GREW.least &&
+    Math.abs(share) <= GREW.most &&
+    Math.abs(by) >= LEAST * across &&
+    explains >= EXPLAINS;
+
+/** The places of each shape that lie well inside, seen from the other shapes of its object. */
+function awayFromEdges(
+  shapes: readonly NamedShape[],
+  named: readonly Int32Array[],
+  { width, height, numbers }: NumberedGrid,
+): Int32Array[] {
+  return named.map((places, k) => {
+    const object = shapes[k]?.object;
+    const others = numbers.map((n) => (n > 0 && n !== k + 1 && shapes[n - 1]?.object === object ? 1 : 0));
+    if (!others.includes(1)) return places;
+    const far = squaredDistances(others, width, height);
+    return places.filter((i) => (far[i] as number) > (STRAYS * width) ** 2);
+  });
 }

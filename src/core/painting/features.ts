@@ -14,6 +14,8 @@ import { segments } from './segments';
 export interface FoundFeature extends Displaced {
   /** Of the reference, on the grid that drawing is compared on. */
   readonly places: Int32Array;
+  /** Whether it is all of an object, and not one of its parts. */
+  readonly entire: boolean;
   readonly told: Omit<PaintingResult['displacements'][number], 'id'>;
 }
 
@@ -76,10 +78,15 @@ function standing(places: Int32Array, { reference, painting, values, whole }: Gr
   return { ...found, map, displacement };
 }
 
-function found(places: Int32Array, name: string | null, displaced: Displaced, { reference }: Ground): FoundFeature[] {
+function found(
+  places: Int32Array,
+  { name, entire }: { readonly name: string | null; readonly entire: boolean },
+  displaced: Displaced,
+  { reference }: Ground,
+): FoundFeature[] {
   const around = boxOfPlaces(places, reference.width);
   return around
-    ? [{ ...displaced, places, told: { box: shareBox(around, reference), name, ...displaced.displacement } }]
+    ? [{ ...displaced, places, entire, told: { box: shareBox(around, reference), name, ...displaced.displacement } }]
     : [];
 }
 
@@ -110,9 +117,11 @@ export function namedFeatures(shapes: readonly FormShape[], ground: Ground): Fou
           : together;
       if (!own) return [];
       const displacement = displacementOfPart(own.map, whole, places, reference);
-      return found(places, name, { ...own, displacement }, ground);
+      return found(places, { name, entire: members.length === 1 }, { ...own, displacement }, ground);
     });
-    return members.length > 1 && together ? [...found(all, object, together, ground), ...each] : each;
+    return members.length > 1 && together
+      ? [...found(all, { name: object, entire: true }, together, ground), ...each]
+      : each;
   });
 }
 
@@ -128,7 +137,7 @@ export function unnamedFeatures(candidates: readonly Int32Array[], ground: Groun
   return candidates.flatMap((places) => {
     const own = standing(places, ground, PLAINLY);
     return own && Math.hypot(own.displacement.dx, own.displacement.dy) > UNASKED && own.likeness - own.unmoved > PLAINLY
-      ? found(places, null, own, ground)
+      ? found(places, { name: null, entire: true }, own, ground)
       : [];
   });
 }

@@ -26,6 +26,11 @@ export interface LaidPainting {
   /** What was painted, on the reference's coarse places (NaN past its edge) and on its fine ones. */
   readonly coarse: Plane;
   readonly fine: Plane;
+  /**
+   * The same with objects where they stand, but none of their parts: an edge between two parts shows where it was painted. On
+   * places where nothing was painted, or nothing is judged, `unseen` is 1 and the plane as it should be.
+   */
+  readonly objects: { readonly fine: Plane; readonly unseen: Uint8Array };
   /** Something else of the painting (a plane of its places) on the coarse ones, and on the fine ones. */
   readonly coarsely: (plane: Plane) => Plane;
   readonly finely: (plane: Plane) => Plane;
@@ -33,13 +38,12 @@ export interface LaidPainting {
   readonly wanted: Plane;
 }
 
-/** What was painted on places so fine that thin lines show; where nothing was, it is as it should be. */
+/** What was painted on places so fine that thin lines show; NaN past its edge, and where nothing is judged. */
 function laidFinely(
   { fine, coarse, open }: PaintingReference,
   painting: Plane,
   map: Affine,
   astray: readonly FoundFeature[],
-  wanted: Float32Array,
 ): Plane {
   const { width, height } = fine;
   const features = astray.map(({ map: own, places }) => ({
@@ -47,9 +51,17 @@ function laidFinely(
     mask: onGrid(maskOf(places, coarse.data.length), coarse, fine),
   }));
   const { data } = laidWith(painting, map, features, width, height);
-  for (let i = 0; i < data.length; i++) if (Number.isNaN(data[i]) || open?.fine[i] === 1) data[i] = wanted[i] as number;
+  open?.fine.forEach((is, i) => {
+    if (is === 1) data[i] = NaN;
+  });
   return { width, height, data };
 }
+
+/** A plane with what is missing in it as another has it. */
+const filledFrom = (other: Plane, { data, ...grid }: Plane): Plane => ({
+  ...grid,
+  data: data.map((l, i) => (Number.isNaN(l) ? (other.data[i] as number) : l)),
+});
 
 /**
  * Lays a painting (L*, of the reference's proportion) on its reference, or says why it can't be of it. `takes` says whether a
@@ -87,7 +99,22 @@ export function layPainting(
   const parts = readParts(coarse, lies, reference.shapes ? reference.numbers : undefined);
   const curve = valueCurve(parts.parts, takes);
   const wanted = { ...reference.fine, data: curved(curve, reference.fine.data) };
-  const finely = (plane: Plane) => laidFinely(reference, plane, map, astray, wanted.data);
+  const finely = (plane: Plane) => filledFrom(wanted, laidFinely(reference, plane, map, astray));
+  const objects = laidFinely(
+    reference,
+    painting,
+    map,
+    astray.filter(({ entire }) => entire),
+  );
   const coarsely = (plane: Plane) => laid(shrunkTo(plane, 2 * GRID, target));
-  return { map, features, astray, parts, curve, coarse: lies, fine: finely(painting), wanted, coarsely, finely };
+  return {
+    ...{ map, features, astray, parts, curve, wanted, coarsely },
+    coarse: lies,
+    fine: finely(painting),
+    objects: {
+      fine: filledFrom(wanted, objects),
+      unseen: Uint8Array.from(objects.data, (l) => (Number.isNaN(l) ? 1 : 0)),
+    },
+    finely,
+  };
 }

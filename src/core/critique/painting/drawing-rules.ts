@@ -10,7 +10,7 @@ const SIZED = 0.03;
 /** Features told of at the most, the furthest off. */
 const MOST_FEATURES = 5;
 /** A feature is told from here on: widths, ratios, degrees. */
-const OFF: Record<Way, number> = { place: 0.015, width: 0.08, height: 0.08, slant: 4 };
+const OFF: Record<Way, number> = { place: 0.015, width: 0.1, height: 0.1, slant: 5 };
 /** A shift of a quarter of the picture is as bad as a whole step everywhere. */
 const SHIFT_WEIGHT = 4;
 /** So many degrees weigh as much as a shift of a whole width. */
@@ -140,12 +140,19 @@ function goesAlong(moved: Moved, all: readonly Moved[]): boolean {
   return Math.hypot(along.dx - moved.dx, along.dy - moved.dy) < TOGETHER;
 }
 
+/** Whether it is a part of an object whose light and shadow are told to meet elsewhere: that is all that moved. */
+function isTheirEdge({ name }: Moved, extents: PaintingReading['result']['extents']): boolean {
+  if (name === null) return false;
+  const object = objectOf({ name });
+  return object !== name && extents.some((e) => e.kind !== 'detail' && objectOf({ name: e.name ?? '' }) === object);
+}
+
 const featureMoved: PaintingRule<'feature_moved'> = {
   code: 'feature_moved',
   kind: 'fix',
-  reads: ({ result: { displacements }, slack }) =>
+  reads: ({ result: { displacements, extents }, slack }) =>
     displacements
-      .filter((moved) => !goesAlong(moved, displacements))
+      .filter((moved) => !goesAlong(moved, displacements) && !isTheirEdge(moved, extents))
       .map((moved) => ({ moved, ways: waysOf(moved, slack), most: Math.max(...Object.values(offBy(moved))) }))
       .sort((a, b) => b.most - a.most)
       .slice(0, MOST_FEATURES)
