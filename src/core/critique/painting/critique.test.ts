@@ -64,6 +64,15 @@ test('the parts of an object that is too narrow lie nearer to its middle, and on
   expect(fixes({ displacements: [jug, apart, lit] }).map((f) => f.where.shape)).toContain('jug > shadow side');
 });
 
+test('a light that gave way to its shadow is told by where they meet, and not as having moved', () => {
+  const light = sampleFeature({ name: 'jug > light', dx: -0.02, width: 0.8 });
+  const box = { x: 0.1, y: 0.1, width: 0.2, height: 0.2 };
+  const wide = { id: 'e', box, name: 'jug > shadow', kind: 'wide' as const, by: 0.25 };
+  expect(fixes({ displacements: [light], extents: [wide] }).map((f) => f.code)).toEqual(['extent_off']);
+  const cup = { ...wide, name: 'cup > shadow' };
+  expect(fixes({ displacements: [light], extents: [cup] }).map((f) => f.code)).toContain('feature_moved');
+});
+
 test('what the exercise allows is not told, and a stricter one tells it', () => {
   const regions = [sampleRegion(0.45)];
   expect(critiquePainting(samplePainting({ regions }), 0.5).filter((f) => f.kind === 'fix')).toEqual([]);
