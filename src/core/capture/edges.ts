@@ -3,6 +3,7 @@
  * edge should be, and the edge is the centroid of its steepest rise. The ratio of its height to its
  * steepest slope is its width (for a Gaussian blur within 2 % of the distance from 10 to 90 %).
  */
+import { median } from '../fitting/quantile';
 import type { BoxMm } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import type { EdgeFix, Plane } from './plane';
@@ -22,6 +23,10 @@ export interface FoundEdge extends EdgeFix {
   readonly probe: EdgeProbe;
   readonly widthMm: number;
 }
+
+/** How much printed edges are blurred, mm from dark to light, for the most part; Infinity where none was found. */
+export const blurOf = (edges: readonly Pick<FoundEdge, 'widthMm'>[]): number =>
+  edges.length === 0 ? Number.POSITIVE_INFINITY : median(edges.map((e) => e.widthMm));
 
 const STEPS = 48;
 

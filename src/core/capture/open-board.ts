@@ -10,6 +10,7 @@ import { type Calibration } from './calibration';
 import { type CardPatches, type CardProfile, nominalProfile, readProfile } from './card-profile';
 import { checkExposure, checkLight } from './check-light';
 import { explainSoftness } from './check-photo';
+import { blurOf } from './edges';
 import { type CaptureIssue, GATE, issue, refuses } from './gate';
 import { type BoardNotLocated, locateBoard, type LocatedBoard } from './locate-brackets';
 import { cornerOf, type LaidPiece, onBoard } from './laid-board';
@@ -77,8 +78,7 @@ function checkBoard({ plane, widthMm, heightMm, edges }: LocatedBoard): CaptureI
       [0, heightMm],
     ].map(([x, y]) => resolutionAt(plane, x as number, y as number)),
   );
-  const widths = edges.map((e) => e.widthMm).sort((a, b) => a - b);
-  const blur = widths[widths.length >> 1] ?? Number.POSITIVE_INFINITY;
+  const blur = blurOf(edges);
   if (resolution < LIMITS.resolution)
     issues.push({
       ...issue(

@@ -9,6 +9,7 @@ import { type Sureness, surenessOf } from './sureness';
 import { CALIBRATED, cornersOf } from './capture-facts';
 import type { Capture } from './capture-result';
 import { explainSoftness } from './check-photo';
+import { blurOf } from './edges';
 import { type CaptureIssue, issue } from './gate';
 import { openBoard } from './open-board';
 import { LEAST_SIDE, openMarked, type PaperSeen, RELATIVE_HALF_WIDTH } from './open-corners';
@@ -27,6 +28,8 @@ export type OpenedFree =
       /** Of a relative reading: not yet placed between its ends. */
       readonly calibration: Calibration;
       readonly relative: boolean;
+      /** From dark to light across an edge that was printed hard; null where nothing printed is in the picture. */
+      readonly blurMm: number | null;
       /** How sure a reading of a lightness is. */
       readonly sureness: (lightness: number) => Sureness;
       /** How much a flat tone of a lightness varies in this photograph for no fault of the painter's, L*. */
@@ -62,6 +65,7 @@ function openedBoard(photo: Photo, depthMm: number, { card, lineMm }: Print, cv:
     box: { xMm: 0, yMm: 0, widthMm, heightMm },
     calibration,
     relative: false,
+    blurMm: size * blurOf(opened.board.edges),
     sureness: (lightness) => surenessOf(calibration, lightness),
     grain: backgroundSpread(photo, calibration),
   };
@@ -104,6 +108,7 @@ function openedMarked(photo: Photo, corners: readonly Point[], scan: boolean): O
     box,
     calibration,
     relative: true,
+    blurMm: null,
     sureness: () => ({ whole: half, own: half, extrapolated: false }),
     grain: () => USUAL_GRAIN,
   };

@@ -5,6 +5,7 @@ import { pictureLayout } from '../sheet/picture-layout';
 import { type Calibration } from './calibration';
 import { surenessOf } from './sureness';
 import { CALIBRATED, cornersOf } from './capture-facts';
+import { blurOf } from './edges';
 import type { Capture } from './capture-result';
 import { type CaptureIssue, issue } from './gate';
 import { openFree } from './open-free';
@@ -33,6 +34,8 @@ export interface OpenedPainting {
     readonly calibration: Calibration;
     readonly box: BoxMm;
     readonly relative: boolean;
+    /** From dark to light across an edge that was printed hard; null where nothing printed is in the picture. */
+    readonly blurMm: number | null;
     readonly uncertainty: (lightness: number) => number;
   } | null;
 }
@@ -49,11 +52,11 @@ export async function openPainting(photo: Photo, request: Framing, tools: Measur
       tools.cv,
     );
     if (opened.kind === 'refused') return { base: opened.base, issues: opened.issues, found: null };
-    const { calibration, box, relative, sureness } = opened;
+    const { calibration, box, relative, blurMm, sureness } = opened;
     return {
       base: opened.base,
       issues: opened.issues,
-      found: { calibration, box, relative, uncertainty: (l) => sureness(l).whole },
+      found: { calibration, box, relative, blurMm, uncertainty: (l) => sureness(l).whole },
     };
   }
   const opened = await openSheet(
@@ -92,6 +95,9 @@ export async function openPainting(photo: Photo, request: Framing, tools: Measur
   return {
     base,
     issues,
-    found: { calibration, box, relative: false, uncertainty: (l) => surenessOf(calibration, l).whole },
+    found: {
+      ...{ calibration, box, relative: false, blurMm: blurOf(opened.located.edges) },
+      uncertainty: (l) => surenessOf(calibration, l).whole,
+    },
   };
 }

@@ -30,11 +30,16 @@ const ABOUT = 3;
 const REACH = 0.15;
 const STEP = 0.0015;
 const HALF = Math.round(REACH / STEP);
+/** An edge wavers by no more than so many places; and so often profiles are laid on their mean. */
+const WAVERS = 1.5;
+const ROUNDS = 2;
 /** How softly profiles are looked at, widths, the softest first: the first whose edge is plainly wider than the look is taken. */
 const LOOKS = [0.02, 0.01, 0.005, 0.0025, 0] as const;
 const PLAINLY = 1.7;
 /** From 10 to 90 percent of a Gaussian's sum, in sigmas. */
 const TEN_TO_NINETY = 2.563;
+/** An edge that is hidden in what softened it is as wide as this share of that, at the least. */
+const HIDDEN = 0.4;
 /** An edge is looked for so near to where shapes meet, widths, and by how softly it is looked at further. */
 const NEAR = 0.012;
 /** It ends where the change falls below this share of its steepest. */
@@ -71,16 +76,42 @@ function stretchesOf({ numbers, width, height }: NumberedGrid): Map<string, Bord
   return stretches;
 }
 
-/** Mean profile across a stretch; what lies past the picture's edge goes on as it is there. */
-function profileOf({ places }: Border, plane: Plane, finer: number): Float32Array {
-  const sum = new Float32Array(2 * HALF + 1);
-  const step = STEP * plane.width;
-  for (const { x, y, nx, ny } of places)
-    for (let k = -HALF; k <= HALF; k++)
-      sum[k + HALF] =
-        (sum[k + HALF] as number) +
-        between(plane, finer * x + k * step * nx, finer * y + k * step * ny) / places.length;
-  return sum;
+/** Profiles across a stretch, each begun so far further out, widths; what lies past the picture's edge goes on as it is there. */
+const profilesOf = ({ places }: Border, plane: Plane, finer: number, out: readonly number[]): Float32Array[] =>
+  places.map(({ x, y, nx, ny }, j) => {
+    const along = (k: number) => (out[j] as number) * plane.width + (k - HALF) * STEP * plane.width;
+    return Float32Array.from({ length: 2 * HALF + 1 }, (_, k) =>
+      between(plane, finer * x + along(k) * nx, finer * y + along(k) * ny),
+    );
+  });
+
+const meanOf = (profiles: readonly Float32Array[]): Float32Array =>
+  Float32Array.from(
+    { length: 2 * HALF + 1 },
+    (_, k) => profiles.reduce((sum, own) => sum + (own[k] as number), 0) / profiles.length,
+  );
+
+/** How much further out a profile has what another has, widths: one step of least squares, by where that changes. */
+function furtherOut(own: Float32Array, other: Float32Array): number {
+  let [off, change] = [0, 0];
+  for (let k = 1; k < own.length - 1; k++) {
+    const slope = ((other[k + 1] as number) - (other[k - 1] as number)) / 2;
+    off -= ((own[k] as number) - (other[k] as number)) * slope;
+    change += slope * slope;
+  }
+  return change === 0 ? 0 : (STEP * off) / change;
+}
+
+/** Mean profile across a stretch. An edge that wavers is not soft: each profile is laid on the mean of all before. */
+function profileOf(border: Border, plane: Plane, finer: number): Float32Array {
+  const most = WAVERS * (finer / plane.width);
+  let out = border.places.map(() => 0);
+  for (let round = 0; round < ROUNDS; round++) {
+    const profiles = profilesOf(border, plane, finer, out);
+    const mean = meanOf(profiles);
+    out = out.map((by, j) => Math.max(-most, Math.min(most, by + furtherOut(profiles[j] as Float32Array, mean))));
+  }
+  return meanOf(profilesOf(border, plane, finer, out));
 }
 
 /** Where a rising run of values first passes one, in steps. */
@@ -115,28 +146,35 @@ function widthAt(values: Float32Array, soft: number): number | null {
 function edgeWidth(values: Float32Array, blur: number): number | null {
   for (const look of LOOKS) {
     const width = widthAt(values, look / STEP);
-    const looked = TEN_TO_NINETY * look;
+    const [looked, softened] = [TEN_TO_NINETY * look, TEN_TO_NINETY * blur];
     if (width === null || (look > 0 && width < PLAINLY * looked)) continue;
-    return Math.sqrt(Math.max(0, width ** 2 - looked ** 2 - (TEN_TO_NINETY * blur) ** 2));
+    return Math.sqrt(Math.max((HIDDEN * softened) ** 2, width ** 2 - looked ** 2 - softened ** 2));
   }
   return null;
 }
 
 /**
  * Stretches of the edges of named shapes, as they were wanted and as they were painted. Numbers lie on a grid that may be
- * coarser than the planes of L*; both planes were softened by `blur`, widths.
+ * coarser than the planes of L*; `blur` is by how much each of these was softened, widths.
  */
-export function edgeStretches(grid: NumberedGrid, wanted: Plane, painted: Plane, blur: number): EdgeStretch[] {
+export function edgeStretches(
+  grid: NumberedGrid,
+  wanted: Plane,
+  painted: Plane,
+  blur: { readonly wanted: number; readonly painted: number },
+): EdgeStretch[] {
   const finer = wanted.width / grid.width;
   return [...stretchesOf(grid).values()].flatMap((border): EdgeStretch[] => {
     const { places, shape, neighbour } = border;
     if (places.length < LEAST) return [];
     const { x, y } = places[Math.floor(places.length / 2)] as (typeof places)[number];
-    const [own, made] = [wanted, painted].map((plane) => edgeWidth(profileOf(border, plane, finer), blur)) as [
-      number | null,
-      number | null,
+    return [
+      {
+        ...{ shape, neighbour, at: Math.floor(y) * grid.width + Math.floor(x) },
+        wanted: edgeWidth(profileOf(border, wanted, finer), blur.wanted),
+        painted: edgeWidth(profileOf(border, painted, finer), blur.painted),
+      },
     ];
-    return [{ shape, neighbour, at: Math.floor(y) * grid.width + Math.floor(x), wanted: own, painted: made }];
   });
 }
 

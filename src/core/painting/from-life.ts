@@ -14,7 +14,7 @@ import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
 import { type FormShape, formShapes, meanOf } from './form/form-plane';
 import { brokenRules } from './form/rules';
 import type { ShapePlane } from './named-shapes';
-import { nothingRead, readPainting, SMOOTH } from './read-painting';
+import { nothingRead, readPainting } from './read-painting';
 import { GRID, percentilesOf, shrunkTo } from './reference';
 import { rescueOf } from './rescue';
 import type { PaintingResult } from './result';
@@ -124,7 +124,9 @@ export async function measureFromLife(
   const coarse = shrunkTo(plane, GRID, plane);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
   const named = formShapes(numbers, coarse, shapes?.shapes ?? []);
-  const edges = shapes ? edgeStretches({ ...coarse, numbers }, plane, plane, SMOOTH) : [];
+  const edges = shapes
+    ? edgeStretches({ ...coarse, numbers }, plane, plane, { wanted: painting.blur, painted: painting.blur })
+    : [];
   const edgeMm = (number: number) => {
     const widths = softnessOf(edges, number);
     return widths === null || relative ? null : widths * box.widthMm;

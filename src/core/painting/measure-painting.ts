@@ -71,8 +71,17 @@ function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affin
 }
 
 /** How soft edges are, asked only where shapes have names. */
-const edgesIn = ({ coarse, shapes, numbers, lines }: PaintingReference, { fine }: LaidPainting): EdgeStretch[] =>
-  shapes ? edgeStretches({ width: coarse.width, height: coarse.height, numbers }, lines, fine, SMOOTH) : [];
+const edgesIn = (
+  { coarse, shapes, numbers, lines }: PaintingReference,
+  { fine }: LaidPainting,
+  blur: number,
+): EdgeStretch[] =>
+  shapes
+    ? edgeStretches({ width: coarse.width, height: coarse.height, numbers }, lines, fine, {
+        wanted: SMOOTH,
+        painted: blur,
+      })
+    : [];
 
 /** What was wanted and what was painted on the same places, with the shapes that have a name there. */
 const formPlaneOf = ({ coarse, numbers, named }: PaintingReference, laid: LaidPainting): FormPlane => ({
@@ -177,7 +186,7 @@ export async function measurePainting(
   const laid = layPainting(reference, painting, read.relative ? 'camera' : 'painting');
   if ('misfit' in laid) return { result: nothingRead(opened, step, [laid.misfit]), plane: null, laid: null };
   const { map, curve, features } = laid;
-  const edges = edgesIn(reference, laid);
+  const edges = edgesIn(reference, laid, read.blur);
   const displacements = withIds(features.map(({ told }) => told));
   const edgeMm = (number: number) => {
     const widths = softnessOf(edges, number);

@@ -16,6 +16,10 @@ import { PAINTING_RESULT_VERSION, type PaintingResult } from './result';
 const SAMPLES = 640;
 /** Grain is smoothed by this share of the longer side. */
 export const SMOOTH = 0.0015;
+/** Taking samples, and values between them, softens by this, samples: what a square and linear interpolation do (1/12 + 1/6). */
+const SAMPLED = 0.5;
+/** From 10 to 90 percent of a Gaussian's sum, in sigmas: how wide a blurred edge is. */
+const TEN_TO_NINETY = 2.563;
 /** The outermost samples: the frame's line, and paper where a hand wavered. */
 const RIM = 3;
 
@@ -34,6 +38,8 @@ export interface ReadPainting {
     readonly read: BoxMm;
     /** Nothing is known of light and dark: it was placed between ends that it was to have. */
     readonly relative: boolean;
+    /** How much reading and the camera softened it, widths (sigma of a Gaussian). */
+    readonly blur: number;
     /** How far a lightness may be off, L*. */
     readonly uncertainty: (lightness: number) => number;
   } | null;
@@ -59,7 +65,7 @@ export async function readPainting(
   const { lightness: plain, grainy, colours } = paintOver(photo, found.calibration, read, apart, SMOOTH * SAMPLES);
   const unpainted = mayBeFlat ? null : unpaintedIssue(someOf(plain));
   if (unpainted) return { base, issues: [...issues, unpainted], painting: null };
-  const { box, relative, uncertainty } = found;
+  const { box, relative, blurMm, uncertainty } = found;
   const placed = relative ? placedBetween(endsOf(plain), ends) : null;
   const placedIn = (own: typeof plain) => (placed ? { ...own, data: own.data.map(placed) } : own);
   return {
@@ -69,6 +75,7 @@ export async function readPainting(
       plane: placedIn(plain),
       grainy: () => placedIn(grainy()),
       colours: relative ? null : colours,
+      blur: Math.hypot(SMOOTH * SAMPLES * apart, SAMPLED * apart, (blurMm ?? 0) / TEN_TO_NINETY) / box.widthMm,
       ...{ box, read, relative, uncertainty },
     },
   };
