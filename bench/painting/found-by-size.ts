@@ -54,8 +54,8 @@ const KINDS: readonly FaultKind[] = [
     ...{ file: 'found-width', unit: 'of its own width', sizes: [0.3, 0.7, 1, 1.5] },
     trial: (size) => ({ small: 'extents', size }),
     faults: ({ extents }) =>
-      // As they were drawn: a hand that strays moves edges too.
-      extents.drawn
+      // As they were painted: a hand that strays moves edges too.
+      extents.painted
         .filter((p) => !p.tiny && Math.abs(p.by) > STRAYS)
         .map(({ name, by }) => {
           const kind = by > 0 ? 'wide' : 'narrow';

@@ -77,8 +77,8 @@ export interface PaintingOutcome {
   readonly accents: { readonly planted: readonly PlantedAccent[]; readonly told: PaintingResult['accents'] };
   readonly extents: {
     readonly planted: readonly { readonly name: string; readonly kind: string; readonly by: number }[];
-    /** How much wider each was drawn, share of its width, straying and all, and whether it is too small to be looked at. */
-    readonly drawn: readonly { readonly name: string; readonly by: number; readonly tiny: boolean }[];
+    /** How much wider each was painted, share of its width, straying and all, and whether it is too small to be looked at. */
+    readonly painted: readonly { readonly name: string; readonly by: number; readonly tiny: boolean }[];
     readonly told: PaintingResult['extents'];
   };
   /** What every shape's gradient is off by from side to side, L*, and pairs that stand out of each other by so much more. */
@@ -234,7 +234,7 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     accents: { planted: lines?.planted ?? [], told: result.accents },
     extents: {
       planted: reaches?.planted.map(({ shape, ...how }) => ({ ...how, name: nameOf(shape) })) ?? [],
-      drawn: reaches
+      painted: reaches
         ? paintedExtents(reference, named, canvas.drawing.shapeOf, canvas.shows).map(({ shape, ...how }) => ({
             ...how,
             name: nameOf(shape),

@@ -57,19 +57,19 @@ const detailOf = (outcomes: readonly PaintingOutcome[]): Tally =>
     (p, t) => t.name === p.name,
   );
 
-/** Drawn so much too wide or too narrow, share of its width, a shape has to be told; from half of that on it may be. */
-const DRAWN = 0.1;
+/** Painted so much too wide or too narrow, share of its width, a shape has to be told; from half of that on it may be. */
+const MUCH = 0.1;
 
-/** Edges count as they were drawn: a hand that strays may undo what was planted, or do the like elsewhere. */
+/** Edges count as they were painted: a hand that strays, or a stroke, may undo what was planted, or do the like elsewhere. */
 function reachesOf(outcomes: readonly PaintingOutcome[], kind: 'wide' | 'narrow'): Tally {
   const sign = kind === 'wide' ? 1 : -1;
-  const drawn = (least: number, tinyToo: boolean) =>
+  const off = (least: number, tinyToo: boolean) =>
     outcomes.map(({ extents }) => ({
-      planted: extents.drawn.filter((p) => sign * p.by >= least && (tinyToo || !p.tiny)),
+      planted: extents.painted.filter((p) => sign * p.by >= least && (tinyToo || !p.tiny)),
       told: extents.told.filter((t) => t.kind === kind),
     }));
   const same = (p: { readonly name: string }, t: { readonly name: string | null }) => t.name === p.name;
-  const [has, may] = [tally(drawn(DRAWN, false), same), tally(drawn(DRAWN / 2, true), same)];
+  const [has, may] = [tally(off(MUCH, false), same), tally(off(MUCH / 2, true), same)];
   return { ...has, right: may.right };
 }
 
