@@ -33,6 +33,8 @@ const HALF = Math.round(REACH / STEP);
 /** An edge wavers by no more than so many places; and so often profiles are laid on their mean. */
 const WAVERS = 1.5;
 const ROUNDS = 2;
+/** So many steps more are looked at to both sides for it. */
+const MORE = 8;
 /** How softly profiles are looked at, widths, the softest first: the first whose edge is plainly wider than the look is taken. */
 const LOOKS = [0.02, 0.01, 0.005, 0.0025, 0] as const;
 const PLAINLY = 1.7;
@@ -76,42 +78,58 @@ function stretchesOf({ numbers, width, height }: NumberedGrid): Map<string, Bord
   return stretches;
 }
 
-/** Profiles across a stretch, each begun so far further out, widths; what lies past the picture's edge goes on as it is there. */
-const profilesOf = ({ places }: Border, plane: Plane, finer: number, out: readonly number[]): Float32Array[] =>
-  places.map(({ x, y, nx, ny }, j) => {
-    const along = (k: number) => (out[j] as number) * plane.width + (k - HALF) * STEP * plane.width;
-    return Float32Array.from({ length: 2 * HALF + 1 }, (_, k) =>
-      between(plane, finer * x + along(k) * nx, finer * y + along(k) * ny),
-    );
+/** Profiles across a stretch, `MORE` steps longer at both ends; what lies past the picture's edge goes on as it is there. */
+function profilesOf({ places }: Border, plane: Plane, finer: number): Float32Array[] {
+  const step = STEP * plane.width;
+  return places.map(({ x, y, nx, ny }) => {
+    const own = new Float32Array(2 * (HALF + MORE) + 1);
+    for (let k = 0; k < own.length; k++) {
+      const along = (k - HALF - MORE) * step;
+      own[k] = between(plane, finer * x + along * nx, finer * y + along * ny);
+    }
+    return own;
   });
+}
 
-const meanOf = (profiles: readonly Float32Array[]): Float32Array =>
-  Float32Array.from(
-    { length: 2 * HALF + 1 },
-    (_, k) => profiles.reduce((sum, own) => sum + (own[k] as number), 0) / profiles.length,
-  );
+/** The mean of profiles, each begun so many steps further out, without what they are longer. */
+function meanOf(profiles: readonly Float32Array[], out: Float64Array): Float32Array {
+  const mean = new Float32Array(2 * HALF + 1);
+  profiles.forEach((own, j) => {
+    const from = Math.floor(out[j] as number);
+    const share = (out[j] as number) - from;
+    for (let k = 0; k < mean.length; k++) {
+      const at = k + MORE + from;
+      const value = (1 - share) * (own[at] as number) + share * (own[at + 1] as number);
+      mean[k] = (mean[k] as number) + value / profiles.length;
+    }
+  });
+  return mean;
+}
 
-/** How much further out a profile has what another has, widths: one step of least squares, by where that changes. */
-function furtherOut(own: Float32Array, other: Float32Array): number {
+/** How many steps further out a profile has what the mean has: one step of least squares, by where that changes. */
+function furtherOut(own: Float32Array, out: number, mean: Float32Array): number {
+  const from = Math.round(out) + MORE;
   let [off, change] = [0, 0];
-  for (let k = 1; k < own.length - 1; k++) {
-    const slope = ((other[k + 1] as number) - (other[k - 1] as number)) / 2;
-    off -= ((own[k] as number) - (other[k] as number)) * slope;
+  for (let k = 1; k < mean.length - 1; k++) {
+    const slope = ((mean[k + 1] as number) - (mean[k - 1] as number)) / 2;
+    off -= ((own[k + from] as number) - (mean[k] as number)) * slope;
     change += slope * slope;
   }
-  return change === 0 ? 0 : (STEP * off) / change;
+  return change === 0 ? out : Math.round(out) + off / change;
 }
 
 /** Mean profile across a stretch. An edge that wavers is not soft: each profile is laid on the mean of all before. */
 function profileOf(border: Border, plane: Plane, finer: number): Float32Array {
-  const most = WAVERS * (finer / plane.width);
-  let out = border.places.map(() => 0);
+  const profiles = profilesOf(border, plane, finer);
+  const most = Math.min(MORE - 1, (WAVERS * finer) / (STEP * plane.width));
+  const out = new Float64Array(profiles.length);
   for (let round = 0; round < ROUNDS; round++) {
-    const profiles = profilesOf(border, plane, finer, out);
-    const mean = meanOf(profiles);
-    out = out.map((by, j) => Math.max(-most, Math.min(most, by + furtherOut(profiles[j] as Float32Array, mean))));
+    const mean = meanOf(profiles, out);
+    profiles.forEach((own, j) => {
+      out[j] = Math.max(-most, Math.min(most, furtherOut(own, out[j] as number, mean)));
+    });
   }
-  return meanOf(profilesOf(border, plane, finer, out));
+  return meanOf(profiles, out);
 }
 
 /** Where a rising run of values first passes one, in steps. */
