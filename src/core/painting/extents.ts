@@ -6,7 +6,7 @@ import { onGrid } from '../raster/on-grid';
 import { placesOfNumbers } from '../raster/zone';
 import { lively } from './detail';
 import { movedEdge, type NumberedGrid } from './edges';
-import type { LaidPainting } from './lay-painting';
+import type { LaidObjects } from './lay-painting';
 import type { NamedShape, ShapePlane } from './named-shapes';
 import type { PaintingResult } from './result';
 
@@ -23,20 +23,16 @@ const EXPLAINS = 0.35;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
 
-/** Near to an edge that looks moved by so much, share of the shape's width, and is told or not, its old place looks like detail. */
+/** Beside an edge that looks moved by so much (share of the shape's width), told or not, its old place looks like detail. */
 const LOOKS_MOVED = { share: 0.03, explains: 0.1 } as const;
-/** And so near to any edge between two shapes of one object, widths, what strays over it does. */
+/** So near to any edge between two shapes of one object, widths, what strays over it does too. */
 const STRAYS = 0.01;
 
 /**
  * Extents that are off; `wanted` is L* as the reference should have become, `fine` what it became on the same places, with
  * objects where they stand; `unseen` is 1 on those of them where nothing of it was seen.
  */
-export function extentsOf(
-  shapes: ShapePlane,
-  wanted: Plane,
-  { fine: painted, unseen }: LaidPainting['objects'],
-): Extent[] {
+export function extentsOf(shapes: ShapePlane, wanted: Plane, { fine: painted, unseen }: LaidObjects): Extent[] {
   const [own, made] = [wanted, painted].map((plane) =>
     shrunk(plane, Math.round(plane.width / COARSER), Math.round(plane.height / COARSER)),
   ) as [Plane, Plane];

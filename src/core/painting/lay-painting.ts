@@ -16,6 +16,12 @@ import { curved, type ValueCurve, valueCurve } from './value-curve';
 /** What stands further from its place than this, widths, is read where it stands. */
 const ASTRAY = 0.006;
 
+export interface LaidObjects {
+  /** L*, as it should be on the places where `unseen` is 1: nothing was painted there, or nothing is judged. */
+  readonly fine: Plane;
+  readonly unseen: Uint8Array;
+}
+
 export interface LaidPainting {
   readonly map: Affine;
   readonly features: readonly FoundFeature[];
@@ -27,10 +33,10 @@ export interface LaidPainting {
   readonly coarse: Plane;
   readonly fine: Plane;
   /**
-   * The same with objects where they stand, but none of their parts: an edge between two parts shows where it was painted. On
-   * places where nothing was painted, or nothing is judged, `unseen` is 1 and the plane as it should be.
+   * The same with objects where they stand, but none of their parts, worked out when it is asked for: an edge between two parts
+   * shows where it was painted.
    */
-  readonly objects: { readonly fine: Plane; readonly unseen: Uint8Array };
+  readonly objects: () => LaidObjects;
   /** Something else of the painting (a plane of its places) on the coarse ones, and on the fine ones. */
   readonly coarsely: (plane: Plane) => Plane;
   readonly finely: (plane: Plane) => Plane;
@@ -100,21 +106,15 @@ export function layPainting(
   const curve = valueCurve(parts.parts, takes);
   const wanted = { ...reference.fine, data: curved(curve, reference.fine.data) };
   const finely = (plane: Plane) => filledFrom(wanted, laidFinely(reference, plane, map, astray));
-  const objects = laidFinely(
-    reference,
-    painting,
-    map,
-    astray.filter(({ entire }) => entire),
-  );
+  const objects = (): LaidObjects => {
+    const entire = astray.filter((feature) => feature.entire);
+    const own = laidFinely(reference, painting, map, entire);
+    return { fine: filledFrom(wanted, own), unseen: Uint8Array.from(own.data, (l) => (Number.isNaN(l) ? 1 : 0)) };
+  };
   const coarsely = (plane: Plane) => laid(shrunkTo(plane, 2 * GRID, target));
   return {
-    ...{ map, features, astray, parts, curve, wanted, coarsely },
+    ...{ map, features, astray, parts, curve, wanted, objects, coarsely, finely },
     coarse: lies,
     fine: finely(painting),
-    objects: {
-      fine: filledFrom(wanted, objects),
-      unseen: Uint8Array.from(objects.data, (l) => (Number.isNaN(l) ? 1 : 0)),
-    },
-    finely,
   };
 }

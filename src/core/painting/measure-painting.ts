@@ -221,7 +221,7 @@ export async function measurePainting(
           painted: laid.finely(alike(read.grainy())),
         })),
       ),
-      extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.objects)) : [],
+      extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.objects())) : [],
       shapes: colouredShapes(shapes, reference, colours),
       contrasts: contrastsOf(
         formPlaneOf(reference, laid),
