@@ -12,14 +12,16 @@ import type { PaintingResult } from './result';
 
 type Extent = Omit<PaintingResult['extents'][number], 'id'>;
 
-/**
- * An edge that moved by this share of the shape's width is told, and never less than so many widths of the picture, since hands
- * stray; by more than half of the shape another edge was found.
- */
+/** An edge that moved by this share of the shape's width is told; by more than half of the shape another edge was found. */
 const GREW = { least: 0.045, most: 0.5 } as const;
-const LEAST = 0.0035;
-/** And only where moving it back does away with so much of what differs. */
-const EXPLAINS = 0.35;
+/**
+ * Hands stray: an edge has moved by so many widths of the picture, and moving it back does away with so much of what differs.
+ * One that moved further is seen among more of what the brush does.
+ */
+const PLAINLY = [
+  { by: 0.0035, explains: 0.35 },
+  { by: 0.005, explains: 0.25 },
+] as const;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
 
@@ -99,8 +101,7 @@ const plainlyMoved =
   ({ share, by, explains }: EdgeWithin): boolean =>
     Math.abs(share) >= GREW.least &&
     Math.abs(share) <= GREW.most &&
-    Math.abs(by) >= LEAST * across &&
-    explains >= EXPLAINS;
+    PLAINLY.some((least) => Math.abs(by) >= least.by * across && explains >= least.explains);
 
 /** The places of each shape that lie well inside, seen from the other shapes of its object. */
 function awayFromEdges(
