@@ -38,8 +38,8 @@ const MORE = 8;
 /** How softly profiles are looked at, widths, the softest first: the first whose edge is plainly wider than the look is taken. */
 const LOOKS = [0.02, 0.01, 0.005, 0.0025, 0] as const;
 const PLAINLY = 1.7;
-/** From 10 to 90 percent of a Gaussian's sum, in sigmas. */
-const TEN_TO_NINETY = 2.563;
+/** From 10 to 90 percent of a Gaussian's sum, in sigmas: how wide a blurred edge is. */
+export const TEN_TO_NINETY = 2.563;
 /** An edge that is hidden in what softened it is as wide as this share of that, at the least. */
 const HIDDEN = 0.4;
 /** An edge is looked for so near to where shapes meet, widths, and by how softly it is looked at further. */

@@ -8,6 +8,7 @@ import type { Ends } from '../exercise/scale';
 import { type BoxMm, grow } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import type { Raster } from '../raster/raster';
+import { TEN_TO_NINETY } from './edge-widths';
 import { unpaintedIssue } from './misfit';
 import { endsOf, someOf } from './reference';
 import { PAINTING_RESULT_VERSION, type PaintingResult } from './result';
@@ -18,8 +19,6 @@ const SAMPLES = 640;
 export const SMOOTH = 0.0015;
 /** Taking samples, and values between them, softens by this, samples: what a square and linear interpolation do (1/12 + 1/6). */
 const SAMPLED = 0.5;
-/** From 10 to 90 percent of a Gaussian's sum, in sigmas: how wide a blurred edge is. */
-const TEN_TO_NINETY = 2.563;
 /** The outermost samples: the frame's line, and paper where a hand wavered. */
 const RIM = 3;
 
