@@ -8,7 +8,7 @@ import type { ShareBox } from '../geometry/share-box';
 import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { depthsOf, placesOfNumbers } from '../raster/zone';
-import { type ColourPlanes, filledFrom, labAt, labOver, labPlanes, softColours } from './colour-planes';
+import { type ColourPlanes, coloursFilledFrom, labAt, labOver, labPlanes, softColours } from './colour-planes';
 import type { FormShape } from './form/form-plane';
 import { insideOf } from './named-shapes';
 import type { PaintingResult } from './result';
@@ -65,7 +65,7 @@ function zonesOf(planes: readonly Plane[], grid: Plane): Zone[] {
 
 /** Parts that have no name: what is off alike once what all of it is off by is taken away. */
 function unnamedZones(wanted: ColourPlanes, painted: ColourPlanes): Zone[] {
-  const filled = filledFrom(painted, wanted);
+  const filled = coloursFilledFrom(painted, wanted);
   const [was, is] = [labPlanes(wanted), labPlanes(filled)];
   const { strength, cast } = wholeOf(readZones(zonesOf([...was, ...is], wanted[0]), wanted, painted));
   const residual = ([1, 2] as const).map((k) => ({
@@ -145,7 +145,7 @@ function boxAt(i: number, { width, height }: Plane): ShareBox {
 function strongestElsewhere(wanted: ColourPlanes, painted: ColourPlanes): ColourPass['strongest'] {
   const sigma = SQUINT * wanted[0].width;
   const was = strongestOf(softColours(wanted, sigma));
-  const is = strongestOf(softColours(filledFrom(painted, wanted), sigma));
+  const is = strongestOf(softColours(coloursFilledFrom(painted, wanted), sigma));
   const most = is.chroma[is.at] as number;
   if ((was.chroma[was.at] as number) < STRONG || most < STRONG || (is.chroma[was.at] as number) >= WEAKER * most)
     return null;

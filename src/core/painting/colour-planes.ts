@@ -1,4 +1,5 @@
 /** Colours on the places of a grid, channel by channel: what is averaged of them is averaged in linear light. */
+import { filledFrom } from '../raster/filled-from';
 import { linearRgbToLab } from '../colour/lab';
 import type { Triple } from '../colour/srgb';
 import type { Plane } from '../raster/between';
@@ -33,11 +34,8 @@ export function labOver([red, green, blue]: ColourPlanes, places: Int32Array): T
 }
 
 /** The same where nothing is unknown: what is not known of one is as it is in the other. */
-export const filledFrom = (planes: ColourPlanes, other: ColourPlanes): ColourPlanes =>
-  planes.map((plane, c) => ({
-    ...plane,
-    data: plane.data.map((v, i) => (Number.isNaN(v) ? ((other[c] as Plane).data[i] as number) : v)),
-  })) as unknown as ColourPlanes;
+export const coloursFilledFrom = (planes: ColourPlanes, other: ColourPlanes): ColourPlanes =>
+  planes.map((plane, c) => filledFrom(plane, other[c] as Plane)) as unknown as ColourPlanes;
 
 /** Squinted at by so many places. */
 export const softColours = (planes: ColourPlanes, sigma: number): ColourPlanes =>

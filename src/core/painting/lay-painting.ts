@@ -1,6 +1,7 @@
 /** A painting laid on its reference: the whole first, then its features, then its values as far as one curve goes. */
 import type { CaptureIssue } from '../capture/gate';
 import type { Plane } from '../raster/between';
+import { filledFrom } from '../raster/filled-from';
 import { onGrid } from '../raster/on-grid';
 import { maskOf } from '../raster/zone';
 import type { Affine } from './affine';
@@ -63,12 +64,6 @@ function laidFinely(
   return { width, height, data };
 }
 
-/** A plane with what is missing in it as another has it. */
-const filledFrom = (other: Plane, { data, ...grid }: Plane): Plane => ({
-  ...grid,
-  data: data.map((l, i) => (Number.isNaN(l) ? (other.data[i] as number) : l)),
-});
-
 /**
  * Lays a painting (L*, of the reference's proportion) on its reference, or says why it can't be of it. `takes` says whether a
  * camera's own curve is part of what it shows.
@@ -105,16 +100,18 @@ export function layPainting(
   const parts = readParts(coarse, lies, reference.shapes ? reference.numbers : undefined);
   const curve = valueCurve(parts.parts, takes);
   const wanted = { ...reference.fine, data: curved(curve, reference.fine.data) };
-  const finely = (plane: Plane) => filledFrom(wanted, laidFinely(reference, plane, map, astray));
+  const laidAll = (plane: Plane) => laidFinely(reference, plane, map, astray);
+  const fine = laidAll(painting);
   const objects = (): LaidObjects => {
     const entire = astray.filter((feature) => feature.entire);
-    const own = laidFinely(reference, painting, map, entire);
-    return { fine: filledFrom(wanted, own), unseen: Uint8Array.from(own.data, (l) => (Number.isNaN(l) ? 1 : 0)) };
+    const own = entire.length === astray.length ? fine : laidFinely(reference, painting, map, entire);
+    return { fine: filledFrom(own, wanted), unseen: Uint8Array.from(own.data, (l) => (Number.isNaN(l) ? 1 : 0)) };
   };
   const coarsely = (plane: Plane) => laid(shrunkTo(plane, 2 * GRID, target));
   return {
-    ...{ map, features, astray, parts, curve, wanted, objects, coarsely, finely },
+    ...{ map, features, astray, parts, curve, wanted, objects, coarsely },
     coarse: lies,
-    fine: finely(painting),
+    fine: filledFrom(fine, wanted),
+    finely: (plane) => filledFrom(laidAll(plane), wanted),
   };
 }

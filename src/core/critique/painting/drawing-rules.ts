@@ -130,21 +130,25 @@ function drawnWith(object: Moved, part: Moved): { readonly dx: number; readonly 
   };
 }
 
+/** The object that this is a part of; null where it is none. */
+function objectOfPart({ name }: Moved): string | null {
+  const object = name === null ? null : objectOf({ name });
+  return object === name ? null : object;
+}
+
 /** Whether a part of an object only goes where all of it went: that is told of the object. */
 function goesAlong(moved: Moved, all: readonly Moved[]): boolean {
-  if (moved.name === null) return false;
-  const name = objectOf({ name: moved.name });
-  const object = all.find((o) => o.name === name);
-  if (!object || name === moved.name) return false;
+  const name = objectOfPart(moved);
+  const object = name !== null && all.find((o) => o.name === name);
+  if (!object) return false;
   const along = drawnWith(object, moved);
   return Math.hypot(along.dx - moved.dx, along.dy - moved.dy) < TOGETHER;
 }
 
 /** Whether it is a part of an object whose light and shadow are told to meet elsewhere: that is all that moved. */
-function isTheirEdge({ name }: Moved, extents: PaintingReading['result']['extents']): boolean {
-  if (name === null) return false;
-  const object = objectOf({ name });
-  return object !== name && extents.some((e) => e.kind !== 'detail' && objectOf({ name: e.name ?? '' }) === object);
+function isTheirEdge(moved: Moved, extents: PaintingReading['result']['extents']): boolean {
+  const object = objectOfPart(moved);
+  return object !== null && extents.some((e) => e.kind !== 'detail' && objectOf({ name: e.name ?? '' }) === object);
 }
 
 const featureMoved: PaintingRule<'feature_moved'> = {
