@@ -14,3 +14,22 @@ export function row(first: string, ...rest: readonly (string | number)[]): void 
 
 export const frameWords = ({ made, found }: { readonly made: boolean; readonly found: boolean }): string =>
   `frame ${made ? 'painted' : 'none'} and ${found ? 'found' : 'not found'}`;
+
+/** What was planted of a kind and how many of it were found, what was said of it and how much of that was right. */
+export interface Found {
+  planted: number;
+  found: number;
+  said: number;
+  right: number;
+}
+
+/** A row of it; whether it keeps a limit. Of none at all each share is whole. */
+export function rowOfFound(
+  name: string,
+  { planted, found, said, right }: Readonly<Found>,
+  limit: { readonly recall: number; readonly precision: number },
+): boolean {
+  const [recall, precision] = [planted === 0 ? 1 : found / planted, said === 0 ? 1 : right / said];
+  row(name, planted, said, recall, precision);
+  return recall >= limit.recall && precision >= limit.precision;
+}

@@ -1,6 +1,6 @@
 /** Copies in colour: how near colours are read to the paint, and which mistaken ones are told. */
 import { USABLE } from '@/devices/condition-names';
-import { quantile, row } from '../tally';
+import { type Found, quantile, row, rowOfFound } from '../tally';
 import { openColourTrials } from '../trials';
 import { meet } from './boxes';
 import type { ColourOutcome, ColourTrial } from './colour-trial';
@@ -12,7 +12,7 @@ const MISTAKEN = 14;
 const SPREAD = 6;
 
 /** Told of shapes by their name, where they have one; else by their place. */
-function tallied(outcomes: readonly ColourOutcome[]) {
+function tallied(outcomes: readonly ColourOutcome[]): Found {
   let [planted, found, said, right] = [0, 0, 0, 0];
   for (const { trial, shapes, said: told } of outcomes) {
     const wrong = shapes.filter((s) => s.by);
@@ -24,7 +24,7 @@ function tallied(outcomes: readonly ColourOutcome[]) {
     said += off.length;
     right += off.filter((t) => wrong.some((s) => same(s, t))).length;
   }
-  return { planted, said, recall: planted ? found / planted : 1, precision: said ? right / said : 1 };
+  return { planted, found, said, right };
 }
 
 /** Shadows that turn warm for cool, or cool for warm, and nothing else amiss. */
@@ -37,9 +37,7 @@ function turnedKept(outcomes: readonly ColourOutcome[]): boolean {
     said += own.length;
     right += own.filter((name) => name !== null && turned.includes(name)).length;
   }
-  const [recall, precision] = [planted ? found / planted : 1, said ? right / said : 1];
-  row('shadows turned', planted, said, recall, precision);
-  return recall >= COLOUR_LIMIT.recall && precision >= COLOUR_LIMIT.precision;
+  return rowOfFound('shadows turned', { planted, found, said, right }, COLOUR_LIMIT);
 }
 
 /** Returns whether every promise is kept, of those on sheets with coloured patches. */
@@ -67,9 +65,8 @@ export async function benchColours(seed: number, each: number, megapixels: numbe
   for (const way of ['sheet', 'brackets'] as const)
     for (const named of [true, false]) {
       const own = read.filter((o) => o.trial.way === way && o.trial.named === named);
-      const { planted, said, recall, precision } = tallied(own);
-      row(`${way}, ${named ? 'named' : 'without names'}`, planted, said, recall, precision);
-      if (way === 'sheet') kept &&= recall >= COLOUR_LIMIT.recall && precision >= COLOUR_LIMIT.precision;
+      const good = rowOfFound(`${way}, ${named ? 'named' : 'without names'}`, tallied(own), COLOUR_LIMIT);
+      if (way === 'sheet') kept &&= good;
     }
   for (const way of ['sheet', 'brackets'] as const) {
     const own = read.filter((o) => o.trial.way === way);

@@ -23,7 +23,7 @@ import { type MovedPart, movedParts } from './moved-parts';
 import { nameOf, namedPlane, shapesOf, smallestOf } from './named-of-scene';
 import { referenceOf } from './references';
 import { seenFor, type Wrong } from './seen-instead';
-import { type PlantedAccent, paintedExtents, plannedAccents, plannedExtents } from './small-faults';
+import { ofTheSmaller, type PlantedAccent, paintedExtents, plannedAccents, plannedExtents } from './small-faults';
 
 export interface PaintingTrial {
   readonly seed: number;
@@ -78,7 +78,10 @@ export interface PaintingOutcome {
   readonly extents: {
     readonly planted: readonly { readonly name: string; readonly kind: string; readonly by: number }[];
     /** How much wider each was painted, share of its width, straying and all, and whether it is too small to be looked at. */
-    readonly painted: readonly { readonly name: string; readonly by: number; readonly tiny: boolean }[];
+    readonly painted: readonly (Omit<ReturnType<typeof paintedExtents>[number], 'shape' | 'beside'> & {
+      readonly name: string;
+      readonly beside: string;
+    })[];
     readonly told: PaintingResult['extents'];
   };
   /** What every shape's gradient is off by from side to side, L*, and pairs that stand out of each other by so much more. */
@@ -212,6 +215,13 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     },
     { cv, readQr },
   );
+  const edges = reaches
+    ? paintedExtents(reference, named, canvas.drawing.shapeOf, canvas.shows).map(({ shape, beside, ...how }) => ({
+        ...how,
+        name: nameOf(shape),
+        beside: nameOf(beside),
+      }))
+    : [];
   const sorted = Float32Array.from(canvas.painted).sort();
   const at = (share: number) => sorted[Math.floor(share * sorted.length)] as number;
   const { student } = result.range ?? {};
@@ -234,13 +244,8 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     accents: { planted: lines?.planted ?? [], told: result.accents },
     extents: {
       planted: reaches?.planted.map(({ shape, ...how }) => ({ ...how, name: nameOf(shape) })) ?? [],
-      painted: reaches
-        ? paintedExtents(reference, named, canvas.drawing.shapeOf, canvas.shows).map(({ shape, ...how }) => ({
-            ...how,
-            name: nameOf(shape),
-          }))
-        : [],
-      told: result.extents,
+      painted: edges,
+      told: ofTheSmaller(result.extents, edges),
     },
     modelled: {
       gradients: [...(modelled?.gradients ?? [])].map(([shape, by]) => ({ name: nameOf(shape), by })),

@@ -121,7 +121,9 @@ function meetingPairs(picture: SeenPicture, named: Named) {
     const long = touching(picture, light, shadow) / picture.width;
     const small = areaLight <= areaShadow ? light : shadow;
     const wide = (Math.min(areaLight, areaShadow) * (picture.height / picture.width)) / long;
-    return long === 0 ? [] : [{ light, shadow, small, wide, tiny: long < LEAST.long || wide < LEAST.wide }];
+    const large = small === light ? shadow : light;
+    const tiny = long < LEAST.long || wide < LEAST.wide;
+    return long === 0 ? [] : [{ light, shadow, small, large, wide, tiny }];
   });
 }
 
@@ -130,15 +132,26 @@ function meetingPairs(picture: SeenPicture, named: Named) {
  * too, and so does a stroke that laps over it. The canvas was `drawn`, and `shows` the shapes whose paint lies uppermost.
  */
 export function paintedExtents(picture: SeenPicture, named: Named, drawn: Uint8Array, shows: Uint8Array) {
-  return meetingPairs(picture, named).map(({ light, shadow, small, tiny }) => {
+  return meetingPairs(picture, named).map(({ light, shadow, small, large, tiny }) => {
     const pair = (shape: number) => shape === light || shape === shadow;
     // What other shapes lap over is no part of the edge between the two.
     const painted = shows.map((shape, i) => (pair(shape) && pair(drawn[i] as number) ? shape : (drawn[i] as number)));
     const places = (shapes: Uint8Array, shape: number) => shapes.reduce((n, s) => (s === shape ? n + 1 : n), 0);
     const share = (shapes: Uint8Array) => places(shapes, small) / (places(shapes, light) + places(shapes, shadow));
-    return { shape: small, by: share(painted) / share(picture.shapeOf) - 1, tiny };
+    return { shape: small, beside: large, by: share(painted) / share(picture.shapeOf) - 1, tiny };
   });
 }
+
+/** What is told of the larger of two that meet is the same of the smaller one, seen from the other side. */
+export const ofTheSmaller = <T extends { readonly name: string | null; readonly kind: string }>(
+  told: readonly T[],
+  painted: readonly { readonly name: string; readonly beside: string }[],
+): T[] =>
+  told.map((own) => {
+    const pair = painted.find((p) => p.beside === own.name);
+    if (!pair || own.kind === 'detail' || painted.some((p) => p.name === own.name)) return own;
+    return { ...own, name: pair.name, kind: own.kind === 'wide' ? 'narrow' : 'wide' };
+  });
 
 /** Edges between light and shadow to be moved, `size` times as far as is usual, and a shape to be made busy. */
 export function plannedExtents(picture: SeenPicture, named: Named, own: Chance, size = 1): PlannedExtents {

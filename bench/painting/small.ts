@@ -1,6 +1,6 @@
 /** Small faults in paintings that nothing was tuned to: what was planted against what is told, by kind. */
 import { USABLE } from '@/devices/condition-names';
-import { row } from '../tally';
+import { type Found, row, rowOfFound } from '../tally';
 import { openPaintingTrials } from '../trials';
 import { meet, THIN } from './boxes';
 import type { PaintingOutcome, PaintingTrial } from './painting-trial';
@@ -11,35 +11,22 @@ const REACHES = ['wide', 'narrow'] as const;
 /** How much some shapes are mistaken by in one painting after the other, L*. */
 const MISTAKEN = [0, 0, 12] as const;
 
-interface Tally {
-  planted: number;
-  told: number;
-  said: number;
-  right: number;
-}
-
-function told(kind: string, { planted, told: t, said, right }: Tally): boolean {
-  const [recall, precision] = [planted === 0 ? 1 : t / planted, said === 0 ? 1 : right / said];
-  row(kind, planted, said, recall, precision);
-  return recall >= LIMIT.recall && precision >= LIMIT.precision;
-}
-
 /** What was planted of one kind against what was told of it; `same` says whether the two are one. */
 function tally<P, T>(
   paintings: readonly { readonly planted: readonly P[]; readonly told: readonly T[] }[],
   same: (planted: P, told: T) => boolean,
-): Tally {
-  const sum: Tally = { planted: 0, told: 0, said: 0, right: 0 };
+): Found {
+  const sum: Found = { planted: 0, found: 0, said: 0, right: 0 };
   for (const { planted, told: said } of paintings) {
     sum.planted += planted.length;
-    sum.told += planted.filter((p) => said.some((t) => same(p, t))).length;
+    sum.found += planted.filter((p) => said.some((t) => same(p, t))).length;
     sum.said += said.length;
     sum.right += said.filter((t) => planted.some((p) => same(p, t))).length;
   }
   return sum;
 }
 
-const accentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[number]): Tally =>
+const accentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[number]): Found =>
   tally(
     outcomes.map(({ accents }) => ({
       planted: accents.planted.filter((p) => p.fate === kind),
@@ -48,7 +35,7 @@ const accentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[
     (p, t) => t.light === p.light && meet(t.box, p.box, THIN),
   );
 
-const detailOf = (outcomes: readonly PaintingOutcome[]): Tally =>
+const detailOf = (outcomes: readonly PaintingOutcome[]): Found =>
   tally(
     outcomes.map(({ extents }) => ({
       planted: extents.planted.filter((p) => p.kind === 'detail'),
@@ -61,7 +48,7 @@ const detailOf = (outcomes: readonly PaintingOutcome[]): Tally =>
 const MUCH = 0.1;
 
 /** Edges count as they were painted: a hand that strays, or a stroke, may undo what was planted, or do the like elsewhere. */
-function reachesOf(outcomes: readonly PaintingOutcome[], kind: 'wide' | 'narrow'): Tally {
+function reachesOf(outcomes: readonly PaintingOutcome[], kind: 'wide' | 'narrow'): Found {
   const sign = kind === 'wide' ? 1 : -1;
   const off = (least: number, tinyToo: boolean) =>
     outcomes.map(({ extents }) => ({
@@ -96,9 +83,9 @@ export async function benchSmallFaults(seed: number, each: number, megapixels: n
   row('', 'planted', 'said', 'recall', 'precision');
   const [lines, reaches] = (['accents', 'extents'] as const).map((of) => outcomes.filter((o) => o.trial.small === of));
   const kept = [
-    ...ACCENTS.map((kind) => told(`accent ${kind}`, accentsOf(lines ?? [], kind))),
-    ...REACHES.map((kind) => told(kind, reachesOf(reaches ?? [], kind))),
-    told('detail', detailOf(reaches ?? [])),
+    ...ACCENTS.map((kind) => rowOfFound(`accent ${kind}`, accentsOf(lines ?? [], kind), LIMIT)),
+    ...REACHES.map((kind) => rowOfFound(kind, reachesOf(reaches ?? [], kind), LIMIT)),
+    rowOfFound('detail', detailOf(reaches ?? []), LIMIT),
   ];
   return kept.every(Boolean);
 }

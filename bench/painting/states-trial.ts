@@ -28,7 +28,13 @@ export interface StatesOutcome {
   /** Of each edge: as read over as painted. */
   readonly edges: readonly { readonly mm: number; readonly ratio: number }[];
   /** Range (L*), share in the middle third (of a hundred), share painted over: as told less as it was. */
-  readonly rescue: { readonly range: number; readonly crowding: number; readonly repainted: number } | null;
+  readonly rescue: {
+    readonly range: number;
+    readonly crowding: number;
+    /** How far, L*, the ends of the middle third must have been misread for the share to be as it was told. */
+    readonly thirds: number;
+    readonly repainted: number;
+  } | null;
 }
 
 const ENDS = { light: 96, dark: 20 } as const;
@@ -61,11 +67,29 @@ function pictureOf(blobs: readonly Blob[], ground: number): SeenPicture {
 
 const quantileOf = (sorted: Float32Array, share: number) => sorted[Math.floor(share * sorted.length)] as number;
 
-function factsOf(painted: Float32Array) {
+const rangeOf = (painted: Float32Array): number => {
   const sorted = painted.slice().sort();
+  return quantileOf(sorted, 0.95) - quantileOf(sorted, 0.05);
+};
+
+/** Share in the middle third, which reaches `wider`, L*, further at both ends. */
+function crowdingOf(painted: Float32Array, wider = 0): number {
   const third = (ENDS.light - ENDS.dark) / 3;
-  const middle = painted.filter((l) => l > ENDS.dark + third && l < ENDS.light - third).length;
-  return { range: quantileOf(sorted, 0.95) - quantileOf(sorted, 0.05), crowding: (100 * middle) / painted.length };
+  const [from, to] = [ENDS.dark + third - wider, ENDS.light - third + wider];
+  return painted.filter((l) => l > from && l < to).length / painted.length;
+}
+
+/** Ends that are misread are looked for in steps of so much, and no further than this, L*. */
+const [FINER, FURTHEST] = [0.1, 10];
+
+/** How far the ends of the middle third are off at the least, L*, in one state or the other, where a change of its share was told so. */
+function thirdsOff(told: number, was: Float32Array, is: Float32Array): number {
+  for (let off = 0; off < FURTHEST; off += FINER) {
+    const least = crowdingOf(is, -off) - crowdingOf(was, off);
+    const most = crowdingOf(is, off) - crowdingOf(was, -off);
+    if (told >= least && told <= most) return off;
+  }
+  return FURTHEST;
 }
 
 export default async function runStatesTrial(trial: StatesTrial): Promise<StatesOutcome> {
@@ -136,7 +160,7 @@ export default async function runStatesTrial(trial: StatesTrial): Promise<States
   const [before, after] = [await read(early, seed), await read(late, seed + 7)];
   if (!before.plane || !after.plane) return { accepted: false, masses: [], edges: [], rescue: null };
   const told = rescueOf(before.plane, after.plane, ENDS);
-  const [was, is] = [factsOf(early.canvas.painted), factsOf(late.canvas.painted)];
+  const [was, is] = [early.canvas.painted, late.canvas.painted];
   const over =
     late.canvas.painted.filter((l, i) => Math.abs(l - (early.canvas.painted[i] as number)) > 4).length /
     late.canvas.painted.length;
@@ -159,8 +183,9 @@ export default async function runStatesTrial(trial: StatesTrial): Promise<States
       ratio: (after.result.shapes[k]?.edgeMm ?? NaN) / (soft * widthMm),
     })),
     rescue: {
-      range: told.range - (is.range - was.range),
-      crowding: 100 * told.crowding - (is.crowding - was.crowding),
+      range: told.range - (rangeOf(is) - rangeOf(was)),
+      crowding: 100 * (told.crowding - (crowdingOf(is) - crowdingOf(was))),
+      thirds: thirdsOff(told.crowding, was, is),
       repainted: told.repainted - over,
     },
   };

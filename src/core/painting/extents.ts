@@ -5,6 +5,7 @@ import { squaredDistances } from '../raster/distance';
 import { onGrid } from '../raster/on-grid';
 import { placesOfNumbers } from '../raster/zone';
 import { lively } from './detail';
+import { takenOver } from './divided';
 import { movedEdge, type NumberedGrid } from './edges';
 import type { LaidObjects } from './lay-painting';
 import type { NamedShape, ShapePlane } from './named-shapes';
@@ -13,15 +14,14 @@ import type { PaintingResult } from './result';
 type Extent = Omit<PaintingResult['extents'][number], 'id'>;
 
 /** An edge that moved by this share of the shape's width is told; by more than half of the shape another edge was found. */
-const GREW = { least: 0.045, most: 0.5 } as const;
+const GREW = { least: 0.05, most: 0.5 } as const;
 /**
- * Hands stray: an edge has moved by so many widths of the picture, and moving it back does away with so much of what differs.
- * One that moved further is seen among more of what the brush does.
+ * Hands stray, and of a small thing that is much: an edge has moved by so many widths of the picture, times the side of a square
+ * as large as the shape, and moving it back does away with some of what differs.
  */
-const PLAINLY = [
-  { by: 0.0035, explains: 0.35 },
-  { by: 0.005, explains: 0.25 },
-] as const;
+const PLAINLY = { by: 0.00035, explains: 0.05 } as const;
+/** How an edge moved is told by laying profiles across it on each other, and so much of it by how the two divide their values. */
+const BY_VALUE = 0.4;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
 
@@ -29,6 +29,12 @@ const COARSER = 2;
 const LOOKS_MOVED = { share: 0.03, explains: 0.1 } as const;
 /** So near to any edge between two shapes of one object, widths, what strays over it does too. */
 const STRAYS = 0.01;
+
+/** What was wanted and what was painted, L*, on the same places. */
+interface Beside {
+  readonly wanted: Plane;
+  readonly painted: Plane;
+}
 
 /**
  * Extents that are off; `wanted` is L* as the reference should have become, `fine` what it became on the same places, with
@@ -42,7 +48,13 @@ export function extentsOf(shapes: ShapePlane, wanted: Plane, { fine: painted, un
   const hidden = onGrid(unseen, wanted, own);
   const numbers = onGrid(shapes.shapeOf, shapes, own).map((n, i) => (hidden[i] === 1 ? 0 : n));
   const named = placesOfNumbers(numbers, 1, shapes.shapes.length);
-  const edges = edgesWithin(shapes.shapes, named, { width, height, numbers }, wanted, painted);
+  const edges = edgesWithin(
+    shapes.shapes,
+    named,
+    { width, height, numbers },
+    { wanted, painted },
+    { wanted: own, painted: made },
+  );
   const moved = new Set(
     edges
       .filter(({ share, explains }) => Math.abs(share) >= LOOKS_MOVED.share && explains >= LOOKS_MOVED.explains)
@@ -67,8 +79,10 @@ interface EdgeWithin {
   /** The smaller one, and the one that it meets. */
   readonly shape: number;
   readonly beside: number;
-  /** How much of its own width the smaller one grew, and how far that is, places. */
+  /** How much of its own width the smaller one grew, and how many places it has. */
   readonly share: number;
+  readonly size: number;
+  /** How far that is, places. */
   readonly by: number;
   /** How much of what differs moving it back does away with: 1 all of it. */
   readonly explains: number;
@@ -78,19 +92,20 @@ function edgesWithin(
   shapes: readonly NamedShape[],
   named: readonly Int32Array[],
   grid: NumberedGrid,
-  wanted: Plane,
-  painted: Plane,
+  fine: Beside,
+  coarse: Beside,
 ): EdgeWithin[] {
   return named.flatMap((first, a) =>
     named.slice(a + 1).flatMap((second, k): EdgeWithin[] => {
       const b = a + 1 + k;
       if (shapes[a]?.object !== shapes[b]?.object) return [];
-      const edge = movedEdge([a + 1, b + 1], grid, wanted, painted);
+      const edge = movedEdge([a + 1, b + 1], grid, fine.wanted, fine.painted);
       if (!edge) return [];
       const { explains, long } = edge;
-      const [small, shape, beside, by] =
-        first.length <= second.length ? [first, a, b, edge.by] : [second, b, a, -edge.by];
-      return [{ shape, beside, by, explains, share: (by * long) / small.length }];
+      const taken = takenOver(first, second, coarse.wanted, coarse.painted) ?? edge.by * long;
+      const grew = (1 - BY_VALUE) * edge.by + (BY_VALUE * taken) / long;
+      const [own, shape, beside, by] = first.length <= second.length ? [first, a, b, grew] : [second, b, a, -grew];
+      return [{ shape, beside, by, explains, size: own.length, share: (by * long) / own.length }];
     }),
   );
 }
@@ -98,10 +113,11 @@ function edgesWithin(
 /** Whether an edge moved so plainly that it is told, on a grid of so many places across. */
 const plainlyMoved =
   (across: number) =>
-  ({ share, by, explains }: EdgeWithin): boolean =>
+  ({ share, by, size, explains }: EdgeWithin): boolean =>
     Math.abs(share) >= GREW.least &&
     Math.abs(share) <= GREW.most &&
-    PLAINLY.some((least) => Math.abs(by) >= least.by * across && explains >= least.explains);
+    Math.abs(by) * Math.sqrt(size) >= PLAINLY.by * across ** 2 &&
+    explains >= PLAINLY.explains;
 
 /** The places of each shape that lie well inside, seen from the other shapes of its object. */
 function awayFromEdges(
