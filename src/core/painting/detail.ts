@@ -9,9 +9,10 @@ import { depthsOf } from '../raster/zone';
 const DETAIL = { from: 0.006, to: 0.03 } as const;
 /**
  * It is told where it is so much livelier than the reference, L*, than what the brush leaves in most other shapes, and than the
- * reference there: what is lively already may be a little more so.
+ * reference there: what is lively already may be a little more so. A stroke more or less says little of a large shape and much of
+ * a small one: to the least of it comes so much over the side (widths) of a square as large.
  */
-const LIVELY = { least: 2, times: 2.5, beside: 1.25 } as const;
+const LIVELY = { least: 0.9, small: 0.08, times: 2.5, beside: 1.25 } as const;
 /** So near to a shape's outline, widths, the hand strays. */
 const OUTLINE = 0.008;
 
@@ -67,11 +68,16 @@ export function lively(named: readonly Int32Array[], wanted: Plane, painted: Pla
     const [made, was] = [painted, wanted].map((plane) =>
       liveliness(cropped(plane.data, width, crop), own, inside, across, width),
     ) as [number, number];
-    return [{ shape, more: Math.sqrt(Math.max(0, made - was)), times: Math.sqrt(made / was) }];
+    return [
+      {
+        ...{ shape, more: Math.sqrt(Math.max(0, made - was)), times: Math.sqrt(made / was) },
+        least: LIVELY.least + (LIVELY.small * width) / Math.sqrt(inside.length),
+      },
+    ];
   });
-  return read.flatMap(({ shape, more, times }) => {
+  return read.flatMap(({ shape, more, times, least }) => {
     const others = read.filter((r) => r.shape !== shape).map((r) => r.more);
-    const told = more > Math.max(LIVELY.least, LIVELY.times * median(others)) && times > LIVELY.beside;
+    const told = more > Math.max(least, LIVELY.times * median(others)) && times > LIVELY.beside;
     return told ? [{ shape, by: more }] : [];
   });
 }

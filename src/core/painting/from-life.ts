@@ -11,10 +11,11 @@ import { onGrid } from '../raster/on-grid';
 import { type AccentAsked, accentsOfColour } from './colour-accents';
 import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
+import type { NumberedGrid } from './edges';
 import { type FormShape, formShapes, meanOf } from './form/form-plane';
 import { brokenRules } from './form/rules';
 import type { ShapePlane } from './named-shapes';
-import { nothingRead, readPainting } from './read-painting';
+import { nothingRead, readPainting, type ReadPainting } from './read-painting';
 import { GRID, percentilesOf, shrunkTo } from './reference';
 import { rescueOf } from './rescue';
 import type { PaintingResult } from './result';
@@ -67,6 +68,12 @@ function massesIn(
       },
     ];
   });
+}
+
+/** How soft edges are, looked at with all the grain of the paint: smoothing would have to be taken off again. */
+function edgesIn(grid: NumberedGrid, { grainy, blur }: NonNullable<ReadPainting['painting']>): EdgeStretch[] {
+  const plane = grainy();
+  return edgeStretches(grid, plane, plane, { wanted: blur, painted: blur });
 }
 
 /** Rules hold as they are: there is no reference that could break them itself. */
@@ -124,9 +131,7 @@ export async function measureFromLife(
   const coarse = shrunkTo(plane, GRID, plane);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
   const named = formShapes(numbers, coarse, shapes?.shapes ?? []);
-  const edges = shapes
-    ? edgeStretches({ ...coarse, numbers }, plane, plane, { wanted: painting.blur, painted: painting.blur })
-    : [];
+  const edges = shapes ? edgesIn({ ...coarse, numbers }, painting) : [];
   const edgeMm = (number: number) => {
     const widths = softnessOf(edges, number);
     return widths === null || relative ? null : widths * box.widthMm;

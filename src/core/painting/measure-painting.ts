@@ -70,14 +70,14 @@ function onWhole([a, b, tx, c, d, ty]: Affine, read: BoxMm, whole: BoxMm): Affin
   return [a * wide, b * wide, tx * wide, c * tall, d * tall, ty * tall];
 }
 
-/** How soft edges are, asked only where shapes have names. */
+/** How soft edges are, asked only where shapes have names; `grainy` is what was painted with all its grain, softened by `blur`. */
 const edgesIn = (
   { coarse, shapes, numbers, lines }: PaintingReference,
-  { fine }: LaidPainting,
+  grainy: () => Plane,
   blur: number,
 ): EdgeStretch[] =>
   shapes
-    ? edgeStretches({ width: coarse.width, height: coarse.height, numbers }, lines, fine, {
+    ? edgeStretches({ width: coarse.width, height: coarse.height, numbers }, lines, grainy(), {
         wanted: SMOOTH,
         painted: blur,
       })
@@ -186,7 +186,9 @@ export async function measurePainting(
   const laid = layPainting(reference, painting, read.relative ? 'camera' : 'painting');
   if ('misfit' in laid) return { result: nothingRead(opened, step, [laid.misfit]), plane: null, laid: null };
   const { map, curve, features } = laid;
-  const edges = edgesIn(reference, laid, read.blur);
+  let grains: Plane | null = null;
+  const grainy = () => (grains ??= laid.finely(alike(read.grainy())));
+  const edges = edgesIn(reference, grainy, read.blur);
   const displacements = withIds(features.map(({ told }) => told));
   const edgeMm = (number: number) => {
     const widths = softnessOf(edges, number);
@@ -218,7 +220,7 @@ export async function measurePainting(
       accents: withIds(
         accentsOf(curvedLines(reference.lines, curve), lined(tools.cv, laid.fine), () => ({
           wanted: laid.wanted,
-          painted: laid.finely(alike(read.grainy())),
+          painted: grainy(),
         })),
       ),
       extents: reference.shapes ? withIds(extentsOf(reference.shapes, laid.wanted, laid.objects())) : [],

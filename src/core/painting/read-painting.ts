@@ -37,7 +37,7 @@ export interface ReadPainting {
     readonly read: BoxMm;
     /** Nothing is known of light and dark: it was placed between ends that it was to have. */
     readonly relative: boolean;
-    /** How much reading and the camera softened it, widths (sigma of a Gaussian). */
+    /** How much the camera and taking samples softened it, grain and all, widths (sigma of a Gaussian). */
     readonly blur: number;
     /** How far a lightness may be off, L*. */
     readonly uncertainty: (lightness: number) => number;
@@ -74,7 +74,7 @@ export async function readPainting(
       plane: placedIn(plain),
       grainy: () => placedIn(grainy()),
       colours: relative ? null : colours,
-      blur: Math.hypot(SMOOTH * SAMPLES * apart, SAMPLED * apart, (blurMm ?? 0) / TEN_TO_NINETY) / box.widthMm,
+      blur: Math.hypot(SAMPLED * apart, (blurMm ?? 0) / TEN_TO_NINETY) / box.widthMm,
       ...{ box, read, relative, uncertainty },
     },
   };
