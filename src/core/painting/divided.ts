@@ -16,40 +16,64 @@ const OUTLINE = 0.006;
 /** Usual values that lie nearer to each other, L*, divide nothing. */
 const LEAST_APART = 4;
 
-/**
- * Places that the first has more of than it should. Both shapes are places of both planes, L*, which lie on each other. Null
- * where they are too thin, or too much alike, to be told apart by value.
- */
-export function takenOver(first: Int32Array, second: Int32Array, wanted: Plane, painted: Plane): number | null {
-  const { width, height } = wanted;
+interface Sides {
+  readonly inFirst: Uint8Array;
+  /** Places well inside either (all of them where it is nowhere thick enough), and all those about the edge between them. */
+  readonly insideFirst: Int32Array;
+  readonly insideSecond: Int32Array;
+  readonly about: readonly number[];
+}
+
+function sidesOf(first: Int32Array, second: Int32Array, { width, height }: Plane): Sides {
   const [inFirst, inSecond] = [maskOf(first, width * height), maskOf(second, width * height)];
   const neither = inFirst.map((is, i) => (is === 1 || inSecond[i] === 1 ? 0 : 1));
   const [toFirst, toSecond, toNeither] = [inFirst, inSecond, neither].map((mask) =>
     squaredDistances(mask, width, height),
   ) as [Float64Array, Float64Array, Float64Array];
   const within = (far: number, widths: number) => far <= (widths * width) ** 2;
-  const deep = (own: Int32Array, toOther: Float64Array) =>
-    own.filter((i) => {
+  const inside = (own: Int32Array, toOther: Float64Array) => {
+    const deep = own.filter((i) => {
       const far = toOther[i] as number;
       return within(far, INSIDE.to) && !within(far, INSIDE.from) && !within(toNeither[i] as number, OUTLINE);
     });
-  const [insideFirst, insideSecond] = [deep(first, toSecond), deep(second, toFirst)];
-  if (insideFirst.length === 0 || insideSecond.length === 0) return null;
+    return deep.length > 0 ? deep : own;
+  };
   const about = [
     ...first.filter((i) => within(toSecond[i] as number, ABOUT)),
     ...second.filter((i) => within(toFirst[i] as number, ABOUT)),
   ];
-  /** How many of the places about the edge are the first's in a plane. */
-  const firstOf = ({ data }: Plane): number | null => {
-    const [own, other] = [insideFirst, insideSecond].map((places) =>
-      median(Float32Array.from(places, (i) => data[i] as number)),
-    ) as [number, number];
-    if (Math.abs(own - other) < LEAST_APART) return null;
-    return about.reduce((sum, i) => {
-      const share = ((data[i] as number) - other) / (own - other);
-      return sum + Math.min(1, Math.max(0, share));
-    }, 0);
-  };
-  const [is, was] = [firstOf(painted), firstOf(wanted)];
-  return is === null || was === null ? null : is - was;
+  return { inFirst, insideFirst: inside(first, toSecond), insideSecond: inside(second, toFirst), about };
+}
+
+type OfBoth = readonly [first: number, second: number];
+
+/** What is usual well inside either, L*. */
+function usualIn(data: Float32Array, { insideFirst, insideSecond }: Sides): OfBoth {
+  const usual = (places: Int32Array) => median(Float32Array.from(places, (i) => data[i] as number));
+  return [usual(insideFirst), usual(insideSecond)];
+}
+
+/** How many of the places about the edge are the first's by value. */
+function takenIn(data: Float32Array, sides: Sides): number {
+  const [own, other] = usualIn(data, sides);
+  const share = (i: number) => Math.min(1, Math.max(0, ((data[i] as number) - other) / (own - other)));
+  return sides.about.reduce((sum, i) => sum + share(i), 0);
+}
+
+export interface Divided {
+  /** How much lighter than wanted either is, L*. */
+  readonly lighter: OfBoth;
+  /** Places that the first has more of than it should; null where the two are too much alike to be told apart by value. */
+  readonly taken: number | null;
+}
+
+/** Both shapes are places of both planes, L*, which lie on each other. */
+export function divided(first: Int32Array, second: Int32Array, wanted: Plane, painted: Plane): Divided {
+  const sides = sidesOf(first, second, wanted);
+  const [was, is] = [usualIn(wanted.data, sides), usualIn(painted.data, sides)];
+  const lighter = [is[0] - was[0], is[1] - was[1]] as const;
+  if (Math.abs(was[0] - was[1]) < LEAST_APART || Math.abs(is[0] - is[1]) < LEAST_APART) return { lighter, taken: null };
+  // One that is lighter or darker than it should be is so up to its edge, and has taken nothing over for it.
+  const expected = wanted.data.map((l, i) => l + (sides.inFirst[i] === 1 ? lighter[0] - lighter[1] : 0));
+  return { lighter, taken: takenIn(painted.data, sides) - takenIn(expected, sides) };
 }

@@ -21,20 +21,29 @@ test.each([
   [3, 4],
   [-2, 6],
 ])('moved by %f places, %f places soft, it is found to half a place', (by, soft) => {
-  const edge = movedEdge([1, 2], sides, plane(AT, soft), plane(AT + by, soft));
+  const edge = movedEdge([1, 2], sides, plane(AT, soft), plane(AT + by, soft), [0, 0]);
   expect(Math.abs((edge?.by ?? NaN) - by)).toBeLessThan(0.5);
   expect(edge?.explains).toBeGreaterThan(0.9);
 });
 
 test('where both sides were painted lighter or flatter it stands where it stood', () => {
-  const edge = movedEdge([1, 2], sides, plane(AT, 2), plane(AT, 2, 88, 60));
-  expect(Math.abs(edge?.by ?? NaN)).toBeLessThan(0.2);
+  const edge = movedEdge([1, 2], sides, plane(AT, 2), plane(AT, 2, 88, 60), [8, 20]);
+  expect(Math.abs(edge?.by ?? NaN)).toBeLessThan(0.5);
+});
+
+test('a side that is lighter up to the edge has not taken from the other one for it', () => {
+  const soft = plane(AT, 6);
+  const lit = { ...soft, data: soft.data.map((l, i) => (i % WIDTH < AT ? l + 14 : l)) };
+  expect(Math.abs(movedEdge([1, 2], sides, soft, lit, [14, 0])?.by ?? NaN)).toBeLessThan(0.5);
+  const moved = plane(AT - 6, 6);
+  const both = { ...moved, data: moved.data.map((l, i) => (i % WIDTH < AT - 6 ? l + 14 : l)) };
+  expect(Math.abs((movedEdge([1, 2], sides, soft, both, [14, 0])?.by ?? NaN) + 6)).toBeLessThan(1);
 });
 
 test('a faint edge, and shapes that do not meet, say nothing', () => {
   const faint = plane(AT, 2, 50, 49);
-  expect(movedEdge([1, 2], sides, faint, faint)).toBeNull();
+  expect(movedEdge([1, 2], sides, faint, faint, [0, 0])).toBeNull();
   const apart = { ...sides, numbers: numbers.map((n, i) => (n === 2 && i % WIDTH <= AT + 20 ? 0 : n)) };
   const plain = plane(AT, 2);
-  expect(movedEdge([1, 2], apart, plain, plain)).toBeNull();
+  expect(movedEdge([1, 2], apart, plain, plain, [0, 0])).toBeNull();
 });

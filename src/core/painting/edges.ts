@@ -104,51 +104,61 @@ function profilesOf(pair: Pair, grid: NumberedGrid, wanted: Plane, painted: Plan
     : { wanted: used.map((p) => p.own), painted: used.map((p) => p.made), half, long: used.length * every };
 }
 
-/** What is left between the painted profiles and the wanted ones moved by `steps`, as light and as strong as fits best. */
-function leftOver({ wanted, painted, half }: Profiles, steps: number) {
-  let [n, sw, sp, sww, swp, spp] = [0, 0, 0, 0, 0, 0];
+/** How much lighter than wanted either side of an edge is, L*. */
+export type Lighter = readonly [first: number, second: number];
+
+/** What is left between the painted profiles and the wanted ones, each side as much lighter as it is, moved by `steps`. */
+function leftOver({ wanted, painted, half }: Profiles, steps: number, [first, second]: Lighter): number {
+  let [n, sum] = [0, 0];
   const seen = Math.round(SEEN * half);
   wanted.forEach((own, j) => {
     const made = painted[j] as Float64Array;
     for (let k = Math.max(half - seen, steps); k <= Math.min(half + seen, 2 * half + steps); k++) {
-      const [w, p] = [own[k - steps] as number, made[k] as number];
-      if (Number.isNaN(w) || Number.isNaN(p)) continue;
+      const off = (made[k] as number) - (own[k - steps] as number) - (k - steps <= half ? first : second);
+      if (Number.isNaN(off)) continue;
       n++;
-      sw += w;
-      sp += p;
-      sww += w * w;
-      swp += w * p;
-      spp += p * p;
+      sum += off * off;
     }
   });
-  const [vw, vp, cov] = [sww - (sw * sw) / n, spp - (sp * sp) / n, swp - (sw * sp) / n];
-  return n === 0 || vw <= 0
-    ? { left: Infinity, gain: 0, spread: 0 }
-    : { left: (vp - (cov * cov) / vw) / n, gain: cov / vw, spread: Math.sqrt(vw / n) };
+  return n === 0 ? Infinity : sum / n;
+}
+
+/** How far the profiles change from side to side, L*: twice the deviation about their mean. */
+function contrastOf({ wanted, half }: Profiles): number {
+  const seen = Math.round(SEEN * half);
+  const near = wanted.flatMap((own) => [...own.subarray(half - seen, half + seen + 1)].filter((l) => !Number.isNaN(l)));
+  const mean = near.reduce((sum, l) => sum + l, 0) / near.length;
+  return 2 * Math.sqrt(near.reduce((sum, l) => sum + (l - mean) ** 2, 0) / near.length);
 }
 
 /**
  * How the edge between two shapes moved; null where it is too short or too faint to be found. `pair` are their numbers on `grid`,
- * which may be coarser than the planes, L*, that lie on each other.
+ * which may be coarser than the planes, L*, that lie on each other. Where light goes over softly into shadow, only what either is
+ * well inside tells how far the whole of it was moved: `lighter` says that.
  */
-export function movedEdge(pair: Pair, grid: NumberedGrid, wanted: Plane, painted: Plane): MovedEdge | null {
+export function movedEdge(
+  pair: Pair,
+  grid: NumberedGrid,
+  wanted: Plane,
+  painted: Plane,
+  lighter: Lighter,
+): MovedEdge | null {
   const profiles = profilesOf(pair, grid, wanted, painted);
-  if (!profiles) return null;
+  if (!profiles || contrastOf(profiles) < LEAST_CONTRAST) return null;
   const most = Math.round(FAR * profiles.half);
-  const at = (steps: number) => leftOver(profiles, steps);
+  const at = (steps: number) => leftOver(profiles, steps, lighter);
   const still = at(0);
-  if (still.spread * 2 < LEAST_CONTRAST) return null;
-  let best = { steps: 0, ...still };
+  let best = { steps: 0, left: still };
   for (let steps = -most; steps <= most; steps++) {
-    const own = at(steps);
-    if (own.left < best.left && own.gain > 0.3) best = { steps, ...own };
+    const left = at(steps);
+    if (left < best.left) best = { steps, left };
   }
-  const [before, after] = [at(best.steps - 1).left, at(best.steps + 1).left];
+  const [before, after] = [at(best.steps - 1), at(best.steps + 1)];
   const bent = before - 2 * best.left + after;
   const finer = Number.isFinite(bent) && bent > 0 ? Math.max(-0.5, Math.min(0.5, (before - after) / (2 * bent))) : 0;
   return {
     by: (best.steps + finer) * STEP,
-    explains: still.left > 0 ? 1 - best.left / still.left : 0,
+    explains: still > 0 ? 1 - best.left / still : 0,
     long: profiles.long,
   };
 }

@@ -5,7 +5,7 @@ import { squaredDistances } from '../raster/distance';
 import { onGrid } from '../raster/on-grid';
 import { placesOfNumbers } from '../raster/zone';
 import { lively } from './detail';
-import { takenOver } from './divided';
+import { divided } from './divided';
 import { movedEdge, type NumberedGrid } from './edges';
 import type { LaidObjects } from './lay-painting';
 import type { NamedShape, ShapePlane } from './named-shapes';
@@ -14,19 +14,16 @@ import type { PaintingResult } from './result';
 type Extent = Omit<PaintingResult['extents'][number], 'id'>;
 
 /** An edge that moved by this share of the shape's width is told; by more than half of the shape another edge was found. */
-const GREW = { least: 0.05, most: 0.5 } as const;
-/**
- * Hands stray, and of a small thing that is much: an edge has moved by so many widths of the picture, times the side of a square
- * as large as the shape, and moving it back does away with some of what differs.
- */
-const PLAINLY = { by: 0.00035, explains: 0.05 } as const;
+const GREW = { least: 0.045, most: 0.5 } as const;
+/** Hands stray, and of a small thing that is much: an edge has moved by so many widths, times the side of a square as large as the shape. */
+const PLAINLY = 0.0003;
 /** How an edge moved is told by laying profiles across it on each other, and so much of it by how the two divide their values. */
-const BY_VALUE = 0.4;
+const BY_VALUE = 0.3;
 /** Edges and detail show on a grid that is so much coarser than lines need. */
 const COARSER = 2;
 
 /** Beside an edge that looks moved by so much (share of the shape's width), told or not, its old place looks like detail. */
-const LOOKS_MOVED = { share: 0.03, explains: 0.1 } as const;
+const LOOKS_MOVED = { share: 0.05, explains: 0.1 } as const;
 /** So near to any edge between two shapes of one object, widths, what strays over it does too. */
 const STRAYS = 0.01;
 
@@ -99,11 +96,11 @@ function edgesWithin(
     named.slice(a + 1).flatMap((second, k): EdgeWithin[] => {
       const b = a + 1 + k;
       if (shapes[a]?.object !== shapes[b]?.object) return [];
-      const edge = movedEdge([a + 1, b + 1], grid, fine.wanted, fine.painted);
+      const { lighter, taken } = divided(first, second, coarse.wanted, coarse.painted);
+      const edge = movedEdge([a + 1, b + 1], grid, fine.wanted, fine.painted, lighter);
       if (!edge) return [];
       const { explains, long } = edge;
-      const taken = takenOver(first, second, coarse.wanted, coarse.painted) ?? edge.by * long;
-      const grew = (1 - BY_VALUE) * edge.by + (BY_VALUE * taken) / long;
+      const grew = taken === null ? edge.by : (1 - BY_VALUE) * edge.by + (BY_VALUE * taken) / long;
       const [own, shape, beside, by] = first.length <= second.length ? [first, a, b, grew] : [second, b, a, -grew];
       return [{ shape, beside, by, explains, size: own.length, share: (by * long) / own.length }];
     }),
@@ -113,11 +110,10 @@ function edgesWithin(
 /** Whether an edge moved so plainly that it is told, on a grid of so many places across. */
 const plainlyMoved =
   (across: number) =>
-  ({ share, by, size, explains }: EdgeWithin): boolean =>
+  ({ share, by, size }: EdgeWithin): boolean =>
     Math.abs(share) >= GREW.least &&
     Math.abs(share) <= GREW.most &&
-    Math.abs(by) * Math.sqrt(size) >= PLAINLY.by * across ** 2 &&
-    explains >= PLAINLY.explains;
+    Math.abs(by) * Math.sqrt(size) >= PLAINLY * across ** 2;
 
 /** The places of each shape that lie well inside, seen from the other shapes of its object. */
 function awayFromEdges(
