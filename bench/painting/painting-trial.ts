@@ -21,6 +21,7 @@ import { blankFor, targetOf } from '../notan-stage';
 import { plannedModelling } from './modelling-faults';
 import { type MovedPart, movedParts } from './moved-parts';
 import { nameOf, namedPlane, shapesOf, smallestOf } from './named-of-scene';
+import { keptOf } from './own-lines';
 import { referenceOf } from './references';
 import { seenFor, type Wrong } from './seen-instead';
 import { ofTheSmaller, type PlantedAccent, paintedExtents, plannedAccents, plannedExtents } from './small-faults';
@@ -74,7 +75,11 @@ export interface PaintingOutcome {
   /** How each part of a moved thing was moved, at its own middle; the thing itself first. */
   readonly moved: { readonly made: Move; readonly parts: readonly MovedPart[] } | null;
   readonly displacements: PaintingResult['displacements'];
-  readonly accents: { readonly planted: readonly PlantedAccent[]; readonly told: PaintingResult['accents'] };
+  readonly accents: {
+    readonly planted: readonly PlantedAccent[];
+    /** Each with how much of such a line was painted there, planted or not. */
+    readonly told: readonly (PaintingResult['accents'][number] & { readonly kept: number })[];
+  };
   readonly extents: {
     readonly planted: readonly { readonly name: string; readonly kind: string; readonly by: number }[];
     /** How much wider each was painted, share of its width, straying and all, and whether it is too small to be looked at. */
@@ -241,7 +246,10 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
     findings: critiquePainting(result, TOLERANCE_STEPS),
     moved: move && { made: move, parts: movedParts(reference, canvas, whole, move, nameOf) },
     displacements: result.displacements,
-    accents: { planted: lines?.planted ?? [], told: result.accents },
+    accents: {
+      planted: lines?.planted ?? [],
+      told: result.accents.map((told) => ({ ...told, kept: keptOf(canvas, reference, of, told) })),
+    },
     extents: {
       planted: reaches?.planted.map(({ shape, ...how }) => ({ ...how, name: nameOf(shape) })) ?? [],
       painted: edges,

@@ -4,6 +4,7 @@ import { type Found, row, rowOfFound } from '../tally';
 import { openPaintingTrials } from '../trials';
 import { meet, THIN } from './boxes';
 import type { PaintingOutcome, PaintingTrial } from './painting-trial';
+import type { PlantedAccent } from './small-faults';
 
 const LIMIT = { recall: 0.8, precision: 0.9 } as const;
 const ACCENTS = ['missing', 'weak', 'extra', 'thin', 'wide'] as const;
@@ -26,14 +27,28 @@ function tally<P, T>(
   return sum;
 }
 
-const accentsOf = (outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[number]): Found =>
-  tally(
-    outcomes.map(({ accents }) => ({
-      planted: accents.planted.filter((p) => p.fate === kind),
-      told: accents.told.filter((t) => t.kind === kind),
-    })),
-    (p, t) => t.light === p.light && meet(t.box, p.box, THIN),
+/** Of a thin part of the scene itself, which nobody planted, no more may be left, or no less, for it to be told rightly. */
+const OWN = { missing: { most: 0.5 }, weak: { most: 0.8 }, thin: { most: 0.8 }, wide: { least: 1.2 } } as const;
+
+function trulySo({ kind, kept }: PaintingOutcome['accents']['told'][number]): boolean {
+  if (kind === 'extra') return false;
+  const limit: { readonly most?: number; readonly least?: number } = OWN[kind];
+  return kept <= (limit.most ?? Infinity) && kept >= (limit.least ?? -Infinity);
+}
+
+function accentsOf(outcomes: readonly PaintingOutcome[], kind: (typeof ACCENTS)[number]): Found {
+  const near = (p: PlantedAccent, t: PaintingOutcome['accents']['told'][number]) =>
+    t.light === p.light && meet(t.box, p.box, THIN);
+  const lines = outcomes.map(({ accents }) => ({
+    planted: accents.planted.filter((p) => p.fate === kind),
+    told: accents.told.filter((t) => t.kind === kind),
+  }));
+  const found = tally(lines, near);
+  const own = outcomes.flatMap(({ accents }) =>
+    accents.told.filter((t) => t.kind === kind && trulySo(t) && !accents.planted.some((p) => near(p, t))),
   );
+  return { ...found, right: found.right + own.length };
+}
 
 const detailOf = (outcomes: readonly PaintingOutcome[]): Found =>
   tally(
