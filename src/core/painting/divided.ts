@@ -7,6 +7,7 @@ import { median } from '../fitting/quantile';
 import type { Plane } from '../raster/between';
 import { squaredDistances } from '../raster/distance';
 import { maskOf } from '../raster/zone';
+import type { OfTwo } from './edges';
 
 /** So near to the edge, widths, places are divided; from so far on they are well inside, and up to so far they are asked. */
 const ABOUT = 0.03;
@@ -15,6 +16,8 @@ const INSIDE = { from: 0.012, to: 0.06 } as const;
 const OUTLINE = 0.006;
 /** Usual values that lie nearer to each other, L*, divide nothing. */
 const LEAST_APART = 4;
+/** What stands out by less than this share of what it should is gone, or the other way round: where it stands can't be told. */
+const GONE = 0.3;
 
 interface Sides {
   readonly inFirst: Uint8Array;
@@ -45,10 +48,8 @@ function sidesOf(first: Int32Array, second: Int32Array, { width, height }: Plane
   return { inFirst, insideFirst: inside(first, toSecond), insideSecond: inside(second, toFirst), about };
 }
 
-type OfBoth = readonly [first: number, second: number];
-
 /** What is usual well inside either, L*. */
-function usualIn(data: Float32Array, { insideFirst, insideSecond }: Sides): OfBoth {
+function usualIn(data: Float32Array, { insideFirst, insideSecond }: Sides): OfTwo {
   const usual = (places: Int32Array) => median(Float32Array.from(places, (i) => data[i] as number));
   return [usual(insideFirst), usual(insideSecond)];
 }
@@ -62,17 +63,19 @@ function takenIn(data: Float32Array, sides: Sides): number {
 
 export interface Divided {
   /** How much lighter than wanted either is, L*. */
-  readonly lighter: OfBoth;
+  readonly lighter: OfTwo;
   /** Places that the first has more of than it should; null where the two are too much alike to be told apart by value. */
   readonly taken: number | null;
 }
 
-/** Both shapes are places of both planes, L*, which lie on each other. */
-export function divided(first: Int32Array, second: Int32Array, wanted: Plane, painted: Plane): Divided {
+/** Both shapes are places of both planes, L*, which lie on each other. Null where the two hardly stand out of each other as painted. */
+export function divided(first: Int32Array, second: Int32Array, wanted: Plane, painted: Plane): Divided | null {
   const sides = sidesOf(first, second, wanted);
   const [was, is] = [usualIn(wanted.data, sides), usualIn(painted.data, sides)];
   const lighter = [is[0] - was[0], is[1] - was[1]] as const;
-  if (Math.abs(was[0] - was[1]) < LEAST_APART || Math.abs(is[0] - is[1]) < LEAST_APART) return { lighter, taken: null };
+  const apart = was[0] - was[1];
+  if (Math.abs(apart) < LEAST_APART) return { lighter, taken: null };
+  if ((is[0] - is[1]) / apart < GONE) return null;
   // One that is lighter or darker than it should be is so up to its edge, and has taken nothing over for it.
   const expected = wanted.data.map((l, i) => l + (sides.inFirst[i] === 1 ? lighter[0] - lighter[1] : 0));
   return { lighter, taken: takenIn(painted.data, sides) - takenIn(expected, sides) };

@@ -8,7 +8,8 @@ export interface NumberedGrid {
   readonly height: number;
   readonly numbers: Uint8Array;
 }
-type Pair = readonly [first: number, second: number];
+/** Something of each of two shapes that meet. */
+export type OfTwo = readonly [first: number, second: number];
 
 export interface MovedEdge {
   /** How far the edge moved out of the first shape into the second, places: above 0 where the first grew. */
@@ -46,7 +47,7 @@ interface Profiles {
 }
 
 /** Places of the first shape that touch the second, each with the way across: out of the first into the second. */
-function edgeOf([first, second]: Pair, { numbers, width, height }: NumberedGrid) {
+function edgeOf([first, second]: OfTwo, { numbers, width, height }: NumberedGrid) {
   const touching: number[] = [];
   for (let y = 2; y < height - 2; y++)
     for (let x = 2; x < width - 2; x++) {
@@ -71,7 +72,7 @@ function edgeOf([first, second]: Pair, { numbers, width, height }: NumberedGrid)
 }
 
 /** Profiles across an edge, from the first shape into the second; what lies in neither is NaN. */
-function profilesOf(pair: Pair, grid: NumberedGrid, wanted: Plane, painted: Plane): Profiles | null {
+function profilesOf(pair: OfTwo, grid: NumberedGrid, wanted: Plane, painted: Plane): Profiles | null {
   const { numbers, width, height } = grid;
   const [first, second] = pair;
   const finer = wanted.width / width;
@@ -104,11 +105,8 @@ function profilesOf(pair: Pair, grid: NumberedGrid, wanted: Plane, painted: Plan
     : { wanted: used.map((p) => p.own), painted: used.map((p) => p.made), half, long: used.length * every };
 }
 
-/** How much lighter than wanted either side of an edge is, L*. */
-export type Lighter = readonly [first: number, second: number];
-
 /** What is left between the painted profiles and the wanted ones, each side as much lighter as it is, moved by `steps`. */
-function leftOver({ wanted, painted, half }: Profiles, steps: number, [first, second]: Lighter): number {
+function leftOver({ wanted, painted, half }: Profiles, steps: number, [first, second]: OfTwo): number {
   let [n, sum] = [0, 0];
   const seen = Math.round(SEEN * half);
   wanted.forEach((own, j) => {
@@ -134,14 +132,14 @@ function contrastOf({ wanted, half }: Profiles): number {
 /**
  * How the edge between two shapes moved; null where it is too short or too faint to be found. `pair` are their numbers on `grid`,
  * which may be coarser than the planes, L*, that lie on each other. Where light goes over softly into shadow, only what either is
- * well inside tells how far the whole of it was moved: `lighter` says that.
+ * well inside tells how far the whole of it was moved: `lighter` says by how much either is than wanted, L*.
  */
 export function movedEdge(
-  pair: Pair,
+  pair: OfTwo,
   grid: NumberedGrid,
   wanted: Plane,
   painted: Plane,
-  lighter: Lighter,
+  lighter: OfTwo,
 ): MovedEdge | null {
   const profiles = profilesOf(pair, grid, wanted, painted);
   if (!profiles || contrastOf(profiles) < LEAST_CONTRAST) return null;
