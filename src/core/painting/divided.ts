@@ -16,8 +16,6 @@ const INSIDE = { from: 0.012, to: 0.06 } as const;
 const OUTLINE = 0.006;
 /** Usual values that lie nearer to each other, L*, divide nothing. */
 const LEAST_APART = 4;
-/** What stands out by less than this share of what it should is gone, or the other way round: where it stands can't be told. */
-const GONE = 0.3;
 
 interface Sides {
   readonly inFirst: Uint8Array;
@@ -68,14 +66,12 @@ export interface Divided {
   readonly taken: number | null;
 }
 
-/** Both shapes are places of both planes, L*, which lie on each other. Null where the two hardly stand out of each other as painted. */
-export function divided(first: Int32Array, second: Int32Array, wanted: Plane, painted: Plane): Divided | null {
+/** Both shapes are places of both planes, L*, which lie on each other. */
+export function divided(first: Int32Array, second: Int32Array, wanted: Plane, painted: Plane): Divided {
   const sides = sidesOf(first, second, wanted);
   const [was, is] = [usualIn(wanted.data, sides), usualIn(painted.data, sides)];
   const lighter = [is[0] - was[0], is[1] - was[1]] as const;
-  const apart = was[0] - was[1];
-  if (Math.abs(apart) < LEAST_APART) return { lighter, taken: null };
-  if ((is[0] - is[1]) / apart < GONE) return null;
+  if (Math.abs(was[0] - was[1]) < LEAST_APART || Math.abs(is[0] - is[1]) < LEAST_APART) return { lighter, taken: null };
   // One that is lighter or darker than it should be is so up to its edge, and has taken nothing over for it.
   const expected = wanted.data.map((l, i) => l + (sides.inFirst[i] === 1 ? lighter[0] - lighter[1] : 0));
   return { lighter, taken: takenIn(painted.data, sides) - takenIn(expected, sides) };

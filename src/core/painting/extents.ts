@@ -96,10 +96,9 @@ function edgesWithin(
     named.slice(a + 1).flatMap((second, k): EdgeWithin[] => {
       const b = a + 1 + k;
       if (shapes[a]?.object !== shapes[b]?.object) return [];
-      const sides = divided(first, second, coarse.wanted, coarse.painted);
-      const edge = sides && movedEdge([a + 1, b + 1], grid, fine.wanted, fine.painted, sides.lighter);
+      const { lighter, taken } = divided(first, second, coarse.wanted, coarse.painted);
+      const edge = movedEdge([a + 1, b + 1], grid, fine.wanted, fine.painted, lighter);
       if (!edge) return [];
-      const { taken } = sides;
       const { explains, long } = edge;
       const grew = taken === null ? edge.by : (1 - BY_VALUE) * edge.by + (BY_VALUE * taken) / long;
       const [own, shape, beside, by] = first.length <= second.length ? [first, a, b, grew] : [second, b, a, -grew];
