@@ -24,7 +24,14 @@ import { nameOf, namedPlane, shapesOf, smallestOf } from './named-of-scene';
 import { keptOf } from './own-lines';
 import { referenceOf } from './references';
 import { seenFor, type Wrong } from './seen-instead';
-import { ofTheSmaller, type PlantedAccent, paintedExtents, plannedAccents, plannedExtents } from './small-faults';
+import {
+  ofTheSmaller,
+  type PaintedEdge,
+  type PlantedAccent,
+  paintedExtents,
+  plannedAccents,
+  plannedExtents,
+} from './small-faults';
 
 export interface PaintingTrial {
   readonly seed: number;
@@ -82,11 +89,7 @@ export interface PaintingOutcome {
   };
   readonly extents: {
     readonly planted: readonly { readonly name: string; readonly kind: string; readonly by: number }[];
-    /** How much wider each was painted, share of its width, straying and all, and whether it is too small to be looked at. */
-    readonly painted: readonly (Omit<ReturnType<typeof paintedExtents>[number], 'shape' | 'beside'> & {
-      readonly name: string;
-      readonly beside: string;
-    })[];
+    readonly painted: readonly PaintedEdge[];
     readonly told: PaintingResult['extents'];
   };
   /** What every shape's gradient is off by from side to side, L*, and pairs that stand out of each other by so much more. */

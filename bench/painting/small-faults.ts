@@ -142,10 +142,20 @@ export function paintedExtents(picture: SeenPicture, named: Named, drawn: Uint8A
   });
 }
 
+/** An edge between light and shadow as it was painted: how much wider its smaller side became, share of its width, straying and all. */
+export interface PaintedEdge {
+  readonly name: string;
+  /** The larger side. */
+  readonly beside: string;
+  readonly by: number;
+  /** Whether it is too small to be looked at. */
+  readonly tiny: boolean;
+}
+
 /** What is told of the larger of two that meet is the same of the smaller one, seen from the other side. */
 export const ofTheSmaller = <T extends { readonly name: string | null; readonly kind: string }>(
   told: readonly T[],
-  painted: readonly { readonly name: string; readonly beside: string }[],
+  painted: readonly PaintedEdge[],
 ): T[] =>
   told.map((own) => {
     const pair = painted.find((p) => p.beside === own.name);

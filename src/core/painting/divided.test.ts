@@ -15,9 +15,9 @@ const [light, shadow] = [places((x) => x < AT), places((x) => x >= AT)];
 const soft = (at: number, wide: number) => (x: number) => 40 + 40 / (1 + Math.exp((x - at) / wide));
 
 test.each([3, -4])('an edge that lies %f places further is so many places a row', (by) => {
-  const { taken, lighter } = divided(light, shadow, plane(soft(AT, 1)), plane(soft(AT + by, 1)));
+  const { taken, usual } = divided(light, shadow, plane(soft(AT, 1)), plane(soft(AT + by, 1)));
   expect((taken ?? NaN) / HEIGHT).toBeCloseTo(by, 0);
-  for (const l of lighter) expect(l).toBeCloseTo(0, 0);
+  usual.painted.forEach((l, side) => expect(l).toBeCloseTo(usual.wanted[side] ?? NaN, 0));
 });
 
 test('another value on one side, or on both, takes nothing over', () => {
@@ -26,9 +26,9 @@ test('another value on one side, or on both, takes nothing over', () => {
   const flat = plane((x) => 55 + 0.5 * (soft(AT, 4)(x) - 60));
   for (const painted of [lit, flat])
     expect(Math.abs(divided(light, shadow, wanted, painted).taken ?? NaN) / HEIGHT).toBeLessThan(0.7);
-  const [first, second] = divided(light, shadow, wanted, lit).lighter;
-  expect(first).toBeCloseTo(15, 0);
-  expect(second).toBeCloseTo(0, 0);
+  const { usual } = divided(light, shadow, wanted, lit);
+  expect(usual.painted[0] - usual.wanted[0]).toBeCloseTo(15, 0);
+  expect(usual.painted[1] - usual.wanted[1]).toBeCloseTo(0, 0);
 });
 
 test('sides that are alike take nothing from each other, and a thin one is as light as all of it', () => {
@@ -37,5 +37,5 @@ test('sides that are alike take nothing from each other, and a thin one is as li
   const thin = places((x) => x >= AT && x < AT + 3);
   const wanted = plane((x) => (x < AT ? 80 : 40));
   const painted = plane((x) => (x < AT ? 80 : 52));
-  expect(divided(light, thin, wanted, painted).lighter).toEqual([0, 12]);
+  expect(divided(light, thin, wanted, painted).usual).toEqual({ wanted: [80, 40], painted: [80, 52] });
 });

@@ -7,7 +7,7 @@ import { median } from '../fitting/quantile';
 import type { Plane } from '../raster/between';
 import { squaredDistances } from '../raster/distance';
 import { maskOf } from '../raster/zone';
-import type { OfTwo } from './edges';
+import type { OfTwo, UsualValues } from './edges';
 
 /** So near to the edge, widths, places are divided; from so far on they are well inside, and up to so far they are asked. */
 const ABOUT = 0.03;
@@ -53,15 +53,14 @@ function usualIn(data: Float32Array, { insideFirst, insideSecond }: Sides): OfTw
 }
 
 /** How many of the places about the edge are the first's by value. */
-function takenIn(data: Float32Array, sides: Sides): number {
-  const [own, other] = usualIn(data, sides);
-  const share = (i: number) => Math.min(1, Math.max(0, ((data[i] as number) - other) / (own - other)));
-  return sides.about.reduce((sum, i) => sum + share(i), 0);
+function takenIn(valueAt: (place: number) => number, about: readonly number[], [own, other]: OfTwo): number {
+  const share = (i: number) => Math.min(1, Math.max(0, (valueAt(i) - other) / (own - other)));
+  return about.reduce((sum, i) => sum + share(i), 0);
 }
 
 export interface Divided {
-  /** How much lighter than wanted either is, L*. */
-  readonly lighter: OfTwo;
+  /** What is usual well inside either, L*. */
+  readonly usual: UsualValues;
   /** Places that the first has more of than it should; null where the two are too much alike to be told apart by value. */
   readonly taken: number | null;
 }
@@ -69,10 +68,16 @@ export interface Divided {
 /** Both shapes are places of both planes, L*, which lie on each other. */
 export function divided(first: Int32Array, second: Int32Array, wanted: Plane, painted: Plane): Divided {
   const sides = sidesOf(first, second, wanted);
+  const { about, inFirst } = sides;
   const [was, is] = [usualIn(wanted.data, sides), usualIn(painted.data, sides)];
-  const lighter = [is[0] - was[0], is[1] - was[1]] as const;
-  if (Math.abs(was[0] - was[1]) < LEAST_APART || Math.abs(is[0] - is[1]) < LEAST_APART) return { lighter, taken: null };
+  const usual = { wanted: was, painted: is };
+  const [apart, made] = [was[0] - was[1], is[0] - is[1]];
+  if (Math.abs(apart) < LEAST_APART || Math.abs(made) < LEAST_APART) return { usual, taken: null };
   // One that is lighter or darker than it should be is so up to its edge, and has taken nothing over for it.
-  const expected = wanted.data.map((l, i) => l + (sides.inFirst[i] === 1 ? lighter[0] - lighter[1] : 0));
-  return { lighter, taken: takenIn(painted.data, sides) - takenIn(expected, sides) };
+  const expectedAt = (i: number) => (wanted.data[i] as number) + (inFirst[i] === 1 ? made - apart : 0);
+  const [had, has] = [
+    takenIn(expectedAt, about, [was[1] + made, was[1]]),
+    takenIn((i) => painted.data[i] as number, about, is),
+  ];
+  return { usual, taken: has - had };
 }

@@ -18,7 +18,7 @@ const plane = (wide: number, contrast: number, texture: number) => ({
     return 70 - contrast * summed((x - edge) / (wide / 2.563)) + brush;
   }),
 });
-const plain = { wanted: 0, painted: 0 };
+const sharp = (own: ReturnType<typeof plane>) => ({ plane: own, blur: 0 });
 const grid = {
   width: 240,
   height: 180,
@@ -26,7 +26,7 @@ const grid = {
 };
 
 test.each([0.012, 0.03, 0.06, 0.1, 0.16])('an edge of %f widths is told to a quarter of itself', (wide) => {
-  const stretches = edgeStretches(grid, plane(wide, 30, 0), plane(wide, 30, 0.7), plain);
+  const stretches = edgeStretches(grid, sharp(plane(wide, 30, 0)), sharp(plane(wide, 30, 0.7)));
   for (const width of [softnessOf(stretches, 1), softnessOf(stretches, 2)]) {
     expect(width).toBeGreaterThan(0.75 * wide);
     expect(width).toBeLessThan(1.25 * wide);
@@ -35,11 +35,11 @@ test.each([0.012, 0.03, 0.06, 0.1, 0.16])('an edge of %f widths is told to a qua
 
 test('what reading has softened is taken off again', () => {
   const read = Math.hypot(0.012, 2.563 * 0.004);
-  const soft = { wanted: 0, painted: 0.004 };
-  const width = softnessOf(edgeStretches(grid, plane(read, 30, 0), plane(read, 30, 0), soft), 1);
+  const soft = plane(read, 30, 0);
+  const width = softnessOf(edgeStretches(grid, sharp(soft), { plane: soft, blur: 0.004 }), 1);
   expect(Math.abs((width ?? 0) - 0.012)).toBeLessThan(0.002);
 });
 
 test('where both sides are alike there is no edge', () => {
-  expect(softnessOf(edgeStretches(grid, plane(0.02, 30, 0), plane(0.02, 2, 0.3), plain), 1)).toBeNull();
+  expect(softnessOf(edgeStretches(grid, sharp(plane(0.02, 30, 0)), sharp(plane(0.02, 2, 0.3))), 1)).toBeNull();
 });

@@ -171,17 +171,19 @@ function edgeWidth(values: Float32Array, blur: number): number | null {
   return null;
 }
 
+/** L*, and by how much it was softened: the sigma of a Gaussian, widths. */
+export interface Softened {
+  readonly plane: Plane;
+  readonly blur: number;
+}
+
 /**
- * Stretches of the edges of named shapes, as they were wanted and as they were painted. Numbers lie on a grid that may be
- * coarser than the planes of L*; `blur` is by how much each of these was softened, widths.
+ * Stretches of the edges of named shapes, as they were wanted (null where nothing was) and as they were painted. Numbers lie on a
+ * grid that may be coarser than the planes.
  */
-export function edgeStretches(
-  grid: NumberedGrid,
-  wanted: Plane,
-  painted: Plane,
-  blur: { readonly wanted: number; readonly painted: number },
-): EdgeStretch[] {
-  const finer = wanted.width / grid.width;
+export function edgeStretches(grid: NumberedGrid, wanted: Softened | null, painted: Softened): EdgeStretch[] {
+  const finer = painted.plane.width / grid.width;
+  const widthIn = (border: Border, { plane, blur }: Softened) => edgeWidth(profileOf(border, plane, finer), blur);
   return [...stretchesOf(grid).values()].flatMap((border): EdgeStretch[] => {
     const { places, shape, neighbour } = border;
     if (places.length < LEAST) return [];
@@ -189,8 +191,8 @@ export function edgeStretches(
     return [
       {
         ...{ shape, neighbour, at: Math.floor(y) * grid.width + Math.floor(x) },
-        wanted: edgeWidth(profileOf(border, wanted, finer), blur.wanted),
-        painted: edgeWidth(profileOf(border, painted, finer), blur.painted),
+        wanted: wanted && widthIn(border, wanted),
+        painted: widthIn(border, painted),
       },
     ];
   });

@@ -105,14 +105,42 @@ function profilesOf(pair: OfTwo, grid: NumberedGrid, wanted: Plane, painted: Pla
     : { wanted: used.map((p) => p.own), painted: used.map((p) => p.made), half, long: used.length * every };
 }
 
-/** What is left between the painted profiles and the wanted ones, each side as much lighter as it is, moved by `steps`. */
-function leftOver({ wanted, painted, half }: Profiles, steps: number, [first, second]: OfTwo): number {
+/** What is usual well inside either of two shapes, L*. */
+export interface UsualValues {
+  readonly wanted: OfTwo;
+  readonly painted: OfTwo;
+}
+
+/** A thing that is flatter than it should be is so all over; of what either side is off by, so much is taken for that. */
+const ALL_OVER = 0.35;
+/** Sides that lie nearer to each other, L*, say nothing of how flat a thing is, and none is so many times flatter or fuller. */
+const LEAST_APART = 2;
+const FLATTER = 3;
+
+type Expected = (lightness: number) => number;
+
+/** What should have been painted for a value of either side: as much lighter as that side is, and as much flatter as both are. */
+function expectedBy({ wanted, painted }: UsualValues): readonly [first: Expected, second: Expected] {
+  const apart = wanted[0] - wanted[1];
+  const gain =
+    Math.abs(apart) < LEAST_APART ? 1 : Math.min(FLATTER, Math.max(1 / FLATTER, (painted[0] - painted[1]) / apart));
+  const [from, to] = [(wanted[0] + wanted[1]) / 2, (painted[0] + painted[1]) / 2];
+  const of =
+    (side: 0 | 1): Expected =>
+    (l) =>
+      ALL_OVER * (to + gain * (l - from)) + (1 - ALL_OVER) * (l + painted[side] - wanted[side]);
+  return [of(0), of(1)];
+}
+
+/** What is left between the painted profiles and what they should be once the wanted ones are moved by `steps`. */
+function leftOver({ wanted, painted, half }: Profiles, steps: number, [first, second]: readonly [Expected, Expected]) {
   let [n, sum] = [0, 0];
   const seen = Math.round(SEEN * half);
   wanted.forEach((own, j) => {
     const made = painted[j] as Float64Array;
     for (let k = Math.max(half - seen, steps); k <= Math.min(half + seen, 2 * half + steps); k++) {
-      const off = (made[k] as number) - (own[k - steps] as number) - (k - steps <= half ? first : second);
+      const expected = k - steps <= half ? first : second;
+      const off = (made[k] as number) - expected(own[k - steps] as number);
       if (Number.isNaN(off)) continue;
       n++;
       sum += off * off;
@@ -132,19 +160,20 @@ function contrastOf({ wanted, half }: Profiles): number {
 /**
  * How the edge between two shapes moved; null where it is too short or too faint to be found. `pair` are their numbers on `grid`,
  * which may be coarser than the planes, L*, that lie on each other. Where light goes over softly into shadow, only what either is
- * well inside tells how far the whole of it was moved: `lighter` says by how much either is than wanted, L*.
+ * well inside tells how far the whole of it was moved: that is `usual`.
  */
 export function movedEdge(
   pair: OfTwo,
   grid: NumberedGrid,
   wanted: Plane,
   painted: Plane,
-  lighter: OfTwo,
+  usual: UsualValues,
 ): MovedEdge | null {
   const profiles = profilesOf(pair, grid, wanted, painted);
   if (!profiles || contrastOf(profiles) < LEAST_CONTRAST) return null;
   const most = Math.round(FAR * profiles.half);
-  const at = (steps: number) => leftOver(profiles, steps, lighter);
+  const expected = expectedBy(usual);
+  const at = (steps: number) => leftOver(profiles, steps, expected);
   const still = at(0);
   let best = { steps: 0, left: still };
   for (let steps = -most; steps <= most; steps++) {

@@ -96,8 +96,8 @@ function edgesWithin(
     named.slice(a + 1).flatMap((second, k): EdgeWithin[] => {
       const b = a + 1 + k;
       if (shapes[a]?.object !== shapes[b]?.object) return [];
-      const { lighter, taken } = divided(first, second, coarse.wanted, coarse.painted);
-      const edge = movedEdge([a + 1, b + 1], grid, fine.wanted, fine.painted, lighter);
+      const { usual, taken } = divided(first, second, coarse.wanted, coarse.painted);
+      const edge = movedEdge([a + 1, b + 1], grid, fine.wanted, fine.painted, usual);
       if (!edge) return [];
       const { explains, long } = edge;
       const grew = taken === null ? edge.by : (1 - BY_VALUE) * edge.by + (BY_VALUE * taken) / long;

@@ -11,11 +11,10 @@ import { onGrid } from '../raster/on-grid';
 import { type AccentAsked, accentsOfColour } from './colour-accents';
 import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
 import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
-import type { NumberedGrid } from './edges';
 import { type FormShape, formShapes, meanOf } from './form/form-plane';
 import { brokenRules } from './form/rules';
 import type { ShapePlane } from './named-shapes';
-import { nothingRead, readPainting, type ReadPainting } from './read-painting';
+import { nothingRead, readPainting } from './read-painting';
 import { GRID, percentilesOf, shrunkTo } from './reference';
 import { rescueOf } from './rescue';
 import type { PaintingResult } from './result';
@@ -68,12 +67,6 @@ function massesIn(
       },
     ];
   });
-}
-
-/** How soft edges are, looked at with all the grain of the paint: smoothing would have to be taken off again. */
-function edgesIn(grid: NumberedGrid, { grainy, blur }: NonNullable<ReadPainting['painting']>): EdgeStretch[] {
-  const plane = grainy();
-  return edgeStretches(grid, plane, plane, { wanted: blur, painted: blur });
 }
 
 /** Rules hold as they are: there is no reference that could break them itself. */
@@ -131,7 +124,10 @@ export async function measureFromLife(
   const coarse = shrunkTo(plane, GRID, plane);
   const numbers = shapes ? onGrid(shapes.shapeOf, shapes, coarse) : new Uint8Array(coarse.data.length);
   const named = formShapes(numbers, coarse, shapes?.shapes ?? []);
-  const edges = shapes ? edgesIn({ ...coarse, numbers }, painting) : [];
+  // With all the grain of the paint: smoothing would have to be taken off again.
+  const edges = shapes
+    ? edgeStretches({ ...coarse, numbers }, null, { plane: painting.grainy(), blur: painting.blur })
+    : [];
   const edgeMm = (number: number) => {
     const widths = softnessOf(edges, number);
     return widths === null || relative ? null : widths * box.widthMm;

@@ -77,10 +77,11 @@ const edgesIn = (
   blur: number,
 ): EdgeStretch[] =>
   shapes
-    ? edgeStretches({ width: coarse.width, height: coarse.height, numbers }, lines, grainy(), {
-        wanted: SMOOTH,
-        painted: blur,
-      })
+    ? edgeStretches(
+        { width: coarse.width, height: coarse.height, numbers },
+        { plane: lines, blur: SMOOTH },
+        { plane: grainy(), blur },
+      )
     : [];
 
 /** What was wanted and what was painted on the same places, with the shapes that have a name there. */
