@@ -30,8 +30,11 @@ export function paintOver(photo: Photo, calibration: Calibration, box: BoxMm, st
   const { samples, rgb, y } = patchwork(photo, calibration, box, stepMm);
   const { columns, rows } = samples;
   fillOutside(y);
-  const lightnessOf = (luminance: Float32Array) =>
-    raster('lightness', columns, rows, 1, luminance.map(luminanceToLightness));
+  const lightnessOf = (luminance: Float32Array) => {
+    const lightness = new Float32Array(luminance.length);
+    for (let i = 0; i < lightness.length; i++) lightness[i] = luminanceToLightness(luminance[i] as number);
+    return raster('lightness', columns, rows, 1, lightness);
+  };
   return {
     lightness: lightnessOf(gaussianBlur(y, columns, rows, blur)),
     grainy: () => lightnessOf(y),

@@ -1,12 +1,12 @@
 /**
  * Damped least squares with a soft-L1 loss, for the two fits of a photograph (where the sheet lies,
- * how the camera saw its greys) and for fitting paints to logged mixes. Levenberg-Marquardt after J. J. More, "The Levenberg-Marquardt
- * algorithm: implementation and theory" (1978); the loss is rho(z) = 2 (sqrt(1 + z) - 1) of the squared
- * scaled residual, applied by reweighting (B. Triggs et al., "Bundle adjustment", 2000, section 4.3
- * without its second-order term). A general package was tried first: it copies its Jacobian into
- * nested arrays at each step and took longer than decoding the photograph.
+ * how the camera saw its greys) and for fitting paints to logged mixes. Steps are those of `dampedStep`; the
+ * loss is rho(z) = 2 (sqrt(1 + z) - 1) of the squared scaled residual, applied by reweighting (B. Triggs et al.,
+ * "Bundle adjustment", 2000, section 4.3 without its second-order term). A general package was tried first: it
+ * copies its Jacobian into nested arrays at each step and took longer than decoding the photograph.
  */
-import { Matrix, solve } from 'ml-matrix';
+import { Matrix } from 'ml-matrix';
+import { dampedStep, FIRST_DAMPING, type FitSoFar } from './damped-step';
 
 export interface LeastSquaresProblem {
   readonly start: readonly number[];
@@ -92,17 +92,21 @@ export function leastSquares(problem: LeastSquaresProblem): LeastSquaresFit {
   const n = problem.start.length;
   const m = problem.residuals;
   const { softScale, robustCount } = problem;
-  let p = Float64Array.from(problem.start);
   let r = new Float64Array(m);
-  problem.evaluate(p, r);
-  let cost = costOf(r, softScale, robustCount);
-  let lambda = 1e-3;
+  let trial = new Float64Array(m);
+  const costAt = (p: Float64Array) => {
+    problem.evaluate(p, trial);
+    return costOf(trial, softScale, robustCount);
+  };
+  const start = Float64Array.from(problem.start);
+  let fit: FitSoFar = { parameters: start, cost: costAt(start), damping: FIRST_DAMPING };
+  [r, trial] = [trial, r];
   const jacobian = Array.from({ length: n }, () => new Float64Array(m));
   const weighted = Array.from({ length: n }, () => new Float64Array(m));
   const weight = new Float64Array(m).fill(1);
-  let trial = new Float64Array(m);
   let iteration = 0;
   for (; iteration < problem.maxIterations; iteration++) {
+    const p = fit.parameters;
     if (problem.differentiate) problem.differentiate(p, jacobian);
     else
       for (let k = 0; k < n; k++) {
@@ -121,27 +125,12 @@ export function leastSquares(problem: LeastSquaresProblem): LeastSquaresFit {
       const [from, to] = [jacobian[k] as Float64Array, weighted[k] as Float64Array];
       for (let i = 0; i < m; i++) to[i] = (from[i] as number) * (weight[i] as number);
     }
-    const normal = innerProducts(weighted, jacobian);
-    const gradient = Matrix.columnVector(weighted.map((column) => -dot(column, r)));
-    let improved = false;
-    let relative = 0;
-    for (let attempt = 0; attempt < 8 && !improved; attempt++) {
-      const damped = normal.clone();
-      for (let a = 0; a < n; a++) damped.set(a, a, damped.get(a, a) * (1 + lambda) + 1e-12);
-      const step = solve(damped, gradient).to1DArray();
-      const next = Float64Array.from(p, (v, k) => v + (step[k] ?? 0));
-      problem.evaluate(next, trial);
-      const nextCost = costOf(trial, softScale, robustCount);
-      if (Number.isFinite(nextCost) && nextCost < cost) {
-        relative = (cost - nextCost) / Math.max(cost, 1e-30);
-        p = next;
-        [r, trial] = [trial, r];
-        cost = nextCost;
-        lambda = Math.max(1e-9, lambda / 6);
-        improved = true;
-      } else lambda *= 6;
-    }
-    if (!improved || relative < 1e-4) break;
+    const downhill = Matrix.columnVector(weighted.map((column) => -dot(column, r)));
+    const next = dampedStep(fit, { normal: innerProducts(weighted, jacobian), downhill }, costAt);
+    if (!next) break;
+    fit = next;
+    [r, trial] = [trial, r];
+    if (next.done) break;
   }
-  return { parameters: p, residuals: r, cost, iterations: iteration, jacobian };
+  return { parameters: fit.parameters, residuals: r, cost: fit.cost, iterations: iteration, jacobian };
 }

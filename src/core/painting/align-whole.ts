@@ -13,8 +13,8 @@ const ROUGH_BLUR = 0.7;
  * flat ones say nothing of where they are), how often what is trusted is told anew, and how many steps are taken each time.
  */
 const FINER = [
-  { across: 96, most: 4000, rounds: 3, iterations: 4 },
-  { across: 192, most: 6000, rounds: 2, iterations: 4 },
+  { across: 96, most: 2000, rounds: 3, iterations: 4 },
+  { across: 192, most: 3000, rounds: 2, iterations: 4 },
   { across: 384, most: 12_000, rounds: 2, iterations: 4 },
 ] as const;
 

@@ -22,6 +22,8 @@ const OUTLINE = 0.012;
 /** Steps in which it is looked for, widths, and how many of them it may have been moved. */
 const STEP = 0.0075;
 const FAR = 10;
+/** So many of every other one are looked at closely. */
+const LOOKED_ABOUT = 10;
 /** What a move costs in likeness for each width of it: of two places as good the nearer one is meant. */
 const COST = 1;
 /** And for leaving its place at all: what was painted lighter or darker is a little more like something beside it. */
@@ -66,15 +68,17 @@ const BEYOND = -2;
 
 /** How alike the places are to the painting when their middle lies at a place of it. */
 function alike({ x, y, value }: Places, painting: Plane, [a, b, , c, d]: Affine, cx: number, cy: number): number {
+  const { width, height } = painting;
   let [pr, rr, pp, p1, r1, n] = [0, 0, 0, 0, 0, 0];
+  // No pair of numbers is made for any place: this is asked thousands of times.
   for (let k = 0; k < value.length; k++) {
-    const [px, py] = [x[k] as number, y[k] as number];
-    const [u, v] = [
-      (a * px + b * py + cx + 0.5) * painting.width,
-      (c * px + d * py + cy) * painting.width + painting.height / 2,
-    ];
-    if (u < 0 || v < 0 || u > painting.width || v > painting.height) continue;
-    const [p, r] = [between(painting, u, v), value[k] as number];
+    const px = x[k] as number;
+    const py = y[k] as number;
+    const u = (a * px + b * py + cx + 0.5) * width;
+    const v = (c * px + d * py + cy) * width + height / 2;
+    if (u < 0 || v < 0 || u > width || v > height) continue;
+    const p = between(painting, u, v);
+    const r = value[k] as number;
     pr += p * r;
     rr += r * r;
     pp += p * p;
@@ -141,18 +145,12 @@ export function displacementOf(
   const likeAt = (dx: number, dy: number) => alike(some, painting, whole, cx + dx, cy + dy);
   const unmoved = likeAt(0, 0);
   if (unmoved > 1 - least || unmoved === BEYOND || unmoved < INVERTED) return null;
-  const seen = [{ dx: 0, dy: 0, score: unmoved, likeness: unmoved }];
+  const own = { dx: 0, dy: 0, score: unmoved, likeness: unmoved };
   // What is nearly the same where it should be can be nowhere else.
-  const far = unmoved + GAIN < 1 ? FAR : 0;
-  for (let y = -far; y <= far; y++)
-    for (let x = -far; x <= far; x++) {
-      if (x === 0 && y === 0) continue;
-      const [dx, dy] = [x * STEP, y * STEP];
-      const likeness = likeAt(dx, dy);
-      seen.push({ dx, dy, likeness, score: likeness - COST * Math.hypot(dx, dy) - GAIN });
-    }
-  seen.sort((p, q) => q.score - p.score);
+  const seen = [own, ...(unmoved + GAIN < 1 ? elsewhere(likeAt) : [])].sort((p, q) => q.score - p.score);
   if ((seen[0]?.likeness ?? BEYOND) < LEAST_LIKE) return null;
+  // Laid on exactly, it is more like than in any of these steps, but by less than what is asked.
+  if (seen.every((place) => place.likeness - unmoved < least / 2)) return null;
   const [mx, my] = middle;
   const candidates = apart(seen).map(({ dx, dy }): Affine => {
     const start: Affine = [a, b, cx + dx, c, d, cy + dy];
@@ -171,6 +169,32 @@ export function displacementOf(
     candidates,
     likenessUnder,
   };
+}
+
+interface Place {
+  readonly dx: number;
+  readonly dy: number;
+  readonly likeness: number;
+  readonly score: number;
+}
+
+/** Places about a feature's own at which it could stand: every other one, and all about the best of those. */
+function elsewhere(likeAt: (dx: number, dy: number) => number): Place[] {
+  const seen = new Map<number, Place>();
+  const look = (x: number, y: number) => {
+    const at = (y + FAR) * (2 * FAR + 1) + x + FAR;
+    if (Math.max(Math.abs(x), Math.abs(y)) > FAR || (x === 0 && y === 0) || seen.has(at)) return;
+    const [dx, dy] = [x * STEP, y * STEP];
+    const likeness = likeAt(dx, dy);
+    seen.set(at, { dx, dy, likeness, score: likeness - COST * Math.hypot(dx, dy) - GAIN });
+  };
+  for (let y = -FAR; y <= FAR; y += 2) for (let x = -FAR; x <= FAR; x += 2) look(x, y);
+  const best = [...seen.values()].sort((p, q) => q.score - p.score).slice(0, LOOKED_ABOUT);
+  for (const { dx, dy } of best) {
+    const [x, y] = [Math.round(dx / STEP), Math.round(dy / STEP)];
+    for (const v of [-1, 0, 1]) for (const u of [-1, 0, 1]) look(x + u, y + v);
+  }
+  return [...seen.values()];
 }
 
 /** The best few of some places in order, none near to a better one. */

@@ -1,6 +1,7 @@
 /** A painting laid on its reference and cut into parts: what each was to be, and what it became. */
 import { between, type Plane } from '../raster/between';
 import { squaredDistances } from '../raster/distance';
+import { filledFrom } from '../raster/filled-from';
 import { type Affine, after, undone } from './affine';
 import { segments, type Segments } from './segments';
 
@@ -46,8 +47,10 @@ export function laidOn(
     const y = (row + 0.5 - height / 2) / width;
     let u = (a * first + b * y + tx + 0.5) * right;
     let v = (c * first + d * y + ty) * right + bottom / 2;
-    for (let column = 0; column < width; column++, i++, u += stepX, v += stepY)
-      data[i] = beyond === 'nothing' && (u < 0 || v < 0 || u > right || v > bottom) ? NaN : between(painting, u, v);
+    for (let column = 0; column < width; column++, i++, u += stepX, v += stepY) {
+      const outside = u < 0 || v < 0 || u > right || v > bottom;
+      data[i] = outside && beyond === 'nothing' ? NaN : between(painting, u, v);
+    }
   }
   return { width, height, data };
 }
@@ -97,7 +100,7 @@ const MEETING = 1.5;
 /** Both planes lie on the same places, and so do the numbers of named shapes; what the painting does not reach is of no part. */
 export function readParts(target: Plane, painted: Plane, numbers?: Uint8Array): ReadParts {
   const { width, height } = target;
-  const filled = { ...painted, data: painted.data.map((l, i) => (Number.isNaN(l) ? (target.data[i] as number) : l)) };
+  const filled = filledFrom(painted, target);
   const cut = segments({
     planes: [
       { plane: target, weight: 1 },

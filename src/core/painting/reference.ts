@@ -66,7 +66,7 @@ const FINE = 640;
 /** Places by which drawing is softened before it is compared. */
 export const BLUR = 0.8;
 /** Every so many of the places say what lies below what: no row is as long. */
-const EVERY = 7;
+const EVERY = 17;
 
 /** A plane on a grid of so many places across, of another plane's proportion. */
 export const shrunkTo = (plane: Plane, across: number, like: Plane): Plane =>

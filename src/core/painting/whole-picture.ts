@@ -111,8 +111,11 @@ function mostNear({ width, height, data }: Plane, reach: number): Float32Array {
 function contrastNear(plane: Plane): Float32Array {
   const reach = reachOf(plane.width);
   const lightest = mostNear(plane, reach);
-  const darkness = mostNear({ ...plane, data: plane.data.map((l) => -l) }, reach);
-  return lightest.map((l, i) => l + (darkness[i] as number));
+  const dark = new Float32Array(plane.data.length);
+  for (let i = 0; i < dark.length; i++) dark[i] = -(plane.data[i] as number);
+  const darkness = mostNear({ ...plane, data: dark }, reach);
+  for (let i = 0; i < lightest.length; i++) lightest[i] = (lightest[i] as number) + (darkness[i] as number);
+  return lightest;
 }
 
 const reachOf = (width: number): number => Math.max(1, Math.round((MEET * width) / 2));
@@ -175,7 +178,11 @@ export function lookedAt(plane: Plane, { light, dark }: Ends): LookedAt {
   };
 }
 
-const largestOf = ({ data }: Plane): number => data.reduce((m, c) => Math.max(m, c), 0);
+function largestOf({ data }: Plane): number {
+  let most = 0;
+  for (const own of data) if (own > most) most = own;
+  return most;
+}
 
 /** How much of a picture's largest contrast there is inside a box of it, 0 to 1. */
 export function shareOfFocus({ near, whole }: LookedAt, { x, y, width, height }: ShareBox): number {

@@ -25,11 +25,15 @@ function narrowed(from: Float32Array, width: number, height: number, to: number)
   const wide = width / to;
   for (let row = 0, i = 0; row < height; row++)
     for (let k = 0; k < to; k++, i++) {
-      const [left, right] = [k * wide, (k + 1) * wide];
+      const left = k * wide;
+      const right = (k + 1) * wide;
       const last = Math.min(width, Math.ceil(right));
       let sum = 0;
-      for (let j = Math.floor(left); j < last; j++)
-        sum += (Math.min(j + 1, right) - Math.max(j, left)) * (from[row * width + j] as number);
+      for (let j = Math.floor(left); j < last; j++) {
+        const begins = j > left ? j : left;
+        const ends = j + 1 < right ? j + 1 : right;
+        sum += (ends - begins) * (from[row * width + j] as number);
+      }
       out[i] = sum / wide;
     }
   return out;

@@ -74,8 +74,8 @@ const STEP = 64;
 export function lightnessToPng({ data, width, height }: Raster<'lightness', 1>): Promise<Uint8Array> {
   const codes = new Uint16Array(data.length);
   for (let i = 0; i < data.length; i++) {
-    const steps = Math.round(((CODES / 100) * Math.max(0, data[i] as number)) / STEP);
-    codes[i] = Math.min(CODES, STEP * steps);
+    const lightness = data[i] as number;
+    codes[i] = lightness > 0 ? Math.min(CODES, STEP * Math.trunc((lightness * CODES) / (100 * STEP) + 0.5)) : 0;
   }
   return sharp(codes, { raw: { width, height, channels: 1 } })
     .toColourspace('grey16')
