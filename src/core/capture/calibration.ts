@@ -7,7 +7,7 @@ import { type CardInPhoto, position } from './card-in-photo';
 import type { CardProfile } from './card-profile';
 import type { Plane } from './plane';
 import type { SheetSamples } from './sample';
-import { exposureOfCode, logLight, type ToneCurve } from './tone-curve';
+import { logLight, type ToneCurve } from './tone-curve';
 
 /** One blank place of paper as the photograph shows it. */
 export interface WhitePlace {
@@ -46,34 +46,47 @@ const LIGHT_MM = 3;
 export function reflectances(calibration: Calibration, s: SheetSamples): Float32Array {
   const { extent, knownLight, matrix, anchor } = calibration;
   const out = new Float32Array(s.columns * s.rows * 3);
-  const stride = Math.max(1, Math.floor(LIGHT_MM / s.stepXMm));
-  calibration.curves.forEach((curve, c) => {
-    /** One over the light at a place of a row. */
-    const dimAt = (k: number, yMm: number) => {
-      const xMm = s.xMm + (k + 0.5) * s.stepXMm;
+  calibration.curves.forEach((curve, channel) => {
+    /** One over the light at a place. */
+    const dimAt = (xMm: number, yMm: number) => {
       const [x, y] = position(extent, xMm, yMm);
       return Math.exp(-logLight(curve.light, x, y) - (knownLight ? knownLight(xMm, yMm) : 0));
     };
-    for (let r = 0; r < s.rows; r++) {
-      const yMm = s.yMm + (r + 0.5) * s.stepYMm;
-      let next = dimAt(0, yMm);
-      let from = 0;
-      let by = 0;
-      for (let k = 0; k < s.columns; k++) {
-        const along = k % stride;
-        if (along === 0) {
-          from = next;
-          next = dimAt(k + stride, yMm);
-          by = (next - from) / stride;
-        }
-        const i = (r * s.columns + k) * 3 + c;
-        out[i] = (exposureOfCode(curve, s.codes[i] as number) - curve.stray) * (from + along * by);
-      }
-    }
+    for (let row = 0; row < s.rows; row++) reflectRow(s, row, channel, curve, dimAt, out);
   });
   if (matrix) applyMatrixToAll(matrix, out);
   if (anchor) for (let i = 0; i < out.length; i++) out[i] = anchor.gain * ((out[i] as number) - anchor.offset);
   return out;
+}
+
+/** Writes one channel's reflectance along a row of samples. */
+function reflectRow(
+  { codes, columns, stepXMm, stepYMm, xMm, yMm }: SheetSamples,
+  row: number,
+  channel: number,
+  { table, stray }: ToneCurve,
+  dimAt: (xMm: number, yMm: number) => number,
+  out: Float32Array,
+): void {
+  const stride = Math.max(1, Math.floor(LIGHT_MM / stepXMm));
+  const y = yMm + (row + 0.5) * stepYMm;
+  const end = columns * (row + 1);
+  let next = dimAt(xMm + 0.5 * stepXMm, y);
+  for (let from = columns * row, k = stride; from < end; from += stride, k += stride) {
+    const dim = next;
+    next = dimAt(xMm + (k + 0.5) * stepXMm, y);
+    const by = (next - dim) / stride;
+    const last = Math.min(end, from + stride);
+    for (let place = from; place < last; place++) {
+      const i = 3 * place + channel;
+      // As `exposureOfCode` has it: half a million places are too many to ask it for each.
+      const code = Math.min(254.999, Math.max(0, codes[i] as number));
+      const whole = code | 0;
+      const low = table[whole] as number;
+      const exposure = low + ((table[whole + 1] as number) - low) * (code - whole);
+      out[i] = (exposure - stray) * (dim + (place - from) * by);
+    }
+  }
 }
 
 /** Bare paper of the card, L*. */

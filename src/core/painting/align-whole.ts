@@ -9,14 +9,12 @@ import { localContrast } from './local-contrast';
 const ROUGH = 48;
 const ROUGH_BLUR = 0.7;
 /**
- * Places across at which it is then laid on more and more exactly, how many of them count (those that stand out most, since
- * flat ones say nothing of where they are), how often what is trusted is told anew, and how many steps are taken each time.
+ * Places across at which it is then laid on more exactly: all of them count, and finer than that brushes stray, so that what is
+ * told gets no better. How often what is trusted is told anew there, and how many steps are taken each time.
  */
-const FINER = [
-  { across: 96, most: 2000, rounds: 3, iterations: 4 },
-  { across: 192, most: 3000, rounds: 2, iterations: 4 },
-  { across: 384, most: 12_000, rounds: 2, iterations: 4 },
-] as const;
+const FINER = [96, 144] as const;
+const ROUNDS = 2;
+const STEPS = 3;
 
 /** What people do is near to nothing: shifts in widths, stretches, turns in radians, as starts to try. */
 const SHIFTS = Array.from({ length: 7 }, (_, k) => (k - 3) / 24);
@@ -33,29 +31,19 @@ const sized = (plane: Plane, across: number): Plane =>
 function sizesOf(plane: Plane): [Plane, ...Plane[]] {
   let next = plane;
   return FINER.toReversed()
-    .map(({ across }) => (next = sized(next, across)))
+    .map((across) => (next = sized(next, across)))
     .reverse() as [Plane, ...Plane[]];
 }
 
-/** A plane's places that stand out, in widths about its middle. */
-function placesOf({ width, height, data }: Plane, most: number): Places {
-  const steep = new Float32Array(data.length);
-  for (let r = 1; r < height - 1; r++)
-    for (let c = 1; c < width - 1; c++) {
-      const i = r * width + c;
-      steep[i] = Math.hypot(
-        (data[i + 1] as number) - (data[i - 1] as number),
-        (data[i + width] as number) - (data[i - width] as number),
-      );
+/** A plane's places, in widths about its middle. */
+function placesOf({ width, height, data }: Plane): Places {
+  const [x, y] = [new Float64Array(data.length), new Float64Array(data.length)];
+  for (let r = 0, i = 0; r < height; r++)
+    for (let c = 0; c < width; c++, i++) {
+      x[i] = (c + 0.5 - width / 2) / width;
+      y[i] = (r + 0.5 - height / 2) / width;
     }
-  const limit = data.length <= most ? 0 : (Float32Array.from(steep).sort()[data.length - most] as number);
-  const chosen: number[] = [];
-  for (let i = 0; i < data.length; i++) if ((steep[i] as number) > limit) chosen.push(i);
-  return {
-    x: Float64Array.from(chosen, (i) => ((i % width) + 0.5 - width / 2) / width),
-    y: Float64Array.from(chosen, (i) => (Math.floor(i / width) + 0.5 - height / 2) / width),
-    value: Float64Array.from(chosen, (i) => data[i] as number),
-  };
+  return { x, y, value: Float64Array.from(data) };
 }
 
 /** Places are trusted square by square, so many across. */
@@ -146,8 +134,10 @@ export function roughMap(reference: Plane, painting: Plane): AlignedWhole {
   return bestOf(reference, painting, near);
 }
 
-/** A reference as paintings are laid on it: roughly, and by the places that stand out at each finer size. */
+/** A reference as paintings are laid on it: roughly, and by its places at each finer size. */
 export interface SizedReference {
+  /** L* at the smallest size. */
+  readonly small: Plane;
   readonly rough: Plane;
   readonly places: readonly Places[];
 }
@@ -156,8 +146,9 @@ export interface SizedReference {
 export function sizedReference(reference: Plane): SizedReference {
   const sizes = sizesOf(reference);
   return {
+    small: sizes[0],
     rough: roughContrast(sizes[0]),
-    places: sizes.map((plane, k) => placesOf(localContrast(plane, 1), FINER[k]?.most ?? Infinity)),
+    places: sizes.map((plane) => placesOf(localContrast(plane, 1))),
   };
 }
 
@@ -166,12 +157,18 @@ export function alignWhole(reference: SizedReference, painting: Plane): AlignedW
   const paintings = sizesOf(painting);
   const roughPainting = roughContrast(paintings[0]);
   let { map } = roughMap(reference.rough, roughPainting);
-  for (const [k, { rounds, iterations }] of FINER.entries()) {
+  for (const [k, plane] of paintings.entries()) {
     const places = reference.places[k] as Places;
-    const finePainting = sloped(localContrast(paintings[k] as Plane, 1));
-    for (let round = 0; round < rounds; round++) {
+    const finePainting = sloped(localContrast(plane, 1));
+    for (let round = 0; round < ROUNDS; round++) {
       const weight = trusted(places, finePainting, map);
-      map = align({ places: { ...places, weight }, painting: finePainting, start: map, reach: REACH, iterations });
+      map = align({
+        places: { ...places, weight },
+        painting: finePainting,
+        start: map,
+        reach: REACH,
+        iterations: STEPS,
+      });
     }
   }
   return { map, likeness: likeness(reference.rough, roughPainting, map) };

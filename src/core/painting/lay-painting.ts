@@ -73,8 +73,9 @@ export function layPainting(
   painting: Plane,
   takes: Parameters<typeof valueCurve>[1],
 ): LaidPainting | { readonly misfit: CaptureIssue } {
-  const { map, likeness } = alignWhole(reference.sizes, painting);
-  const misfit = misfitOf(reference.sizes.rough, painting, likeness);
+  const aligned = alignWhole(reference.sizes, painting);
+  const { map } = aligned;
+  const misfit = misfitOf(reference.sizes, painting, aligned);
   if (misfit) return { misfit };
   const { coarse, target, open } = reference;
   const twice = shrunkTo(painting, 2 * GRID, target);

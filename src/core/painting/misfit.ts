@@ -2,8 +2,9 @@
 import { type CaptureIssue, GATE, issue } from '../capture/gate';
 import { quantiles } from '../fitting/quantile';
 import { type Plane } from '../raster/between';
-import type { Affine } from './affine';
-import { likeness, roughContrast, roughMap } from './align-whole';
+import { type Affine, AS_IT_IS } from './affine';
+import { type AlignedWhole, likeness, roughContrast, roughMap, type SizedReference } from './align-whole';
+import { outlinesAlike, outlinesOf } from './outlines-alike';
 
 /** A part of the reference that fills the painting: how much of its width and height that is. */
 const PARTS = [1, 0.8, 0.65, 0.5] as const;
@@ -13,6 +14,8 @@ const PLACES = 5;
 const STARTS = 6;
 /** So unlike its reference a painting has to be before it is looked for elsewhere in it. */
 const ASKS = 0.75;
+/** What is told to be mirrored, turned or a part has outlines as much alike that way; a likeness of light and dark may be chance. */
+const OUTLINED = 0.45;
 
 /** A plane seen in a mirror, or standing on its head. */
 function turned({ width, height, data }: Plane, how: 'mirrored' | 'upside_down'): Plane {
@@ -38,11 +41,14 @@ interface Part {
 
 /** How much a part of the reference is like the whole painting. */
 function partLike(reference: Plane, painting: Plane, box: Part['box']): Part {
+  return { like: likeness(reference, painting, filledBy(box, reference)), box };
+}
+
+/** The map under which a part of the reference fills the painting. */
+function filledBy({ x, y, width, height }: Part['box'], reference: Plane): Affine {
   const tall = reference.height / reference.width;
-  const { x, y, width, height } = box;
   const [cx, cy] = [x + width / 2 - 0.5, (y + height / 2 - 0.5) * tall];
-  const map: Affine = [1 / width, 0, -cx / width, 0, 1 / height, -cy / height];
-  return { like: likeness(reference, painting, map), box };
+  return [1 / width, 0, -cx / width, 0, 1 / height, -cy / height];
 }
 
 /** Parts a little larger, smaller, or beside a part; none reaches past the reference. */
@@ -105,42 +111,74 @@ export function unpaintedIssue(lightness: Float32Array): CaptureIssue | null {
       );
 }
 
+/** Another way in which a painting could be of its reference. */
+interface Otherwise {
+  readonly like: number;
+  /** The reference as it would be seen then, and how it lies on the painting. */
+  readonly seen: Plane;
+  readonly map: Affine;
+  readonly told: (by: number) => CaptureIssue;
+}
+
+function otherwise({ rough, small }: SizedReference, contrast: Plane): readonly [Otherwise, ...Otherwise[]] {
+  const [mirrored, head] = (['mirrored', 'upside_down'] as const).map((how) => ({
+    ...roughMap(turned(rough, how), contrast),
+    seen: turned(small, how),
+  })) as [AlignedWhole & { seen: Plane }, AlignedWhole & { seen: Plane }];
+  const part = bestPart(rough, contrast);
+  return [
+    {
+      like: mirrored.likeness,
+      ...mirrored,
+      told: (by) =>
+        issue(
+          'mirrored',
+          by,
+          'The painting is the other way round than its picture: turn mirroring off in the camera, or choose the picture it was painted from.',
+        ),
+    },
+    {
+      like: head.likeness,
+      ...head,
+      told: (by) =>
+        issue('upside_down', by, 'The painting stands on its head: turn the photograph round and send it again.'),
+    },
+    {
+      like: part.like,
+      seen: small,
+      map: filledBy(part.box, small),
+      told: (by) =>
+        issue(
+          'cropped',
+          by,
+          'Only a part of the picture seems to be painted: photograph all of the painting, or frame the picture as it was painted.',
+          part.box,
+        ),
+    },
+  ];
+}
+
 /**
- * Why a painting can't be of its reference, or of all of it; null where it is. `own` is how alike the two were found to be as
- * they lie. The reference is roughly seen, the painting L* of its proportion.
+ * Why a painting (L* of its reference's proportion) can't be of its reference, or of all of it; null where it is. Light and
+ * dark say which way it was painted, and outlines whether it is that picture at all: a dark thing that was painted light is a
+ * mistake in the right picture.
  */
-export function misfitOf(of: Plane, painting: Plane, own: number): CaptureIssue | null {
+export function misfitOf(
+  reference: SizedReference,
+  painting: Plane,
+  { map, likeness: own }: AlignedWhole,
+): CaptureIssue | null {
   if (own >= ASKS) return null;
-  const seen = roughContrast(painting);
-  const plainly = own + GATE.mirrored.limit;
-  const mirrored = roughMap(turned(of, 'mirrored'), seen).likeness;
-  const head = roughMap(turned(of, 'upside_down'), seen).likeness;
-  const part = bestPart(of, seen);
-  const best = Math.max(mirrored, head, part.like);
-  if (best > plainly && best > GATE.not_the_reference.limit) {
-    if (best === mirrored)
-      return issue(
-        'mirrored',
-        mirrored - own,
-        'The painting is the other way round than its picture: turn mirroring off in the camera, or choose the picture it was painted from.',
-      );
-    if (best === head)
-      return issue(
-        'upside_down',
-        head - own,
-        'The painting stands on its head: turn the photograph round and send it again.',
-      );
-    return issue(
-      'cropped',
-      part.like - own,
-      'Only a part of the picture seems to be painted: photograph all of the painting, or frame the picture as it was painted.',
-      part.box,
-    );
-  }
-  return own < GATE.not_the_reference.limit
+  const outlines = outlinesOf(painting);
+  const alike = (seen: Plane, under: Affine) => outlinesAlike(outlinesOf(seen), outlines, under);
+  const likeliest = otherwise(reference, roughContrast(painting)).reduce((a, b) => (b.like > a.like ? b : a));
+  const by = likeliest.like - own;
+  if (by > GATE.mirrored.limit && alike(likeliest.seen, likeliest.map) > OUTLINED) return likeliest.told(by);
+  const asItLies = Math.max(alike(reference.small, map), alike(reference.small, AS_IT_IS));
+  return asItLies < GATE.not_the_reference.limit
     ? issue(
         'not_the_reference',
-        own,
+        asItLies,
         'This painting looks like another picture than the one it is measured against: choose the picture that it was painted from.',
       )
     : null;

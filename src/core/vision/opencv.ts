@@ -8,6 +8,7 @@ export interface CvHandle {
 export interface CvMat extends CvHandle {
   readonly data: Uint8Array;
   readonly data32S: Int32Array;
+  readonly data16S: Int16Array;
   readonly data32F: Float32Array;
 }
 export interface CvMatVector extends CvHandle {
@@ -27,7 +28,7 @@ export interface CvMarkerDetector extends CvHandle {
 
 export interface OpenCv {
   readonly CV_8UC1: number;
-  readonly CV_32FC1: number;
+  readonly CV_16SC1: number;
   readonly MORPH_RECT: number;
   readonly MORPH_CLOSE: number;
   readonly MORPH_OPEN: number;

@@ -75,7 +75,7 @@ export function lightnessToPng({ data, width, height }: Raster<'lightness', 1>):
   const codes = new Uint16Array(data.length);
   for (let i = 0; i < data.length; i++) {
     const lightness = data[i] as number;
-    codes[i] = lightness > 0 ? Math.min(CODES, STEP * Math.trunc((lightness * CODES) / (100 * STEP) + 0.5)) : 0;
+    codes[i] = lightness > 0 ? Math.min(CODES, STEP * ((lightness * (CODES / (100 * STEP)) + 0.5) | 0)) : 0;
   }
   return sharp(codes, { raw: { width, height, channels: 1 } })
     .toColourspace('grey16')
