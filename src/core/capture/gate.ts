@@ -35,7 +35,7 @@ export const GATE = {
   // Readings keep their promise down to less; below this too much of what lies beside them is missed (see docs).
   low_resolution: { limit: 2, unit: 'pixels a millimetre', refuses: true },
   unpainted: { limit: 6, unit: 'L* between its light and its dark', refuses: true },
-  not_the_reference: { limit: 0.29, unit: 'likeness of its outlines to those of its picture', refuses: true },
+  not_the_reference: { limit: 0.275, unit: 'likeness of its outlines to those of its picture', refuses: true },
   mirrored: { limit: 0.15, unit: 'how much more alike it is in a mirror', refuses: true },
   upside_down: { limit: 0.15, unit: 'how much more alike it is on its head', refuses: true },
   cropped: { limit: 0.15, unit: 'how much more alike it is to a part of the picture', refuses: true },
