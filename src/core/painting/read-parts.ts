@@ -39,7 +39,7 @@ export function laidOn(
   beyond: 'nothing' | 'edge' = 'nothing',
 ): Plane {
   const data = new Float32Array(width * height);
-  const { width: right, height: bottom, data: from } = painting;
+  const { width: right, height: bottom } = painting;
   // From one place to the next along a row the painting's place moves on by so much.
   const [stepX, stepY] = [(a * right) / width, (c * right) / width];
   const first = (0.5 - width / 2) / width;
@@ -48,18 +48,6 @@ export function laidOn(
     let u = (a * first + b * y + tx + 0.5) * right;
     let v = (c * first + d * y + ty) * right + bottom / 2;
     for (let column = 0; column < width; column++, i++, u += stepX, v += stepY) {
-      // Well inside, which is nearly everywhere, nothing has to be cut off.
-      if (u > 0.5 && v > 0.5 && u < right - 1 && v < bottom - 1) {
-        const x0 = (u - 0.5) | 0;
-        const y0 = (v - 0.5) | 0;
-        const p = u - 0.5 - x0;
-        const q = v - 0.5 - y0;
-        const k = y0 * right + x0;
-        const top = (from[k] as number) + p * ((from[k + 1] as number) - (from[k] as number));
-        const low = (from[k + right] as number) + p * ((from[k + right + 1] as number) - (from[k + right] as number));
-        data[i] = top + q * (low - top);
-        continue;
-      }
       const outside = u < 0 || v < 0 || u > right || v > bottom;
       data[i] = outside && beyond === 'nothing' ? NaN : between(painting, u, v);
     }

@@ -9,8 +9,8 @@ export interface Plane {
 export function between({ data, width, height }: Plane, x: number, y: number): number {
   const u = x < 0.5 ? 0 : x > width - 0.5 ? width - 1 : x - 0.5;
   const v = y < 0.5 ? 0 : y > height - 0.5 ? height - 1 : y - 0.5;
-  const c = Math.min(width - 2, Math.floor(u));
-  const r = Math.min(height - 2, Math.floor(v));
+  const c = u < width - 2 ? u | 0 : width - 2;
+  const r = v < height - 2 ? v | 0 : height - 2;
   const a = u - c;
   const b = v - r;
   const i = r * width + c;
