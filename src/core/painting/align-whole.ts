@@ -3,6 +3,7 @@ import { median } from '../fitting/quantile';
 import { between, type Plane, shrunk } from '../raster/between';
 import { type Affine, AS_IT_IS } from './affine';
 import { align, type Places, sloped } from './align';
+import { correlation } from './correlation';
 import { localContrast } from './local-contrast';
 
 /** Places across at which it is looked for. */
@@ -75,27 +76,9 @@ function trusted({ x, y, value }: Places, painting: Plane, map: Affine): Float64
 /** Squares that are off by no more than this share of their contrast are as good as any. */
 const LEAST_OFF = 0.03;
 
-/** Correlation of the reference's local contrast with the painting's under a map; only places that lie on the painting count. */
-export function likeness(reference: Plane, painting: Plane, [a, b, tx, c, d, ty]: Affine): number {
-  let [rp, rr, pp] = [0, 0, 0];
-  const { width, height, data } = reference;
-  const [across, down] = [painting.width, painting.height];
-  // No pair of numbers is made for any place: this is asked thousands of times.
-  for (let row = 0, i = 0; row < height; row++)
-    for (let column = 0; column < width; column++, i++) {
-      const x = (column + 0.5 - width / 2) / width;
-      const y = (row + 0.5 - height / 2) / width;
-      const u = (a * x + b * y + tx + 0.5) * across;
-      const v = (c * x + d * y + ty) * across + down / 2;
-      if (u < 0 || v < 0 || u > across || v > down) continue;
-      const r = data[i] as number;
-      const p = between(painting, u, v);
-      rp += r * p;
-      rr += r * r;
-      pp += p * p;
-    }
-  return rp / Math.sqrt(Math.max(1e-12, rr * pp));
-}
+/** How alike local contrasts are under a map. */
+export const likeness = (reference: Plane, painting: Plane, map: Affine): number =>
+  correlation([[reference, painting]], map);
 
 export interface AlignedWhole {
   readonly map: Affine;

@@ -3,9 +3,10 @@
  * dark still has the same ones. Ways across an outline are compared by twice their angle, under which both of its sides are the
  * same (J. Bigün and G. H. Granlund, "Optimal orientation detection of linear symmetry", ICCV 1987).
  */
-import { between, type Plane, shrunk } from '../raster/between';
+import { type Plane, shrunk } from '../raster/between';
 import { gaussianBlur } from '../raster/blur';
 import type { Affine } from './affine';
+import { correlation } from './correlation';
 
 /** Places across at which outlines are looked at, and the blur that large brushes need, places. */
 const ACROSS = 64;
@@ -45,33 +46,14 @@ export function outlinesOf(plane: Plane): Outlines {
   return { cosine: { width, height, data: cosine }, sine: { width, height, data: sine } };
 }
 
-/** Their correlation under one map; only places that lie on the painting count. */
-function alikeUnder(reference: Outlines, painting: Outlines, [a, b, tx, c, d, ty]: Affine): number {
-  const { width, height } = reference.cosine;
-  const [across, down] = [painting.cosine.width, painting.cosine.height];
-  let [both, own, other] = [0, 0, 0];
-  for (let row = 0, i = 0; row < height; row++)
-    for (let column = 0; column < width; column++, i++) {
-      const x = (column + 0.5 - width / 2) / width;
-      const y = (row + 0.5 - height / 2) / width;
-      const u = (a * x + b * y + tx + 0.5) * across;
-      const v = (c * x + d * y + ty) * across + down / 2;
-      if (u < 0 || v < 0 || u > across || v > down) continue;
-      const rc = reference.cosine.data[i] as number;
-      const rs = reference.sine.data[i] as number;
-      const pc = between(painting.cosine, u, v);
-      const ps = between(painting.sine, u, v);
-      both += rc * pc + rs * ps;
-      own += rc * rc + rs * rs;
-      other += pc * pc + ps * ps;
-    }
-  return both / Math.sqrt(Math.max(1e-12, own * other));
-}
-
 /** How alike the outlines are where they were laid on each other, or near to that: 1 the same, near 0 of two pictures. */
 export function outlinesAlike(reference: Outlines, painting: Outlines, [a, b, tx, c, d, ty]: Affine): number {
   const maps = STRETCHES.flatMap((s) =>
     SHIFTS.flatMap((x) => SHIFTS.map((y): Affine => [s * a, s * b, tx + x / ACROSS, s * c, s * d, ty + y / ACROSS])),
   );
-  return Math.max(...maps.map((map) => alikeUnder(reference, painting, map)));
+  const pairs = [
+    [reference.cosine, painting.cosine],
+    [reference.sine, painting.sine],
+  ] as const;
+  return Math.max(...maps.map((map) => correlation(pairs, map)));
 }
