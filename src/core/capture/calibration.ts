@@ -7,7 +7,7 @@ import { type CardInPhoto, position } from './card-in-photo';
 import type { CardProfile } from './card-profile';
 import type { Plane } from './plane';
 import type { SheetSamples } from './sample';
-import { logLight, type ToneCurve } from './tone-curve';
+import { exposureOfCode, logLight, type ToneCurve } from './tone-curve';
 
 /** One blank place of paper as the photograph shows it. */
 export interface WhitePlace {
@@ -64,7 +64,7 @@ function reflectRow(
   { codes, columns, stepXMm, stepYMm, xMm, yMm }: SheetSamples,
   row: number,
   channel: number,
-  { table, stray }: ToneCurve,
+  curve: ToneCurve,
   dimAt: (xMm: number, yMm: number) => number,
   out: Float32Array,
 ): void {
@@ -79,12 +79,7 @@ function reflectRow(
     const last = Math.min(end, from + stride);
     for (let place = from; place < last; place++) {
       const i = 3 * place + channel;
-      // As `exposureOfCode` has it: half a million places are too many to ask it for each.
-      const code = Math.min(254.999, Math.max(0, codes[i] as number));
-      const whole = code | 0;
-      const low = table[whole] as number;
-      const exposure = low + ((table[whole + 1] as number) - low) * (code - whole);
-      out[i] = (exposure - stray) * (dim + (place - from) * by);
+      out[i] = (exposureOfCode(curve, codes[i] as number) - curve.stray) * (dim + (place - from) * by);
     }
   }
 }

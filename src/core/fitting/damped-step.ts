@@ -13,13 +13,17 @@ const DAMPING = { times: 6, least: 1e-9 } as const;
 /** A fit that gets better by less than this share of its cost is done. */
 const DONE = 1e-4;
 
+/** Parameters, what they cost, and how much the next step from them is damped. */
 export interface FitSoFar {
   readonly parameters: Float64Array;
   readonly cost: number;
   readonly damping: number;
 }
 
-/** The next one, and whether another step could help; null where none lies better. `costOf` is asked of each that is tried, the one that is taken last. */
+/**
+ * The next fit of n parameters, and whether it is as good as done; null where none costs less. `normal` is n by n, `downhill` n by
+ * 1, both at the fit so far. `costOf` is asked of each that is tried, and last of the one that is taken.
+ */
 export function dampedStep(
   { parameters, cost, damping }: FitSoFar,
   { normal, downhill }: { readonly normal: Matrix; readonly downhill: Matrix },

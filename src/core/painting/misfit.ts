@@ -170,11 +170,12 @@ export function misfitOf(
 ): CaptureIssue | null {
   if (own >= ASKS) return null;
   const outlines = outlinesOf(painting);
-  const alike = (seen: Plane, under: Affine) => outlinesAlike(outlinesOf(seen), outlines, under);
   const likeliest = otherwise(reference, roughContrast(painting)).reduce((a, b) => (b.like > a.like ? b : a));
   const by = likeliest.like - own;
-  if (by > GATE.mirrored.limit && alike(likeliest.seen, likeliest.map) > OUTLINED) return likeliest.told(by);
-  const asItLies = Math.max(alike(reference.small, map), alike(reference.small, AS_IT_IS));
+  if (by > GATE.mirrored.limit && outlinesAlike(outlinesOf(likeliest.seen), outlines, likeliest.map) > OUTLINED)
+    return likeliest.told(by);
+  const meant = outlinesOf(reference.small);
+  const asItLies = Math.max(outlinesAlike(meant, outlines, map), outlinesAlike(meant, outlines, AS_IT_IS));
   return asItLies < GATE.not_the_reference.limit
     ? issue(
         'not_the_reference',

@@ -50,11 +50,11 @@ export function onCurve(curve: ValueCurve, target: number): number {
 /** Planes of many places: each value is looked up by where it lies between two points that are equally far apart. */
 export function curved(curve: ValueCurve, data: Float32Array): Float32Array {
   const low = curve[0]?.target ?? 0;
-  const often = Math.max(1, curve.length - 1) / ((curve.at(-1)?.target ?? 1) - low);
+  const pointsEach = Math.max(1, curve.length - 1) / ((curve.at(-1)?.target ?? 1) - low);
   const painted = Float64Array.from(curve, (p) => p.painted);
   const out = new Float32Array(data.length);
   for (let i = 0; i < data.length; i++) {
-    const along = ((data[i] as number) - low) * often;
+    const along = ((data[i] as number) - low) * pointsEach;
     const k = along > 0 ? Math.min(painted.length - 2, along | 0) : 0;
     const from = painted[k] as number;
     out[i] = from + (along - k) * ((painted[k + 1] as number) - from);
