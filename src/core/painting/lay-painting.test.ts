@@ -28,7 +28,7 @@ const painted = plane((x, y) => (isOpen(x, y) ? 90 : still(x, y)));
 const regionsFor = (reference: PaintingReference) => {
   const laid = layPainting(reference, painted, 'painting');
   if ('misfit' in laid) throw new Error(laid.misfit.say);
-  return regionsOf(laid.parts, laid.curve, 5, reference.numbers);
+  return regionsOf(laid.parts, laid.left, 5, reference.numbers);
 };
 
 test('bare ground is a fault where it should be painted, and none where it may stand', async () => {

@@ -12,7 +12,7 @@ import { localContrast } from './local-contrast';
 import { misfitOf } from './misfit';
 import { laidWith, type ReadParts, readParts } from './read-parts';
 import { BLUR, GRID, type PaintingReference, shrunkTo } from './reference';
-import { curved, type ValueCurve, valueCurve } from './value-curve';
+import { curved, leftBeside, type LeftBeside, type Takes, type ValueCurve, valueCurve } from './value-curve';
 
 /** What stands further from its place than this, widths, is read where it stands. */
 const ASTRAY = 0.006;
@@ -30,6 +30,8 @@ export interface LaidPainting {
   readonly astray: readonly FoundFeature[];
   readonly parts: ReadParts;
   readonly curve: ValueCurve;
+  /** What the curve leaves of a part. */
+  readonly left: LeftBeside;
   /** What was painted, on the reference's coarse places (NaN past its edge) and on its fine ones. */
   readonly coarse: Plane;
   readonly fine: Plane;
@@ -71,7 +73,7 @@ function laidFinely(
 export function layPainting(
   reference: PaintingReference,
   painting: Plane,
-  takes: Parameters<typeof valueCurve>[1],
+  takes: Takes,
 ): LaidPainting | { readonly misfit: CaptureIssue } {
   const aligned = alignWhole(reference.sizes, painting);
   const { map } = aligned;
@@ -100,6 +102,7 @@ export function layPainting(
   const lies = laid(twice);
   const parts = readParts(coarse, lies, reference.shapes ? reference.numbers : undefined);
   const curve = valueCurve(parts.parts, takes);
+  const left = leftBeside(curve, takes);
   const wanted = { ...reference.fine, data: curved(curve, reference.fine.data) };
   const laidAll = (plane: Plane) => laidFinely(reference, plane, map, astray);
   const fine = laidAll(painting);
@@ -110,7 +113,7 @@ export function layPainting(
   };
   const coarsely = (plane: Plane) => laid(shrunkTo(plane, 2 * GRID, target));
   return {
-    ...{ map, features, astray, parts, curve, wanted, objects, coarsely },
+    ...{ map, features, astray, parts, curve, left, wanted, objects, coarsely },
     coarse: lies,
     fine: filledFrom(fine, wanted),
     finely: (plane) => filledFrom(laidAll(plane), wanted),

@@ -186,7 +186,8 @@ export async function measurePainting(
   tools.onStage?.('comparing');
   const laid = layPainting(reference, painting, read.relative ? 'camera' : 'painting');
   if ('misfit' in laid) return { result: nothingRead(opened, step, [laid.misfit]), plane: null, laid: null };
-  const { map, curve, features } = laid;
+  const { map, curve, left, features } = laid;
+  const wholly = (target: number) => onCurve(curve, target);
   let grains: Plane | null = null;
   const grainy = () => (grains ??= laid.finely(alike(read.grainy())));
   const edges = edgesIn(reference, grainy, read.blur);
@@ -200,7 +201,7 @@ export async function measurePainting(
       ? channelsOf(read.colours, (plane) => laid.coarsely(alike(plane)))
       : null;
   const colours = request.coloured ? seen : null;
-  const shapes = readShapes(reference.named, reference.coarse, laid.coarse, (t) => onCurve(curve, t), edgeMm);
+  const shapes = readShapes(reference.named, reference.coarse, laid.coarse, { onCurve: wholly, left }, edgeMm);
   const { width, height } = reference.target;
   const shown = laidOn(painting, map, width, height, 'edge');
   return {
@@ -228,7 +229,7 @@ export async function measurePainting(
       shapes: colouredShapes(shapes, reference, colours),
       contrasts: contrastsOf(
         formPlaneOf(reference, laid),
-        (t) => onCurve(curve, t),
+        wholly,
         colours && reference.colours && { wanted: reference.colours, painted: colours },
       ),
       colour: colours && reference.colours && colourPass(reference.colours, colours, reference),

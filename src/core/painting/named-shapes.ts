@@ -7,6 +7,7 @@ import { shapeGradient } from './gradients';
 import type { MaterialSeen } from '../tones/mass';
 import type { FormPart } from './form-parts';
 import type { PaintingResult } from './result';
+import type { LeftBeside } from './value-curve';
 
 /** A shape that has a name, and what is asked of it. */
 export interface NamedShape {
@@ -65,7 +66,7 @@ export function readShapes(
   shapes: readonly { readonly name: string; readonly part: FormPart | null; readonly places: Int32Array }[],
   target: Plane,
   painted: Plane,
-  onCurve: (target: number) => number,
+  { onCurve, left }: { readonly onCurve: (target: number) => number; readonly left: LeftBeside },
   edgeMm: (number: number) => number | null,
 ): PaintingResult['shapes'] {
   return shapes.flatMap(({ name, part, places }, k): PaintingResult['shapes'] => {
@@ -86,7 +87,9 @@ export function readShapes(
     if (n === 0) return [{ ...own, ...unread, target: meanOver(target, places) }];
     const [t, l] = [wanted / n, became / n];
     const gradient = shapeGradient(inside, target, painted, onCurve);
-    return [{ ...own, lightness: l, target: t, deltaLightness: l - t, residual: l - onCurve(t), gradient }];
+    return [
+      { ...own, lightness: l, target: t, deltaLightness: l - t, residual: left({ target: t, painted: l }), gradient },
+    ];
   });
 }
 

@@ -67,7 +67,13 @@ async function told(off: Partial<Record<Name, number>>) {
   const laid = layPainting(reference, painted, 'painting');
   if ('misfit' in laid) throw new Error(laid.misfit.say);
   const curve = (t: number) => onCurve(laid.curve, t);
-  const shapes = readShapes(reference.named, reference.coarse, laid.coarse, curve, () => null);
+  const shapes = readShapes(
+    reference.named,
+    reference.coarse,
+    laid.coarse,
+    { onCurve: curve, left: laid.left },
+    () => null,
+  );
   return partsOff(reference, laid, shapes, { step: STEP, toleranceSteps: 0.5 });
 }
 

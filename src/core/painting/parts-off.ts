@@ -38,13 +38,13 @@ const shareOf = (places: Int32Array, marked: Uint8Array): number =>
 /** Parts that are off, but for those that only lie along what stands elsewhere. */
 function partsIn(
   { coarse, shapes, numbers }: PaintingReference,
-  { astray, map, parts, curve }: LaidPainting,
+  { astray, map, parts, left }: LaidPainting,
   tolerance: number,
 ): Told[] {
   const plainly = astray.filter(({ told }) => Math.hypot(told.dx, told.dy) > PLAINLY_ASTRAY);
   const rims = rimsOf(plainly, map, coarse);
   const placesOfParts = placesOfNumbers(parts.cut.partOf, 0, parts.cut.count);
-  return regionsOf(parts, curve, tolerance, numbers).flatMap(({ parts: own, ...region }) => {
+  return regionsOf(parts, left, tolerance, numbers).flatMap(({ parts: own, ...region }) => {
     const places = placesOf(placesOfParts, own);
     const around = boxOfPlaces(places, coarse.width);
     if (!around || shareOf(places, rims) >= MOSTLY) return [];

@@ -1,7 +1,7 @@
 /** Parts of a painting that are too light or too dark for what the whole of it is: neighbours that are off alike are told as one. */
 import { forEachTouching } from '../raster/touching';
-import { onCurve, type ValueCurve } from './value-curve';
 import type { ReadPart, ReadParts } from './read-parts';
+import type { LeftBeside } from './value-curve';
 
 export interface Region {
   /** Parts of the cut that it is of. */
@@ -50,12 +50,12 @@ function alike(off: readonly Off[], touching: Touching, shapeOf: ReadonlyMap<num
  */
 export function regionsOf(
   { cut, parts }: ReadParts,
-  curve: ValueCurve,
+  left: LeftBeside,
   tolerance: number,
   numbers: Uint8Array,
 ): Region[] {
   const off = parts
-    .map((p): Off => ({ ...p, delta: p.painted - p.target, residual: p.painted - onCurve(curve, p.target) }))
+    .map((p): Off => ({ ...p, delta: p.painted - p.target, residual: left(p) }))
     .filter((p) => Math.abs(p.residual) > tolerance);
   const touching = neighbours(cut);
   const shapeOf = new Map<number, number>();

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { onCurve, type PaintedPart, valueCurve } from './value-curve';
+import { leftBeside, onCurve, type PaintedPart, valueCurve } from './value-curve';
 
 const targets = Array.from({ length: 20 }, (_, k) => 22 + 3.8 * k);
 const painted = (of: (target: number) => number): PaintedPart[] =>
@@ -45,6 +45,19 @@ test('a curve never falls, and beyond its ends it goes on as it came', () => {
       expect(onCurve(curve, first.target - 10)).toBeCloseTo(first.painted - 10 * slope, 6);
     }),
   );
+});
+
+test('a camera that halves all contrasts takes nothing off a fault; halved by a painter it is as large as it looks', () => {
+  const [by, off] = [12, 10];
+  const halved = (target: number) => 35 + 0.5 * target;
+  const parts = painted((t) => halved(t + (t === targets[off] ? by : 0)));
+  for (const [takes, left] of [
+    ['camera', by],
+    ['painting', 0.5 * by],
+  ] as const) {
+    const beside = parts.map(leftBeside(valueCurve(parts, takes), takes));
+    beside.forEach((own, k) => expect(own).toBeCloseTo(k === off ? left : 0, 0));
+  }
 });
 
 test('nothing painted has no curve', () => {

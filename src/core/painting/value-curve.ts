@@ -29,6 +29,8 @@ const STARTS = [-12, -6, 0, 6, 12] as const;
 const BENDS = { painting: 5, camera: 3.5 } as const;
 const TILTS = 25;
 const SHIFTS = 10;
+/** Whose curve it is. */
+export type Takes = keyof typeof BENDS;
 /** Large parts say more, but less more than they are larger. */
 const POWER = 0.7;
 /** Parts of a picture say about as much of its curve as so many that know nothing of each other. */
@@ -45,6 +47,19 @@ export function onCurve(curve: ValueCurve, target: number): number {
   const [from, to] = [curve[k - 1], curve[k]];
   if (!from || !to) return target;
   return from.painted + ((target - from.target) / (to.target - from.target)) * (to.painted - from.painted);
+}
+
+/** What a curve leaves of a part, L*: positive where it is too light. */
+export type LeftBeside = (part: Pick<PaintedPart, 'target' | 'painted'>) => number;
+
+/**
+ * What a curve leaves of parts. Where a camera's own curve is in it, values of the photograph are none of the paint: a part is
+ * told there by what should be as light as it is, in the values of the reference.
+ */
+export function leftBeside(curve: ValueCurve, takes: Takes): LeftBeside {
+  if (takes === 'painting') return ({ target, painted }) => painted - onCurve(curve, target);
+  const back = curve.map(({ target, painted }) => ({ target: painted, painted: target }));
+  return ({ target, painted }) => onCurve(back, painted) - target;
 }
 
 /** Planes of many places: each value is looked up by where it lies between two points that are equally far apart. */
@@ -130,7 +145,7 @@ function stepped(off: readonly number[], letsGo: number, said: readonly Said[], 
  * is part of it. Several curves may explain much of a painting, so it is sought from many starts. Throws RangeError without
  * any part.
  */
-export function valueCurve(parts: readonly PaintedPart[], takes: keyof typeof BENDS = 'painting'): ValueCurve {
+export function valueCurve(parts: readonly PaintedPart[], takes: Takes = 'painting'): ValueCurve {
   if (parts.length === 0) throw new RangeError('A curve needs a part that was painted.');
   const targets = parts.map((p) => p.target);
   const [low, high] = [Math.min(...targets), Math.max(Math.max(...targets), Math.min(...targets) + 1)];
