@@ -38,10 +38,13 @@ const LEFT = { missing: 0.3, less: 0.72, more: 1.4 } as const;
  */
 const GONE = 0.27;
 const WIDE = { more: 1.4, wider: 1.4 } as const;
-/** What is less of a line is thinner, and not only weaker, where it is so much less in all than where it is strongest. */
-const THINNER = 0.86;
-/** A thin one has less than this share left, a weak one less than that: brushes lose a little of every line. */
-const LESS = { thin: 0.66, weak: 0.52 } as const;
+/** What is less of a line is thinner, and not only weaker, where it is so much less in all than where it is strongest, and still plain there. */
+const THINNER = { share: 0.9, plain: 0.44 } as const;
+/**
+ * A thin one has less than this share left in all, a weak one less than that, in all and where it is strongest together: brushes
+ * lose a little of every line.
+ */
+const LESS = { thin: 0.66, weak: 0.56 } as const;
 /** Of a line that only the painting has the reference shows, across it, no more than this share. */
 const UNKNOWN = 0.4;
 /**
@@ -124,8 +127,8 @@ function fate(roughly: Amount, wanted: LineSection | null, painted: LineSection 
   const [mass, peak] = [painted.mass / wanted.mass, painted.peak / wanted.peak];
   if (roughly === 'more') return mass > WIDE.more && mass > WIDE.wider * peak ? 'wide' : null;
   if (roughly === 'missing' && peak < GONE) return 'missing';
-  const kind = mass < THINNER * peak ? 'thin' : 'weak';
-  return mass < LESS[kind] ? kind : null;
+  if (peak >= THINNER.plain && mass < THINNER.share * peak) return mass < LESS.thin ? 'thin' : null;
+  return (mass + peak) / 2 < LESS.weak ? 'weak' : null;
 }
 
 /** What was wanted and what was painted on the same places, with all its grain. */
