@@ -5,6 +5,8 @@ import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { squaredDistances } from '../raster/distance';
 import type { SlopedPlane } from './align';
 import { type Affine, after, undone } from './affine';
+import { composedFit } from './composed-fit';
+import type { Composition } from './composition';
 import { type Displaced, displacementOf, displacementOfPart } from './feature';
 import { maskOf, placesOfNumbers } from '../raster/zone';
 import type { PaintingResult } from './result';
@@ -44,6 +46,8 @@ interface Ground {
   /** L* of both, as fine as outlines need and as soft as each other. */
   readonly values: { readonly reference: Plane; readonly painting: Plane };
   readonly whole: Affine;
+  /** The two side by side as the whole lies, worked out when it is asked for: most things stand where they should. */
+  readonly composition: () => Composition;
 }
 
 /** What is as good as this where it should be is looked for nowhere else. */
@@ -57,12 +61,16 @@ const SELDOM = { size: 0.1, slant: 5 } as const;
 /** Its own place, or a likelier one, is left for another one that is better by this. */
 const BETTER = 0.02;
 
+/** What stands further off than this, widths, or is bent by as much as is seldom, is looked at once more by all of its values. */
+const ELSEWHERE = 0.006;
+
 /** How seldom people widen or slant a thing so far: 1 at what is seldom. */
 const bentBy = ({ width, height, slant }: Displaced['displacement']): number =>
   ((width - 1) / SELDOM.size) ** 2 + ((height - 1) / SELDOM.size) ** 2 + (slant / SELDOM.slant) ** 2;
 
-/** Where a feature stands: found by all of its places, and then exactly by its outline. */
-function standing(places: Int32Array, { reference, painting, values, whole }: Ground, least = 0): Displaced | null {
+/** Where a feature stands: found by all of its places, then by its outline; and, where that is elsewhere, by its values. */
+function standing(places: Int32Array, ground: Ground, least = 0): Displaced | null {
+  const { reference, painting, values, whole } = ground;
   const found = displacementOf(reference, painting, whole, places, least);
   if (!found) return null;
   const outline = outlinePlaces(places, reference);
@@ -75,7 +83,11 @@ function standing(places: Int32Array, { reference, painting, values, whole }: Gr
     return { map, displacement, score: held + COUNTS.likeness * Math.max(0, found.likenessUnder(map)) - off };
   });
   const { map, displacement } = fits.reduce((best, own) => (own.score > best.score + BETTER ? own : best));
-  return { ...found, map, displacement };
+  if (Math.hypot(displacement.dx, displacement.dy) < ELSEWHERE && bentBy(displacement) < 1)
+    return { ...found, map, displacement };
+  const beside = fits.map((fit) => after(undone(whole), fit.map));
+  const exact = after(whole, composedFit(ground.composition(), places, beside));
+  return { ...found, map: exact, displacement: displacementOfPart(exact, whole, places, reference) };
 }
 
 function found(

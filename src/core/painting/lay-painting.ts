@@ -7,10 +7,11 @@ import { maskOf } from '../raster/zone';
 import type { Affine } from './affine';
 import { sloped } from './align';
 import { alignWhole } from './align-whole';
+import { type Composition, compositionOf } from './composition';
 import { type FoundFeature, namedFeatures, unnamedFeatures } from './features';
 import { localContrast } from './local-contrast';
 import { misfitOf } from './misfit';
-import { laidWith, type ReadParts, readParts } from './read-parts';
+import { laidOn, laidWith, type ReadParts, readParts } from './read-parts';
 import { BLUR, GRID, type PaintingReference, shrunkTo } from './reference';
 import { curved, leftBeside, type LeftBeside, type Takes, type ValueCurve, valueCurve } from './value-curve';
 
@@ -81,11 +82,14 @@ export function layPainting(
   if (misfit) return { misfit };
   const { coarse, target, open } = reference;
   const twice = shrunkTo(painting, 2 * GRID, target);
+  let composed: Composition | null = null;
   const ground = {
     reference: reference.contrast,
     painting: sloped(localContrast(shrunkTo(twice, GRID, target), BLUR)),
     values: { reference: reference.lines, painting },
     whole: map,
+    composition: () =>
+      (composed ??= compositionOf(coarse, reference.numbers, laidOn(twice, map, coarse.width, coarse.height))),
   };
   const features = reference.shapes
     ? namedFeatures(reference.named, ground)
