@@ -40,7 +40,7 @@ export function dampedStep(
         parameters: next,
         cost: nextCost,
         damping: Math.max(DAMPING.least, own / DAMPING.times),
-        done: (cost - nextCost) / Math.max(cost, 1e-30) < DONE,
+        done: (cost - nextCost) / Math.max(Math.abs(cost), 1e-30) < DONE,
       };
   }
   return null;

@@ -61,14 +61,17 @@ const SELDOM = { size: 0.1, slant: 5 } as const;
 /** Its own place, or a likelier one, is left for another one that is better by this. */
 const BETTER = 0.02;
 
-/** What stands further off than this, widths, or is bent by as much as is seldom, is looked at once more by all of its values. */
+/** What stands further from its place than this, widths, stands elsewhere, and is read there. */
 const ELSEWHERE = 0.006;
+
+export const standsElsewhere = ({ dx, dy }: Pick<Displaced['displacement'], 'dx' | 'dy'>): boolean =>
+  Math.hypot(dx, dy) > ELSEWHERE;
 
 /** How seldom people widen or slant a thing so far: 1 at what is seldom. */
 const bentBy = ({ width, height, slant }: Displaced['displacement']): number =>
   ((width - 1) / SELDOM.size) ** 2 + ((height - 1) / SELDOM.size) ** 2 + (slant / SELDOM.slant) ** 2;
 
-/** Where a feature stands: found by all of its places, then by its outline; and, where that is elsewhere, by its values. */
+/** Where a feature stands: found by all of its places, then by its outline; and, where that is elsewhere or seldom so bent, by its values. */
 function standing(places: Int32Array, ground: Ground, least = 0): Displaced | null {
   const { reference, painting, values, whole } = ground;
   const found = displacementOf(reference, painting, whole, places, least);
@@ -83,8 +86,7 @@ function standing(places: Int32Array, ground: Ground, least = 0): Displaced | nu
     return { map, displacement, score: held + COUNTS.likeness * Math.max(0, found.likenessUnder(map)) - off };
   });
   const { map, displacement } = fits.reduce((best, own) => (own.score > best.score + BETTER ? own : best));
-  if (Math.hypot(displacement.dx, displacement.dy) < ELSEWHERE && bentBy(displacement) < 1)
-    return { ...found, map, displacement };
+  if (!standsElsewhere(displacement) && bentBy(displacement) < 1) return { ...found, map, displacement };
   const beside = fits.map((fit) => after(undone(whole), fit.map));
   const exact = after(whole, composedFit(ground.composition(), places, beside));
   return { ...found, map: exact, displacement: displacementOfPart(exact, whole, places, reference) };

@@ -8,15 +8,12 @@ import type { Affine } from './affine';
 import { sloped } from './align';
 import { alignWhole } from './align-whole';
 import { type Composition, compositionOf } from './composition';
-import { type FoundFeature, namedFeatures, unnamedFeatures } from './features';
+import { type FoundFeature, namedFeatures, standsElsewhere, unnamedFeatures } from './features';
 import { localContrast } from './local-contrast';
 import { misfitOf } from './misfit';
 import { laidOn, laidWith, type ReadParts, readParts } from './read-parts';
 import { BLUR, GRID, type PaintingReference, shrunkTo } from './reference';
 import { curved, leftBeside, type LeftBeside, type Takes, type ValueCurve, valueCurve } from './value-curve';
-
-/** What stands further from its place than this, widths, is read where it stands. */
-const ASTRAY = 0.006;
 
 export interface LaidObjects {
   /** L*, as it should be on the places where `unseen` is 1: nothing was painted there, or nothing is judged. */
@@ -94,7 +91,7 @@ export function layPainting(
   const features = reference.shapes
     ? namedFeatures(reference.named, ground)
     : unnamedFeatures(reference.candidates, ground);
-  const astray = features.filter(({ told }) => Math.hypot(told.dx, told.dy) > ASTRAY);
+  const astray = features.filter(({ told }) => standsElsewhere(told));
   const masked = astray.map(({ map: own, places }) => ({ map: own, mask: maskOf(places, coarse.data.length) }));
   const laid = (plane: Plane) => {
     const own = laidWith(plane, map, masked, coarse.width, coarse.height);
