@@ -4,7 +4,7 @@ import { labToLinearRgb, linearRgbToLab } from '@/core/colour/lab';
 import { srgbToLinear, type Triple } from '@/core/colour/srgb';
 import { pictureStep } from '@/core/exercise/key';
 import { measurePainting } from '@/core/painting/measure-painting';
-import type { ShapePlane } from '@/core/painting/named-shapes';
+import type { ShapePlane } from '@/core/painting/shapes/named-shapes';
 import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
 import { raster } from '@/core/raster/raster';

@@ -1,7 +1,7 @@
 /** A painting whose rules of form are broken in known ways, photographed and measured against the picture that keeps them. */
 import { pictureStep } from '@/core/exercise/key';
 import { measurePainting } from '@/core/painting/measure-painting';
-import type { NamedShape } from '@/core/painting/named-shapes';
+import type { NamedShape } from '@/core/painting/shapes/named-shapes';
 import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
 import { valueMap, valueSpan } from '@/core/reference/value-map';

@@ -1,5 +1,5 @@
 /** Shapes of a rendered scene that are large enough to have a name: what they are called, and where they lie. */
-import type { ShapePlane } from '@/core/painting/named-shapes';
+import type { ShapePlane } from '@/core/painting/shapes/named-shapes';
 import { objectOf } from '@/core/tones/mass';
 import type { Reference } from './references';
 

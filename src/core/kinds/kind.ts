@@ -9,7 +9,7 @@ import type { NumberedScale } from '../exercise/numbering';
 import type { ReadingOrder, WorkOrder } from '../exercise/scale';
 import type { PureAt } from '../exercise/targets';
 import type { ExerciseTerms, NotanSchool } from '../exercise/terms';
-import type { AccentAsked } from '../painting/colour-accents';
+import type { AccentAsked } from '../painting/colour/colour-accents';
 import type { StageAsked } from '../painting/stage';
 import type { Stage } from '../planning/stage';
 import type { SheetDrawing, SheetWords } from '../sheet/drawing';

@@ -8,18 +8,18 @@ import type { Photo } from '../raster/photo';
 import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { onGrid } from '../raster/on-grid';
-import { type AccentAsked, accentsOfColour } from './colour-accents';
-import { channelsOf, type ColourPlanes, labOver } from './colour-planes';
-import { type EdgeStretch, edgeStretches, softnessOf } from './edge-widths';
+import { type AccentAsked, accentsOfColour } from './colour/colour-accents';
+import { channelsOf, type ColourPlanes, labOver } from './colour/colour-planes';
+import { type EdgeStretch, edgeStretches, softnessOf } from './shapes/edge-widths';
 import { type FormShape, formShapes, meanOf } from './form/form-plane';
 import { brokenRules } from './form/rules';
-import type { ShapePlane } from './named-shapes';
+import type { ShapePlane } from './shapes/named-shapes';
 import { nothingRead, readPainting } from './read-painting';
 import { GRID, percentilesOf, shrunkTo } from './reference';
 import { rescueOf } from './rescue';
 import type { PaintingResult } from './result';
 import { type StageAsked, stageResult } from './stage';
-import { lookedAt } from './whole-picture';
+import { lookedAt } from './values/whole-picture';
 
 export interface FromLifeRequest extends Framing, AccentAsked {
   /** Masses on the straightened painting, given its lightness; null where nobody showed any. */

@@ -3,7 +3,7 @@ import { loadOpenCv } from '@/workers/decoding/opencv';
 import type { Plane } from '../raster/between';
 import { layPainting } from './lay-painting';
 import { type PaintingReference, paintingReference } from './reference';
-import { regionsOf } from './regions';
+import { regionsOf } from './values/regions';
 
 const [WIDTH, HEIGHT] = [480, 400];
 

@@ -4,16 +4,16 @@ import type { Plane } from '../raster/between';
 import { filledFrom } from '../raster/filled-from';
 import { onGrid } from '../raster/on-grid';
 import { maskOf } from '../raster/zone';
-import type { Affine } from './affine';
-import { sloped } from './align';
-import { alignWhole } from './align-whole';
-import { type Composition, compositionOf } from './composition';
-import { type FoundFeature, namedFeatures, standsElsewhere, unnamedFeatures } from './features';
-import { localContrast } from './local-contrast';
-import { misfitOf } from './misfit';
-import { laidOn, laidWith, type ReadParts, readParts } from './read-parts';
+import type { Affine } from './registration/affine';
+import { sloped } from './registration/align';
+import { alignWhole } from './registration/align-whole';
+import { type Composition, compositionOf } from './features/composition';
+import { type FoundFeature, namedFeatures, standsElsewhere, unnamedFeatures } from './features/features';
+import { localContrast } from './registration/local-contrast';
+import { misfitOf } from './registration/misfit';
+import { laidOn, laidWith, type ReadParts, readParts } from './values/read-parts';
 import { BLUR, GRID, type PaintingReference, shrunkTo } from './reference';
-import { curved, leftBeside, type LeftBeside, type Takes, type ValueCurve, valueCurve } from './value-curve';
+import { curved, leftBeside, type LeftBeside, type Takes, type ValueCurve, valueCurve } from './values/value-curve';
 
 export interface LaidObjects {
   /** L*, as it should be on the places where `unseen` is 1: nothing was painted there, or nothing is judged. */

@@ -2,10 +2,10 @@
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import type { Plane } from '../raster/between';
 import { layPainting } from './lay-painting';
-import { readShapes } from './named-shapes';
+import { readShapes } from './shapes/named-shapes';
 import { partsOff } from './parts-off';
 import { paintingReference } from './reference';
-import { onCurve } from './value-curve';
+import { onCurve } from './values/value-curve';
 
 const [WIDTH, HEIGHT] = [480, 400];
 const STEP = 9.5;

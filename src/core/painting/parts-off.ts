@@ -5,12 +5,12 @@ import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { outlineOf } from '../raster/outline';
 import { maskOf, placesOfNumbers } from '../raster/zone';
-import { rimsOf } from './features';
+import { rimsOf } from './features/features';
 import type { FormShape } from './form/form-plane';
 import type { LaidPainting } from './lay-painting';
-import { nameOfPlaces } from './named-shapes';
+import { nameOfPlaces } from './shapes/named-shapes';
 import type { PaintingReference } from './reference';
-import { regionsOf } from './regions';
+import { regionsOf } from './values/regions';
 import type { PaintingResult } from './result';
 
 type Told = Omit<PaintingResult['regions'][number], 'id' | 'outline' | 'deltaSteps'> & { readonly places: Int32Array };

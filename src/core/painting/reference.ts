@@ -5,15 +5,15 @@ import { type Plane, shrunk } from '../raster/between';
 import { onGrid } from '../raster/on-grid';
 import type { OpenCv } from '../vision/opencv';
 import type { Raster } from '../raster/raster';
-import { type Lined, softened } from './accents';
-import { type SizedReference, sizedReference } from './align-whole';
-import { channelsOf, type ColourPlanes } from './colour-planes';
+import { type Lined, softened } from './lines/accents';
+import { type SizedReference, sizedReference } from './registration/align-whole';
+import { channelsOf, type ColourPlanes } from './colour/colour-planes';
 import { type FormShape, formShapes } from './form/form-plane';
-import { candidatesOf } from './features';
-import { localContrast } from './local-contrast';
-import type { ShapePlane } from './named-shapes';
-import { type LookedAt, lookedAt } from './whole-picture';
-import { isDarkAllRound } from './without-frame';
+import { candidatesOf } from './features/features';
+import { localContrast } from './registration/local-contrast';
+import type { ShapePlane } from './shapes/named-shapes';
+import { type LookedAt, lookedAt } from './values/whole-picture';
+import { isDarkAllRound } from './registration/without-frame';
 
 export interface SeenReference {
   /** L* as the picture has it, and as paint is to have it. */

@@ -4,8 +4,8 @@ import { quantiles } from '../fitting/quantile';
 import type { Plane } from '../raster/between';
 import { gaussianBlur } from '../raster/blur';
 import { forEachTouching } from '../raster/touching';
-import { alignWhole, sizedReference } from './align-whole';
-import { laidOn, readParts } from './read-parts';
+import { alignWhole, sizedReference } from './registration/align-whole';
+import { laidOn, readParts } from './values/read-parts';
 import { GRID, shrunkTo } from './reference';
 import type { PaintingResult } from './result';
 

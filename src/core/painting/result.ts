@@ -2,11 +2,11 @@
 import { z } from 'zod';
 import { captureSchema } from '../capture/capture-result';
 import { shareBoxSchema } from '../geometry/share-box';
-import { registrationSchema } from './affine';
+import { registrationSchema } from './registration/affine';
 import { FORM_CODES } from './form/codes';
-import { FORM_PARTS } from './form-parts';
+import { FORM_PARTS } from './shapes/form-parts';
 import { stageResultSchema } from './stage';
-import { wholePictureSchema } from './whole-picture';
+import { wholePictureSchema } from './values/whole-picture';
 
 /** What can be the matter with a thin line, and with how far a shape reaches. */
 export const ACCENT_KINDS = ['missing', 'weak', 'extra', 'thin', 'wide'] as const;

@@ -1,5 +1,5 @@
 /** Questions of stages on flat parts whose values are known. */
-import { readParts } from './read-parts';
+import { readParts } from './values/read-parts';
 import { massesApart, swappedParts, unevennessOf } from './stage';
 
 const [WIDTH, HEIGHT] = [120, 90];

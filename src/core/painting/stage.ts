@@ -8,7 +8,7 @@ import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { lightnessHistogram } from '../raster/lightness-histogram';
 import { placesOfNumbers } from '../raster/zone';
 import { otsuThresholds } from '../tones/thresholds';
-import type { ReadParts } from './read-parts';
+import type { ReadParts } from './values/read-parts';
 
 /**
  * Is the stain even? Are two masses apart? Are the greys in order? Did glazing keep the values? What is an old painting like

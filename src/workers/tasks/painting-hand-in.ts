@@ -1,8 +1,8 @@
 /** A painting measured against the values of its prepared reference, and pictures of the two to lay side by side. */
 import { targetIn } from '@/core/capture/target';
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
-import type { AccentAsked } from '@/core/painting/colour-accents';
-import { fewGreys } from '@/core/painting/few-greys';
+import type { AccentAsked } from '@/core/painting/colour/colour-accents';
+import { fewGreys } from '@/core/painting/values/few-greys';
 import { measurePainting } from '@/core/painting/measure-painting';
 import type { GreyPainting } from '@/core/painting/pictures';
 import type { PaintingReference } from '@/core/painting/reference';

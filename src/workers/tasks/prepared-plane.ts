@@ -10,7 +10,7 @@ import { OneSided } from '@/core/reference/shadow-map';
 import { namedPlaces, namesIn } from '@/core/reference/shape-cut';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { PICTURE_STEPS } from '@/core/exercise/key';
-import type { NamedShape } from '@/core/painting/named-shapes';
+import type { NamedShape } from '@/core/painting/shapes/named-shapes';
 import { allotted, type Mass, objectOf } from '@/core/tones/mass';
 import { TooFewTones } from '@/core/tones/thresholds';
 import { LRUCache } from 'lru-cache';

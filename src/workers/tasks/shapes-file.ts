@@ -1,6 +1,6 @@
 /** Named shapes of a reference from a file: JSON beside a picture of labels. */
-import { FORM_PARTS } from '@/core/painting/form-parts';
-import type { ShapePlane } from '@/core/painting/named-shapes';
+import { FORM_PARTS } from '@/core/painting/shapes/form-parts';
+import type { ShapePlane } from '@/core/painting/shapes/named-shapes';
 import { massSchema, objectOf } from '@/core/tones/mass';
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';

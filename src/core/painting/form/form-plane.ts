@@ -3,8 +3,8 @@ import { quantile } from '../../fitting/quantile';
 import type { ShareBox } from '../../geometry/share-box';
 import { boxOfPlaces, shareBox } from '../../raster/box-of-places';
 import { placesOfNumbers, zoneOf } from '../../raster/zone';
-import type { FormPart } from '../form-parts';
-import { insideOf, type NamedShape } from '../named-shapes';
+import type { FormPart } from '../shapes/form-parts';
+import { insideOf, type NamedShape } from '../shapes/named-shapes';
 
 export interface FormShape extends NamedShape {
   /** Number from 1, as places have it. */

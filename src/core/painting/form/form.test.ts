@@ -1,5 +1,5 @@
 /** Rules of form on flat shapes: what is asked, and when nothing is said. Photographs of rounded things are the bench's. */
-import type { FormPart } from '../form-parts';
+import type { FormPart } from '../shapes/form-parts';
 import { formShapes } from './form-plane';
 import { brokenRules } from './rules';
 

@@ -1,6 +1,6 @@
 'use client';
 /** One feature held still, chosen by a press: the reference lies half over the painting so that the two meet there. */
-import { besideAnchor } from '@/core/painting/anchor';
+import { besideAnchor } from '@/core/painting/features/anchor';
 import { capital, massName, whither } from '@/core/critique/naming';
 import type { PaintingResult } from '@/core/painting/result';
 import { useState } from 'react';
