@@ -40,3 +40,27 @@ test('bare ground is a fault where it should be painted, and none where it may s
   const open = Uint8Array.from(plane((x, y) => (isOpen(x, y) ? 1 : 0)).data);
   expect(regionsFor(paintingReference(cv, { ...seen, open }))).toEqual([]);
 });
+
+test('what has no name and stands elsewhere is told beside what has one, as one thing', async () => {
+  const { cv } = await loadOpenCv();
+  const ball = (x: number, y: number) => (x - 0.7) ** 2 + (0.83 * (y - 0.55)) ** 2 < 0.012;
+  const scene = (moved: number) =>
+    plane((x, y) => {
+      if (inBox(x, y, 0.15, 0.2, 0.4, 0.75)) return x < 0.3 ? 80 : 35;
+      return ball(x - moved, y) ? (y < 0.55 ? 88 : 25) : y > 0.8 ? 62 : 50;
+    });
+  const target = scene(0);
+  const named = { object: 'box', part: null, material: 'matt', steps: null } as const;
+  const shapes = {
+    ...{ width: WIDTH, height: HEIGHT, lights: 1 },
+    shapeOf: Uint8Array.from(plane((x, y) => (inBox(x, y, 0.15, 0.2, 0.4, 0.75) ? 1 : 0)).data),
+    shapes: [{ name: 'box', ...named }],
+  };
+  const laid = layPainting(paintingReference(cv, { lightness: target, target, shapes }), scene(-0.05), 'painting');
+  if ('misfit' in laid) throw new Error(laid.misfit.say);
+  const [box, thing, ...others] = laid.features.map(({ told }) => told);
+  expect([box?.name, thing?.name, others]).toEqual(['box', null, []]);
+  expect(Math.abs(box?.dx ?? 1)).toBeLessThan(0.004);
+  expect(Math.abs((thing?.dx ?? 0) + 0.05)).toBeLessThan(0.004);
+  expect(thing?.width).toBeCloseTo(1, 1);
+});

@@ -8,7 +8,10 @@ import type { Affine } from './registration/affine';
 import { sloped } from './registration/align';
 import { alignWhole } from './registration/align-whole';
 import { type Composition, compositionOf } from './features/composition';
-import { type FoundFeature, namedFeatures, standsElsewhere, unnamedFeatures } from './features/features';
+import type { FoundFeature } from './features/found-feature';
+import { namedFeatures } from './features/named-features';
+import { standsElsewhere } from './features/standing';
+import { unnamedFeatures } from './features/unnamed-features';
 import { localContrast } from './registration/local-contrast';
 import { misfitOf } from './registration/misfit';
 import { laidOn, laidWith, type ReadParts, readParts } from './values/read-parts';
@@ -88,9 +91,7 @@ export function layPainting(
     composition: () =>
       (composed ??= compositionOf(coarse, reference.numbers, laidOn(twice, map, coarse.width, coarse.height))),
   };
-  const features = reference.shapes
-    ? namedFeatures(reference.named, ground)
-    : unnamedFeatures(reference.candidates, ground);
+  const features = [...namedFeatures(reference.named, ground), ...unnamedFeatures(reference.candidates, ground)];
   const astray = features.filter(({ told }) => standsElsewhere(told));
   const masked = astray.map(({ map: own, places }) => ({ map: own, mask: maskOf(places, coarse.data.length) }));
   const laid = (plane: Plane) => {

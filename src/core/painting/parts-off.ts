@@ -5,7 +5,7 @@ import type { Plane } from '../raster/between';
 import { boxOfPlaces, shareBox } from '../raster/box-of-places';
 import { outlineOf } from '../raster/outline';
 import { maskOf, placesOfNumbers } from '../raster/zone';
-import { rimsOf } from './features/features';
+import { rimsOf } from './features/found-feature';
 import type { FormShape } from './form/form-plane';
 import type { LaidPainting } from './lay-painting';
 import { nameOfPlaces } from './shapes/named-shapes';

@@ -9,7 +9,7 @@ import { type Lined, softened } from './lines/accents';
 import { type SizedReference, sizedReference } from './registration/align-whole';
 import { channelsOf, type ColourPlanes } from './colour/colour-planes';
 import { type FormShape, formShapes } from './form/form-plane';
-import { candidatesOf } from './features/features';
+import { candidatesOf } from './features/unnamed-features';
 import { localContrast } from './registration/local-contrast';
 import type { ShapePlane } from './shapes/named-shapes';
 import { type LookedAt, lookedAt } from './values/whole-picture';
@@ -35,7 +35,7 @@ export interface PaintingReference extends Omit<SeenReference, 'colours' | 'open
   /** The target squinted at, and how it stands out of its surroundings there. */
   readonly coarse: Plane;
   readonly contrast: Plane;
-  /** Which named shape each place of the coarse grid is of, and the shapes there; without names, parts that could be a feature. */
+  /** Which named shape each place of the coarse grid is of, the shapes there, and parts without a name that could be a feature. */
   readonly numbers: Uint8Array;
   readonly named: readonly FormShape[];
   readonly candidates: readonly Int32Array[];
@@ -105,7 +105,7 @@ export function paintingReference(cv: OpenCv, seen: SeenReference): PaintingRefe
     contrast: localContrast(coarse, BLUR),
     numbers,
     named: formShapes(numbers, coarse, shapes?.shapes ?? []),
-    candidates: shapes ? [] : candidatesOf(coarse),
+    candidates: candidatesOf(coarse, numbers),
     fine,
     lines: softened(cv, fine),
     sizes: sizedReference(target),

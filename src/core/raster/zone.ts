@@ -14,6 +14,10 @@ export function maskOf(places: Int32Array, length: number): Uint8Array {
   return mask;
 }
 
+/** The places of several things, row by row. */
+export const joinedPlaces = (parts: readonly Int32Array[]): Int32Array =>
+  Int32Array.from(parts.flatMap((places) => [...places])).sort();
+
 /** Places of each number on a grid that holds numbers; `count` of them, from `first` on. Others are none of them. */
 export function placesOfNumbers(numbers: Uint8Array | Int32Array, first: number, count: number): Int32Array[] {
   const sizes = new Int32Array(count);

@@ -13,8 +13,8 @@ const LETS_GO = 4;
 const TOGETHER = 10;
 const EVERY = 2;
 const WORTH = EVERY ** 2 / TOGETHER;
-/** How far each parameter may be from the whole's before it costs as much as a stroke that is off: things are hardly turned. */
-const REACH: Affine = [0.1, 0.1, 0.1, 0.015, 0.1, 0.1];
+/** How far each parameter may be from the whole's before it costs as much as a stroke that is off: a lean is told as a slant, not as a turn. */
+const REACH: Affine = [0.1, 0.1, 0.1, 0.004, 0.1, 0.1];
 /** Its values go on so far beyond its outline, places. */
 const RIM = 4;
 /**

@@ -8,11 +8,11 @@ import { depthsOf } from '../../raster/zone';
 /** Detail lies between these sizes, widths of the picture. */
 const DETAIL = { from: 0.006, to: 0.03 } as const;
 /**
- * It is told where it is so much livelier than the reference, L*, than what the brush leaves in most other shapes, and than the
- * reference there: what is lively already may be a little more so. A stroke more or less says little of a large shape and much of
- * a small one: to the least of it comes so much over the side (widths) of a square as large.
+ * What is lively already may be so many times as lively. It is told where what is beyond that is so much, L*, and so many times
+ * what the brush leaves in most other shapes. A stroke more or less says little of a large shape and much of a small one: to the
+ * least of it comes so much over the side (widths) of a square as large.
  */
-const LIVELY = { least: 0.9, small: 0.08, times: 2.5, beside: 1.25 } as const;
+const LIVELY = { beside: 1.25, least: 0.6, small: 0.08, times: 2.5 } as const;
 /** So near to a shape's outline, widths, the hand strays. */
 const OUTLINE = 0.008;
 
@@ -70,14 +70,14 @@ export function lively(named: readonly Int32Array[], wanted: Plane, painted: Pla
     ) as [number, number];
     return [
       {
-        ...{ shape, more: Math.sqrt(Math.max(0, made - was)), times: Math.sqrt(made / was) },
+        ...{ shape, more: Math.sqrt(Math.max(0, made - was)) },
+        beyond: Math.sqrt(Math.max(0, made - LIVELY.beside ** 2 * was)),
         least: LIVELY.least + (LIVELY.small * width) / Math.sqrt(inside.length),
       },
     ];
   });
-  return read.flatMap(({ shape, more, times, least }) => {
-    const others = read.filter((r) => r.shape !== shape).map((r) => r.more);
-    const told = more > Math.max(least, LIVELY.times * median(others)) && times > LIVELY.beside;
-    return told ? [{ shape, by: more }] : [];
+  return read.flatMap(({ shape, more, beyond, least }) => {
+    const others = read.filter((r) => r.shape !== shape).map((r) => r.beyond);
+    return beyond > Math.max(least, LIVELY.times * median(others)) ? [{ shape, by: more }] : [];
   });
 }

@@ -1,0 +1,69 @@
+/** Which things without a name plainly stand elsewhere than the whole of their painting has them. */
+import type { Plane } from '../../raster/between';
+import { joinedPlaces, maskOf, placesOfNumbers } from '../../raster/zone';
+import { segments } from '../values/segments';
+import type { Displaced } from './feature';
+import { type FoundFeature, foundFeature } from './found-feature';
+import { type Ground, movedAlike, standing } from './standing';
+
+/** Parts of a picture that could be a feature, share of it. */
+const SIZES = { least: 0.004, most: 0.12 } as const;
+/** L* times places, as parts of a picture are cut. */
+const SCALE = 150;
+/** What has no name is told only when it is off by this, widths: nobody asked about it. */
+const UNASKED = 0.014;
+/** How much more alike it must be where it was found than where it should be. */
+const PLAINLY = 0.15;
+
+/** Parts of a picture that have no name (`numbers` says which shape each place is of, 0 of none) and could be a feature. */
+export function candidatesOf(target: Plane, numbers: Uint8Array): Int32Array[] {
+  const n = target.data.length;
+  const least = Math.round(SIZES.least * n);
+  const cut = segments({ planes: [{ plane: target, weight: 1 }], scale: SCALE, numbers, least });
+  return placesOfNumbers(cut.partOf, 0, cut.count)
+    .map((places) => places.filter((i) => numbers[i] === 0))
+    .filter((places) => places.length >= least && places.length <= SIZES.most * n);
+}
+
+interface Elsewhere {
+  readonly places: Int32Array;
+  readonly stands: Displaced;
+}
+
+/** Where a part plainly stands elsewhere; nothing where it does not. */
+function elsewhere(places: Int32Array, ground: Ground): Elsewhere[] {
+  const stands = standing(places, ground, PLAINLY);
+  if (!stands || stands.likeness - stands.unmoved <= PLAINLY) return [];
+  return Math.hypot(stands.displacement.dx, stands.displacement.dy) > UNASKED ? [{ places, stands }] : [];
+}
+
+/** Whether some places lie beside or above those of others. */
+function touch(a: Int32Array, b: Int32Array, { width, data }: Plane): boolean {
+  const mask = maskOf(b, data.length);
+  const last = width - 1;
+  return a.some((i) => {
+    const column = i % width;
+    const beside = (column > 0 && mask[i - 1] === 1) || (column < last && mask[i + 1] === 1);
+    return beside || mask[i - width] === 1 || mask[i + width] === 1;
+  });
+}
+
+/** Parts that touch and were moved alike, together: they are one thing. */
+function alike(parts: readonly Elsewhere[], grid: Plane): Elsewhere[][] {
+  return parts.reduce<Elsewhere[][]>((things, part) => {
+    const same = (other: Elsewhere) => movedAlike(other.stands, part.stands) && touch(other.places, part.places, grid);
+    const own = things.filter((thing) => thing.some(same));
+    return [...things.filter((thing) => !own.includes(thing)), [...own.flat(), part]];
+  }, []);
+}
+
+/** Those of the candidates that plainly stand elsewhere, as the things that they are parts of. */
+export function unnamedFeatures(candidates: readonly Int32Array[], ground: Ground): FoundFeature[] {
+  const parts = candidates.flatMap((places) => elsewhere(places, ground));
+  return alike(parts, ground.reference).flatMap((thing) => {
+    const whole = thing.length > 1 ? elsewhere(joinedPlaces(thing.map(({ places }) => places)), ground) : [];
+    return (whole.length > 0 ? whole : thing).flatMap(({ places, stands }) =>
+      foundFeature(places, { name: null, entire: true }, stands, ground.reference),
+    );
+  });
+}
