@@ -46,6 +46,8 @@ export interface PaintingTrial {
   readonly mistaken: number;
   /** Whether a thing is moved. */
   readonly moved: boolean;
+  /** Whether the thing that is moved has no name. */
+  readonly nameless?: boolean;
   /** Whether small faults are planted too: in its lines, in how far its shapes reach, or between values. */
   readonly small?: 'accents' | 'extents' | 'modelling';
   /** How far the thing is moved, widths, where that is said; and how many times as large small faults are as is usual. */
@@ -211,7 +213,10 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
       reference: paintingReference(cv, {
         lightness: { ...plane, data: seen },
         target: { ...plane, data: seen.map(of) },
-        shapes: namedPlane(reference, named),
+        shapes: namedPlane(
+          reference,
+          named.filter(({ shape }) => !(trial.nameless && move?.shapes.includes(shape))),
+        ),
       }),
       step: (ends.light - ends.dark) / 8,
       lightest: ends.light,

@@ -85,6 +85,9 @@ function tallied(outcomes: readonly PaintingOutcome[], least: number): Tally {
   return sum;
 }
 
+/** Share of things without a name that are told where they were moved, and of those that are told that were; where they stand, widths. */
+const NAMELESS = { told: 0.8, right: 0.9, near: 0.01 } as const;
+
 /** Share of touches of another colour that are told, and of paintings that have one told where there is none. */
 const TOUCHES = { told: 0.95, beside: 0.01 } as const;
 
@@ -110,6 +113,9 @@ export async function benchPainting(seed: number, rounds: number, megapixels: nu
   );
   const touched = await trials.run(
     asked.filter((t) => t.moved && t.way !== 'corners').map((t) => ({ ...t, moved: false, touch: true })),
+  );
+  const nameless = await trials.run(
+    asked.filter((t) => t.moved && t.card === 'measured').map((t) => ({ ...t, nameless: true })),
   );
   await trials.close();
   console.log(`\n${outcomes.length} paintings, ${megapixels} megapixels`);
@@ -143,7 +149,23 @@ export async function benchPainting(seed: number, rounds: number, megapixels: nu
   const beside = coloured.flatMap((o) => o.regions).length;
   console.log(`${coloured.length} faithful ones in any hue: ${beside} parts told to be off`);
   good = touches(touched, outcomes) && good;
+  good = withoutName(nameless, outcomes) && good;
   return wholes(outcomes) && features(outcomes) && good;
+}
+
+/** Things that were moved and have no name; and what is told of things without one in all the others. */
+function withoutName(nameless: readonly PaintingOutcome[], others: readonly PaintingOutcome[]): boolean {
+  const told = (o: PaintingOutcome) => o.displacements.filter(({ name }) => name === null);
+  const right = ({ moved }: PaintingOutcome, { dx, dy }: PaintingOutcome['displacements'][number]) =>
+    moved?.parts.some((part) => Math.hypot(part.dx - dx, part.dy - dy) <= NAMELESS.near) ?? false;
+  const own = nameless.filter((o) => o.accepted && o.moved);
+  const found = own.filter((o) => told(o).some((d) => right(o, d))).length;
+  const all = [...own, ...others.filter((o) => o.accepted)].flatMap((o) => told(o).map((d) => right(o, d)));
+  const rightly = all.filter(Boolean).length;
+  console.log(
+    `things without a name moved: ${found} of ${own.length} told; of ${all.length} that are told in all paintings ${rightly} rightly`,
+  );
+  return found >= NAMELESS.told * own.length && rightly >= NAMELESS.right * all.length;
 }
 
 /** A touch of red on the smallest shape, in umber; and greys, in which there is none. */

@@ -71,16 +71,23 @@ export function paintedFrame({ width, height, data }: Raster<'lightness', 1>): P
         };
     return { width: Infinity, straight: false };
   };
-  const sides = [
-    band(height, (off, y) => y * width + off),
-    band(height, (off, y) => y * width + width - 1 - off),
-    band(width, (off, x) => off * width + x),
-    band(width, (off, x) => (height - 1 - off) * width + x),
+  const asked = [
+    () => band(width, (off, x) => off * width + x),
+    () => band(width, (off, x) => (height - 1 - off) * width + x),
+    () => band(height, (off, y) => y * width + off),
+    () => band(height, (off, y) => y * width + width - 1 - off),
   ];
+  const sides: ReturnType<typeof band>[] = [];
+  for (const side of asked) {
+    const own = side();
+    // Most pictures have none: one side without says so of all.
+    if (own.width < NARROWEST * long) return null;
+    sides.push(own);
+  }
   const narrowest = Math.min(...sides.map((s) => s.width));
   const alike = sides.filter((s) => s.straight && s.width <= AS_WIDE * narrowest).map((s) => s.width);
-  if (alike.length < 2 || narrowest < NARROWEST * long) return null;
-  const [left, right, top, bottom] = sides.map((s) => (s.width > AS_WIDE * narrowest ? median(alike) : s.width)) as [
+  if (alike.length < 2) return null;
+  const [top, bottom, left, right] = sides.map((s) => (s.width > AS_WIDE * narrowest ? median(alike) : s.width)) as [
     number,
     number,
     number,

@@ -12,7 +12,9 @@ const DETAIL = { from: 0.006, to: 0.03 } as const;
  * what the brush leaves in most other shapes. A stroke more or less says little of a large shape and much of a small one: to the
  * least of it comes so much over the side (widths) of a square as large.
  */
-const LIVELY = { beside: 1.25, least: 0.6, small: 0.08, times: 2.5 } as const;
+const LIVELY = { beside: 1.2, least: 0.6, small: 0.08, times: 2 } as const;
+/** A shape has room for so many of its largest detail, or says nothing. */
+const ROOM = 4;
 /** So near to a shape's outline, widths, the hand strays. */
 const OUTLINE = 0.008;
 
@@ -64,7 +66,7 @@ export function lively(named: readonly Int32Array[], wanted: Plane, painted: Pla
     for (const i of places) own[at(i)] = 1;
     const depths = depthsOf(places, wanted);
     const inside = places.filter((_, k) => (depths[k] as number) > OUTLINE * width).map(at);
-    if (inside.length < (DETAIL.to * width) ** 2) return [];
+    if (inside.length < ROOM * (DETAIL.to * width) ** 2) return [];
     const [made, was] = [painted, wanted].map((plane) =>
       liveliness(cropped(plane.data, width, crop), own, inside, across, width),
     ) as [number, number];
@@ -77,7 +79,7 @@ export function lively(named: readonly Int32Array[], wanted: Plane, painted: Pla
     ];
   });
   return read.flatMap(({ shape, more, beyond, least }) => {
-    const others = read.filter((r) => r.shape !== shape).map((r) => r.beyond);
+    const others = read.filter((r) => r.shape !== shape).map((r) => r.more);
     return beyond > Math.max(least, LIVELY.times * median(others)) ? [{ shape, by: more }] : [];
   });
 }
