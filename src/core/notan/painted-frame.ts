@@ -28,7 +28,7 @@ export interface PaintedFrame {
 }
 
 /** Every so many of the places say how dark the darkest are: no row is as long. */
-const EVERY = 7;
+const EVERY = 29;
 const some = (data: Float32Array): Float32Array =>
   new Float32Array(Math.ceil(data.length / EVERY)).map((_, k) => data[k * EVERY] as number);
 

@@ -31,7 +31,7 @@ const RIM = 0.008;
 /** The hand strays by this, widths. */
 const STRAY = 0.007;
 /** How much there is of the line that was wanted, roughly seen, of all that lies about it. */
-const LEFT = { missing: 0.3, less: 0.72, more: 1.4 } as const;
+const LEFT = { none: 0.3, less: 0.72, more: 1.4 } as const;
 /**
  * Then it is looked at more closely, across itself, and that has to say so too: a missing line does not stand out where it
  * should be strongest; a wide one is so much more in all, and so much more in all than where it is strongest.
@@ -58,27 +58,42 @@ interface Line {
   readonly box: ShareBox;
 }
 
+/** What stands out of a plane, L*, and the plane that it stands out of. */
+interface Standing extends Plane {
+  readonly out: Float32Array;
+}
+
+/** The line that some places that hang together are; nothing where they are none. */
+function lineOf(places: Int32Array, { out, data, width, height }: Standing): Line[] {
+  let strongest = 0;
+  for (const i of places) strongest = Math.max(strongest, out[i] as number);
+  if (strongest < STANDS_OUT.at) return [];
+  const around = boxOfPlaces(places, width);
+  if (!around) return [];
+  const [x0, y0, x1, y1] = around;
+  // The longer diagonal: bent lines are a little longer.
+  const long = Math.hypot(x1 - x0, y1 - y0);
+  if (long < LONG.least * width || long * long < LONG.times * places.length) return [];
+  if (isTip({ places, wide: places.length / long }, out, data, width, height)) return [];
+  return [{ places, box: shareBox(around, { width, height }) }];
+}
+
 /** Lines among the places that stand out of a plane. */
-function linesOf(out: Float32Array, lightness: Float32Array, width: number, height: number): Line[] {
+function linesOf(standing: Standing): Line[] {
+  const { out, width, height } = standing;
   const rim = Math.ceil(RIM * width);
   const stands = new Uint8Array(out.length);
   for (let y = rim; y < height - rim; y++)
     for (let i = y * width + rim; i < (y + 1) * width - rim; i++)
       if ((out[i] as number) >= STANDS_OUT.from) stands[i] = 1;
-  const pieces = piecesOf(stands, width);
-  return pieces.flatMap((places): Line[] => {
-    let strongest = 0;
-    for (const i of places) strongest = Math.max(strongest, out[i] as number);
-    if (strongest < STANDS_OUT.at) return [];
-    const around = boxOfPlaces(places, width);
-    if (!around) return [];
-    const [x0, y0, x1, y1] = around;
-    // The longer diagonal: bent lines are a little longer.
-    const long = Math.hypot(x1 - x0, y1 - y0);
-    if (long < LONG.least * width || long * long < LONG.times * places.length) return [];
-    if (isTip({ places, wide: places.length / long }, out, lightness, width, height)) return [];
-    return [{ places, box: shareBox(around, { width, height }) }];
+  // What runs into something that hardly stands out is a line still where it is strong.
+  const strong = new Uint8Array(out.length);
+  const lines = piecesOf(stands, width).flatMap((places) => {
+    const line = lineOf(places, standing);
+    if (line.length === 0) for (const i of places) if ((out[i] as number) >= STANDS_OUT.at) strong[i] = 1;
+    return line;
   });
+  return [...lines, ...piecesOf(strong, width).flatMap((places) => lineOf(places, standing))];
 }
 
 /** Whether what lies about a line goes on as it is: the end of a shape is thin, and no accent. */
@@ -113,10 +128,9 @@ function isTip(
 const strengthOf = (zone: Int32Array, out: Float32Array): number =>
   zone.reduce((sum, i) => sum + (out[i] as number), 0);
 
-type Amount = 'missing' | 'less' | 'more';
+type Amount = 'less' | 'more';
 
 function amountOf(share: number): Amount | null {
-  if (share < LEFT.missing) return 'missing';
   if (share < LEFT.less) return 'less';
   return share > LEFT.more ? 'more' : null;
 }
@@ -126,7 +140,7 @@ function fate(roughly: Amount, wanted: LineSection | null, painted: LineSection 
   if (!wanted || !painted || wanted.peak < STANDS_OUT.at) return null;
   const [mass, peak] = [painted.mass / wanted.mass, painted.peak / wanted.peak];
   if (roughly === 'more') return mass > WIDE.more && mass > WIDE.wider * peak ? 'wide' : null;
-  if (roughly === 'missing' && peak < GONE) return 'missing';
+  if (peak < GONE) return 'missing';
   if (peak >= THINNER.plain && mass < THINNER.share * peak) return mass < LESS.thin ? 'thin' : null;
   return (mass + peak) / 2 < LESS.weak ? 'weak' : null;
 }
@@ -183,7 +197,7 @@ export function accentsOf(wanted: Lined, painted: Lined, grainy: () => Grainy): 
         painted: sectionOf(inPainted, seen.painted, light),
       };
     };
-    const told = linesOf(a, wanted.data, width, height).flatMap(({ places, box }): Accent[] => {
+    const told = linesOf({ ...wanted, out: a }).flatMap(({ places, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, wanted);
       const amount = strengthOf(zone, b) / strengthOf(zone, a);
       const roughly = amountOf(amount);
@@ -192,10 +206,10 @@ export function accentsOf(wanted: Lined, painted: Lined, grainy: () => Grainy): 
       const kind = fate(roughly, across.wanted, across.painted);
       return kind ? [{ box, kind, light, amount }] : [];
     });
-    const extra = linesOf(b, painted.data, width, height).flatMap(({ places, box }): Accent[] => {
+    const extra = linesOf({ ...painted, out: b }).flatMap(({ places, box }): Accent[] => {
       const zone = zoneOf(places, STRAY * width, painted);
       const amount = strengthOf(zone, a) / strengthOf(zone, b);
-      if (amount >= LEFT.missing) return [];
+      if (amount >= LEFT.none) return [];
       const across = sections(places, 'painted');
       const stands = across.painted !== null && across.painted.peak >= STANDS_OUT.at;
       const known = (across.wanted?.mass ?? 0) > UNKNOWN * (across.painted?.mass ?? 0);
