@@ -52,3 +52,19 @@ test('the tip of a shape, and the edge between two shapes, are no lines', () => 
   for (let y = 100; y < 240; y++) for (let x = 300; x < 300 + (y - 100) / 1.5; x++) tip.data[y * WIDTH + x] = 30;
   expect(told(tip, plane())).toEqual([]);
 });
+
+test('one that runs through faint stripes is a line still', () => {
+  const darker = (own: Own, [x0, y0, x1, y1]: readonly number[], by: number) => {
+    for (let y = y0 as number; y < (y1 as number); y++)
+      for (let i = y * WIDTH + (x0 as number); i < y * WIDTH + (x1 as number); i++)
+        own.data[i] = (own.data[i] as number) - by;
+  };
+  const striped = () => {
+    const own = plane();
+    for (let k = 0; k < 5; k++) darker(own, [275, 100 + 14 * k, 325, 111 + 14 * k], 7);
+    return own;
+  };
+  const wanted = striped();
+  darker(wanted, [298, 100, 302, 166], 45);
+  expect(told(wanted, striped()).map((a) => a.kind)).toEqual(['missing']);
+});
