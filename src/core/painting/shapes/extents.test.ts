@@ -21,8 +21,8 @@ const shapes: ShapePlane = {
   shapes: [named('Egg > light'), named('Egg > shadow')],
 };
 const wanted = plane(still(MEET));
-const told = (painted: Plane, unseen = new Uint8Array(WIDTH * HEIGHT)) =>
-  extentsOf(shapes, wanted, { fine: painted, unseen }).map(({ name, kind, by }) => ({ name, kind, by }));
+const told = (painted: Plane, unseen = new Uint8Array(WIDTH * HEIGHT), of = wanted) =>
+  extentsOf(shapes, of, { fine: painted, unseen }).map(({ name, kind, by }) => ({ name, kind, by }));
 
 test('a shadow that takes from its light is told, and its light is not full of detail for it', () => {
   const [wide, ...others] = told(plane(still(MEET - 0.02)));
@@ -37,6 +37,16 @@ test('spots where the reference is quiet are detail', () => {
   const spots = (x: number, y: number) => 10 * Math.sin(120 * x) * Math.sin(120 * y);
   const painted = plane((x, y) => still(MEET)(x, y) + (inside(x, y) && x > MEET ? spots(x, y) : 0));
   expect(told(painted)).toMatchObject([{ name: 'Egg > shadow', kind: 'detail' }]);
+});
+
+test('what is lively in the reference may be a little livelier, and no more', () => {
+  const lively = (times: number) =>
+    plane((x, y) => {
+      const spots = 10 * times * Math.sin(120 * x) * Math.sin(120 * y);
+      return still(MEET)(x, y) + (inside(x, y) && x > MEET ? spots : 0);
+    });
+  expect(told(lively(1.15), undefined, lively(1))).toEqual([]);
+  expect(told(lively(1.6), undefined, lively(1))).toMatchObject([{ name: 'Egg > shadow', kind: 'detail' }]);
 });
 
 test('what lies past the edge of a painting is no detail, however dark the rest of its shape is', () => {
