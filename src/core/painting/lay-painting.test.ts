@@ -64,3 +64,13 @@ test('what has no name and stands elsewhere is told beside what has one, as one 
   expect(Math.abs((thing?.dx ?? 0) + 0.05)).toBeLessThan(0.004);
   expect(thing?.width).toBeCloseTo(1, 1);
 });
+
+test('a cloud on a wall stands nowhere', async () => {
+  const { cv } = await loadOpenCv();
+  const scene = (moved: number) =>
+    plane((x, y) => still(x, y) + 2.5 * Math.exp(-(((x - 0.55 - moved) ** 2 + (y - 0.15) ** 2) / 0.004)));
+  const target = scene(0);
+  const laid = layPainting(paintingReference(cv, { lightness: target, target, shapes: null }), scene(0.03), 'painting');
+  if ('misfit' in laid) throw new Error(laid.misfit.say);
+  expect(laid.astray).toEqual([]);
+});

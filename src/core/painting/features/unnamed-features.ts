@@ -1,6 +1,7 @@
 /** Which things without a name plainly stand elsewhere than the whole of their painting has them. */
+import { median } from '../../fitting/quantile';
 import type { Plane } from '../../raster/between';
-import { joinedPlaces, maskOf, placesOfNumbers } from '../../raster/zone';
+import { joinedPlaces, maskOf, placesOfNumbers, zoneOf } from '../../raster/zone';
 import { segments } from '../values/segments';
 import type { Displaced } from './feature';
 import { type FoundFeature, foundFeature } from './found-feature';
@@ -10,10 +11,20 @@ import { type Ground, movedAlike, standing } from './standing';
 const SIZES = { least: 0.004, most: 0.12 } as const;
 /** L* times places, as parts of a picture are cut. */
 const SCALE = 150;
+/** What differs less than this, L*, from what lies so near about it, widths, is a cloud on a wall, and stands nowhere. */
+const STANDS_OUT = { by: 4, about: 0.015 } as const;
 /** What has no name is told only when it is off by this, widths: nobody asked about it. */
 const UNASKED = 0.014;
 /** How much more alike it must be where it was found than where it should be. */
 const PLAINLY = 0.15;
+
+function standsOut(places: Int32Array, target: Plane): boolean {
+  const { data, width } = target;
+  const own = maskOf(places, data.length);
+  const inside = median(Float32Array.from(places, (i) => data[i] as number));
+  const about = zoneOf(places, STANDS_OUT.about * width, target).filter((i) => own[i] === 0);
+  return median(Float32Array.from(about, (i) => Math.abs((data[i] as number) - inside))) >= STANDS_OUT.by;
+}
 
 /** Parts of a picture that have no name (`numbers` says which shape each place is of, 0 of none) and could be a feature. */
 export function candidatesOf(target: Plane, numbers: Uint8Array): Int32Array[] {
@@ -22,7 +33,8 @@ export function candidatesOf(target: Plane, numbers: Uint8Array): Int32Array[] {
   const cut = segments({ planes: [{ plane: target, weight: 1 }], scale: SCALE, numbers, least });
   return placesOfNumbers(cut.partOf, 0, cut.count)
     .map((places) => places.filter((i) => numbers[i] === 0))
-    .filter((places) => places.length >= least && places.length <= SIZES.most * n);
+    .filter((places) => places.length >= least && places.length <= SIZES.most * n)
+    .filter((places) => standsOut(places, target));
 }
 
 interface Elsewhere {
