@@ -1,6 +1,7 @@
 /** A dark frame that somebody painted round a picture, so that all its values are seen against one dark. */
 import { median, quantile } from '../fitting/quantile';
 import type { Raster } from '../raster/raster';
+import { someOf } from '../raster/some-of';
 import type { TonePlane } from '../tones/compare-tones';
 
 /** So much of a line along the edge is dark where there is a frame. */
@@ -27,11 +28,6 @@ export interface PaintedFrame {
   readonly lightness: number;
 }
 
-/** Every so many of the places say how dark the darkest are: no row is as long. */
-const EVERY = 29;
-const some = (data: Float32Array): Float32Array =>
-  new Float32Array(Math.ceil(data.length / EVERY)).map((_, k) => data[k * EVERY] as number);
-
 /** Whether a reference is itself in its darkest tone almost all round: a painting of it then shows dark there, and no frame can be told from it. */
 export function darkAllRound({ toneOf, width, height }: TonePlane): boolean {
   const darkest = toneOf.reduce((a, t) => Math.max(a, t), 0);
@@ -48,9 +44,10 @@ export function darkAllRound({ toneOf, width, height }: TonePlane): boolean {
  * The frame, or null where there is none. A dark band all round is a frame where it ends in a straight line, equally wide on
  * two sides at least; where the picture itself is dark along a side, the frame is taken to be as wide there as elsewhere.
  */
-export function paintedFrame({ width, height, data }: Raster<'lightness', 1>): PaintedFrame | null {
+export function paintedFrame(plane: Raster<'lightness', 1>): PaintedFrame | null {
+  const { width, height, data } = plane;
   const long = Math.max(width, height);
-  const limit = quantile(some(data), 0.01) + AS_DARK;
+  const limit = quantile(someOf(plane), 0.01) + AS_DARK;
   const rim = Math.round(RIM * long);
   const within = Math.round(STRAIGHT.within * long);
   /** How far a dark band reaches from a side, and whether it ends in a straight line; `at` gives the place `along` the line that is `off` from it. */
@@ -71,18 +68,18 @@ export function paintedFrame({ width, height, data }: Raster<'lightness', 1>): P
         };
     return { width: Infinity, straight: false };
   };
-  const asked = [
-    () => band(width, (off, x) => off * width + x),
-    () => band(width, (off, x) => (height - 1 - off) * width + x),
-    () => band(height, (off, y) => y * width + off),
-    () => band(height, (off, y) => y * width + width - 1 - off),
+  const lines: readonly Parameters<typeof band>[] = [
+    [width, (off, x) => off * width + x],
+    [width, (off, x) => (height - 1 - off) * width + x],
+    [height, (off, y) => y * width + off],
+    [height, (off, y) => y * width + width - 1 - off],
   ];
   const sides: ReturnType<typeof band>[] = [];
-  for (const side of asked) {
-    const own = side();
-    // Most pictures have none: one side without says so of all.
-    if (own.width < NARROWEST * long) return null;
-    sides.push(own);
+  for (const line of lines) {
+    const side = band(...line);
+    // Most pictures have no frame: one side without says so of all.
+    if (side.width < NARROWEST * long) return null;
+    sides.push(side);
   }
   const narrowest = Math.min(...sides.map((s) => s.width));
   const alike = sides.filter((s) => s.straight && s.width <= AS_WIDE * narrowest).map((s) => s.width);

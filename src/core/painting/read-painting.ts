@@ -8,9 +8,10 @@ import type { Ends } from '../exercise/scale';
 import { type BoxMm, grow } from '../geometry/box';
 import type { Photo } from '../raster/photo';
 import type { Raster } from '../raster/raster';
+import { someOf } from '../raster/some-of';
 import { TEN_TO_NINETY } from './shapes/edge-widths';
 import { unpaintedIssue } from './registration/misfit';
-import { endsOf, someOf } from './reference';
+import { endsOf } from './reference';
 import { PAINTING_RESULT_VERSION, type PaintingResult } from './result';
 
 /** Samples across the longer side. */

@@ -3,6 +3,7 @@ import type { Ends } from '../exercise/scale';
 import { quantiles } from '../fitting/quantile';
 import { type Plane, shrunk } from '../raster/between';
 import { onGrid } from '../raster/on-grid';
+import { someOf } from '../raster/some-of';
 import type { OpenCv } from '../vision/opencv';
 import type { Raster } from '../raster/raster';
 import { type Lined, softened } from './lines/accents';
@@ -65,19 +66,10 @@ export const GRID = 240;
 const FINE = 640;
 /** Places by which drawing is softened before it is compared. */
 export const BLUR = 0.8;
-/** Every so many of the places say what lies below what: no row is as long. */
-const EVERY = 17;
 
 /** A plane on a grid of so many places across, of another plane's proportion. */
 export const shrunkTo = (plane: Plane, across: number, like: Plane): Plane =>
   shrunk(plane, Math.min(plane.width, across), Math.min(plane.height, Math.round((across * like.height) / like.width)));
-
-/** Enough of a plane's places to tell what lies below what. */
-export function someOf({ data }: Plane): Float32Array {
-  const some = new Float32Array(Math.ceil(data.length / EVERY));
-  for (let k = 0; k < some.length; k++) some[k] = data[k * EVERY] as number;
-  return some;
-}
 
 /** Percentiles of a plane of L*. */
 export function percentilesOf(plane: Plane): Percentiles {

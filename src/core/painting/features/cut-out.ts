@@ -6,6 +6,7 @@ import { type BoxOfPlaces, boxOfPlaces } from '../../raster/box-of-places';
 import { type Affine, placed, undone } from '../registration/affine';
 import { sloped, type SlopedPlane } from '../registration/align';
 import { type Composition, lighterOf } from './composition';
+import { middleOf } from './feature';
 
 /** What is further off than this, L*, was painted otherwise. */
 const LETS_GO = 4;
@@ -138,12 +139,7 @@ export class CutOut {
     beside.forEach((i, k) => {
       this.behind[whole[k] as number] = data[i] as number;
     });
-    let [sx, sy] = [0, 0];
-    for (const i of places) {
-      sx += (i % width) + 0.5;
-      sy += Math.floor(i / width) + 0.5;
-    }
-    this.middle = [sx / places.length / width - 0.5, (sy / places.length - height / 2) / width];
+    this.middle = middleOf(places, of.expected);
   }
 
   mapOf(parameters: Float64Array): Affine {

@@ -35,7 +35,7 @@ const LEAST_LIKE = 0.4;
 const SOFT = 0.5;
 
 /** Middle of some places, widths about the middle of the picture. */
-function middleOf(own: Int32Array, { width, height }: Grid): [number, number] {
+export function middleOf(own: Int32Array, { width, height }: Grid): [number, number] {
   let [sx, sy] = [0, 0];
   for (const i of own) {
     sx += ((i % width) + 0.5 - width / 2) / width;

@@ -49,15 +49,9 @@ function elsewhere(places: Int32Array, ground: Ground): Elsewhere[] {
   return Math.hypot(stands.displacement.dx, stands.displacement.dy) > UNASKED ? [{ places, stands }] : [];
 }
 
-/** Whether some places lie beside or above those of others. */
-function touch(a: Int32Array, b: Int32Array, { width, data }: Plane): boolean {
-  const mask = maskOf(b, data.length);
-  const last = width - 1;
-  return a.some((i) => {
-    const column = i % width;
-    const beside = (column > 0 && mask[i - 1] === 1) || (column < last && mask[i + 1] === 1);
-    return beside || mask[i - width] === 1 || mask[i + width] === 1;
-  });
+function touch(a: Int32Array, b: Int32Array, grid: Plane): boolean {
+  const own = maskOf(b, grid.data.length);
+  return zoneOf(a, 1, grid).some((i) => own[i] === 1);
 }
 
 /** Parts that touch and were moved alike, together: they are one thing. */

@@ -64,7 +64,8 @@ interface Standing extends Plane {
 }
 
 /** The line that some places that hang together are; nothing where they are none. */
-function lineOf(places: Int32Array, { out, data, width, height }: Standing): Line[] {
+function lineOf(places: Int32Array, standing: Standing): Line[] {
+  const { out, width, height } = standing;
   let strongest = 0;
   for (const i of places) strongest = Math.max(strongest, out[i] as number);
   if (strongest < STANDS_OUT.at) return [];
@@ -74,7 +75,7 @@ function lineOf(places: Int32Array, { out, data, width, height }: Standing): Lin
   // The longer diagonal: bent lines are a little longer.
   const long = Math.hypot(x1 - x0, y1 - y0);
   if (long < LONG.least * width || long * long < LONG.times * places.length) return [];
-  if (isTip({ places, wide: places.length / long }, out, data, width, height)) return [];
+  if (isTip({ places, wide: places.length / long }, standing)) return [];
   return [{ places, box: shareBox(around, { width, height }) }];
 }
 
@@ -99,10 +100,7 @@ function linesOf(standing: Standing): Line[] {
 /** Whether what lies about a line goes on as it is: the end of a shape is thin, and no accent. */
 function isTip(
   { places, wide }: { readonly places: Int32Array; readonly wide: number },
-  out: Float32Array,
-  lightness: Float32Array,
-  width: number,
-  height: number,
+  { out, data: lightness, width, height }: Standing,
 ): boolean {
   const own = new Set(places);
   // Well beside a line nothing of it is left.
