@@ -12,7 +12,7 @@ const DETAIL = { from: 0.006, to: 0.03 } as const;
  * what the brush leaves in most other shapes. A stroke more or less says little of a large shape and much of a small one: to the
  * least of it comes so much over the side (widths) of a square as large.
  */
-const LIVELY = { beside: 1.2, least: 0.6, small: 0.08, times: 2 } as const;
+const LIVELY = { beside: 1.2, least: 0.6, small: 0.08, times: 1.75 } as const;
 /** A shape has room for so many of its largest detail, or says nothing. */
 const ROOM = 4;
 /** So near to a shape's outline, widths, the hand strays. */
