@@ -5,6 +5,8 @@ export default {
   // Photographs are simulated in worker threads: in Jest's sandbox the camera takes minutes.
   globalSetup: '<rootDir>/scripts/build.mjs',
   testRegex: '[.]test[.]tsx?$',
+  // Of a server of its own: jest.server.config.mjs.
+  testPathIgnorePatterns: ['/node_modules/', '/database/server[.]test[.]ts$'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': '<rootDir>/scripts/jest-transform.mjs' },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@bench/(.*)$': '<rootDir>/bench/$1' },

@@ -9,6 +9,7 @@ const config: NextConfig = {
     'fontkit',
     'heic-decode',
     'pdfkit',
+    'pg',
     'pg-boss',
     'piscina',
     'sharp',

@@ -7,13 +7,16 @@ import path from 'node:path';
 import { installDebian, installPackages, run } from './provision.mjs';
 
 installPackages();
-installDebian({ chromium: 'chromium', pdftoppm: 'poppler-utils' });
+installDebian({ chromium: 'chromium', pdftoppm: 'poppler-utils', pg_lsclusters: 'postgresql' });
 run('npm', ['run', '--silent', 'build']);
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-test-'));
-const [unitReport, browserReport, browserLog] = ['jest.json', 'browser.json', 'browser.log'].map((name) =>
-  path.join(folder, name),
-);
+const [unitReport, serverReport, browserReport, browserLog] = [
+  'jest.json',
+  'server.json',
+  'browser.json',
+  'browser.log',
+].map((name) => path.join(folder, name));
 
 // Browser tests mostly wait. All else runs beside them and gives way to them, so that no wait grows too long.
 const shown = (env = {}) => ({ stdio: 'inherit', env: { ...process.env, ...env } });
@@ -22,12 +25,18 @@ const browser = spawn('npx', ['playwright', 'test'], {
   stdio: ['ignore', log, log],
   env: { ...process.env, FAIR_GREY_REPORT: browserReport },
 });
-const unit = spawn(
-  'nice',
-  ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${unitReport}`],
-  shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' }),
-);
-const ended = Promise.all([once(browser, 'exit'), once(unit, 'exit')]);
+const jest = (report, ...more) =>
+  spawn(
+    'nice',
+    ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${report}`, ...more],
+    shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' }),
+  );
+/** Unit tests, and then those that touch data once more, on a PostgreSQL server. */
+async function units() {
+  await once(jest(unitReport), 'exit');
+  await once(jest(serverReport, '--config', 'jest.server.config.mjs'), 'exit');
+}
+const ended = Promise.all([once(browser, 'exit'), units()]);
 const faulty = [];
 for (const check of ['types', 'lint']) {
   const [status] = await once(spawn('nice', ['-n', '10', 'npm', 'run', '--silent', check], shown()), 'exit');
@@ -45,8 +54,10 @@ function reported(file, count) {
     return { passed: 0, failed: 1 };
   }
 }
+const ofJest = (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites });
 const results = [
-  reported(unitReport, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites })),
+  reported(unitReport, ofJest),
+  reported(serverReport, ofJest),
   // What was not run because a test before it failed has not passed either.
   reported(browserReport, ({ stats, errors }) => ({
     passed: stats.expected,

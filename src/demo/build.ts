@@ -75,7 +75,7 @@ async function handIn(place: Place, who: DemoStudent, student: Student, seed: nu
     const verdict = last ? who.end : 'again';
     if (verdict === 'waiting') continue;
     const { handIn: row } = await attemptFor(house, teacher, attemptId);
-    const current = currentOf(await attemptsAt(house, [row.id]));
+    const current = currentOf(await attemptsAt(house.db, [row.id]));
     if (current?.id !== attemptId) continue;
     const word =
       verdict === 'passed'

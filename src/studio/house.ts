@@ -1,5 +1,6 @@
 /** Everything a use case needs, opened once a process. */
-import { type Database, openDatabase } from '@/data/database/database';
+import { openDatabase } from '@/data/database/database';
+import type { Database } from '@/data/database/engine';
 import { openQueue, type Queue } from '@/data/database/queue';
 import { type FileStore, openFileStore } from '@/data/files/file-store';
 import { readSettings, type Settings } from '@/data/settings';
@@ -10,6 +11,8 @@ import { type Live, openLive } from './hand-in/live';
 export interface House {
   readonly settings: Settings;
   readonly db: Database;
+  /** Whether no other process can be at work on the same rows and files. */
+  readonly alone: boolean;
   readonly files: FileStore;
   readonly auth: Auth;
   readonly queue: Queue;
@@ -20,17 +23,18 @@ export interface House {
 
 /** `pool` is given by tests that stand in for the workers. */
 export async function openHouse(settings: Settings = readSettings(), pool: WorkerPool = openPool()): Promise<House> {
-  const database = await openDatabase(settings.folder);
+  const database = await openDatabase(settings);
   const files = await openFileStore(settings.folder);
-  const queue = await openQueue(database.pg);
+  const queue = await openQueue(database);
   return {
     settings,
     db: database.db,
+    alone: database.alone,
     files,
     auth: await openAuth(database.db),
     queue,
     pool,
-    live: openLive(),
+    live: await openLive(database),
     async close() {
       await queue.stop().catch(() => undefined);
       await pool.close();

@@ -109,7 +109,7 @@ interface TestHouse {
 /** Opening a house takes longer than any test, so that the tests of a file share one. */
 async function openTestHouse(): Promise<TestHouse> {
   const folder = await mkdtemp(path.join(tmpdir(), 'fair-grey-studio-'));
-  await freshDatabase(folder);
+  const databaseUrl = await freshDatabase(folder);
   let what: Next = resultWith(true);
   let sorted: SortedPicture | null = null;
   let last: Task | null = null;
@@ -165,7 +165,7 @@ async function openTestHouse(): Promise<TestHouse> {
     },
     close: () => Promise.resolve(),
   };
-  const house = await openHouse({ folder, minFree: 0, demo: false }, pool);
+  const house = await openHouse({ folder, databaseUrl, minFree: 0, demo: false, role: 'all' }, pool);
   return {
     house,
     async openStudio() {

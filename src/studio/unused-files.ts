@@ -32,7 +32,9 @@ async function isUsed(house: House, hash: string): Promise<boolean> {
     db
       .select({ id: measurements.id })
       .from(measurements)
-      .where(sql`${hash} in (${measurements.against}->>'planes', ${measurements.against}->>'lightness')`)
+      .where(
+        or(eq(sql`(${measurements.against}->>'planes')`, hash), eq(sql`(${measurements.against}->>'lightness')`, hash)),
+      )
       .limit(1),
   ]);
   return found.some((rows) => rows.length > 0);

@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { openLive } from './hand-in/live';
 import { emailSchema, nameSchema, passwordSchema, textSchema } from './words';
 
 const said = (schema: typeof textSchema, text: string) => schema.safeParse(text).error?.issues[0]?.message;
@@ -33,18 +32,4 @@ test('an e-mail is one, a password is long enough', () => {
   expect(emailSchema.safeParse('hesper@tidewell.example').success).toBe(true);
   expect(emailSchema.safeParse('hesper').success).toBe(false);
   expect(passwordSchema.safeParse('short').error?.issues[0]?.message).toBe('Use at least 8 characters.');
-});
-
-test('those who look on hear what happens, until they go or it ends', () => {
-  const live = openLive();
-  const heard: string[] = [];
-  const leave = live.listen('a', (news) => heard.push(`${news.state} ${news.stage ?? ''}`.trim()));
-  live.tell('a', { state: 'measuring', stage: 'finding the sheet' });
-  live.tell('b', { state: 'measuring', stage: 'comparing' });
-  expect(live.last('a')).toMatchObject({ stage: 'finding the sheet' });
-  live.tell('a', { state: 'measured', stage: null });
-  expect(live.last('a')).toBeNull();
-  leave();
-  live.tell('a', { state: 'queued', stage: null });
-  expect(heard).toEqual(['measuring finding the sheet', 'measured']);
 });

@@ -16,7 +16,7 @@ test('rows outlive the process, and terms stored before there were kinds still o
   // A creation that was killed leaves its half-made folder aside; it is made anew.
   mkdirSync(path.join(folder, 'pg.new'));
   writeFileSync(path.join(folder, 'pg.new', 'PG_VERSION'), '16');
-  const first = await openDatabase(folder);
+  const first = await openDatabase({ folder });
   await first.db.insert(user).values({ id: 't', name: 'T', email: 't@tidewell.example', role: 'teacher' });
   await first.db
     .insert(classes)
@@ -30,7 +30,7 @@ test('rows outlive the process, and terms stored before there were kinds still o
   );
   await first.close();
 
-  const again = await openDatabase(folder);
+  const again = await openDatabase({ folder });
   const [row] = await again.db
     .select()
     .from(exercises)
@@ -52,7 +52,7 @@ test('rows outlive the process, and terms stored before there were kinds still o
 test('a second process is kept out of a folder that is in use', async () => {
   const folder = fresh();
   writeFileSync(path.join(folder, 'in-use'), JSON.stringify({ pid: process.ppid, started: null }));
-  await expect(openDatabase(folder)).rejects.toThrow('in use by another Fair Grey');
+  await expect(openDatabase({ folder })).rejects.toThrow('in use by another Fair Grey');
   expect(() => lockFolder(folder)).toThrow(/Stop it first/);
 });
 
@@ -65,11 +65,19 @@ test('ids and codes are long enough, and hold no letter that is taken for anothe
 });
 
 test('settings come from the environment and are checked', () => {
-  expect(readSettings({})).toMatchObject({ minFree: 500 * 1024 * 1024, demo: false });
+  expect(readSettings({})).toMatchObject({
+    databaseUrl: null,
+    minFree: 500 * 1024 * 1024,
+    demo: false,
+  });
   expect(readSettings({ FAIR_GREY_DATA: '/somewhere', FAIR_GREY_DEMO: '1', FAIR_GREY_MIN_FREE: '10' })).toEqual({
+    databaseUrl: null,
     folder: '/somewhere',
     demo: true,
+    role: 'all',
     minFree: 10,
   });
   expect(() => readSettings({ FAIR_GREY_MIN_FREE: 'plenty' })).toThrow();
+  expect(readSettings({ DATABASE_URL: 'postgresql://studio@db:5432/grey' }).databaseUrl).toContain('@db:5432');
+  expect(() => readSettings({ DATABASE_URL: 'mysql://elsewhere/grey' })).toThrow(/has to be like postgresql:/);
 });

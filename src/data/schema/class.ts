@@ -2,8 +2,9 @@
 import type { MediumId } from '@/core/exercise/media';
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { StoredId } from '@/core/planning/quantities';
-import { boolean, index, integer, pgTable, primaryKey, real, text, uniqueIndex } from 'drizzle-orm/pg-core';
-import { at, belongsTo, created } from './columns';
+import { sql } from 'drizzle-orm';
+import { boolean, check, index, integer, pgTable, primaryKey, real, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import { at, belongsTo, created, oneOf } from './columns';
 import {
   exerciseTerms,
   knownCard,
@@ -84,6 +85,8 @@ export const palettes = pgTable(
   (t) => [primaryKey({ columns: [t.classId, t.medium] })],
 );
 
+const MIX_SOURCES = ['hand', 'photograph'] as const;
+
 /** Mixes that were made and read. */
 export const mixes = pgTable(
   'mixes',
@@ -92,10 +95,10 @@ export const mixes = pgTable(
     classId: belongsTo('class_id', () => classes.id),
     medium: text('medium').$type<MediumId>().notNull(),
     mix: loggedMix('mix').notNull(),
-    source: text('source', { enum: ['hand', 'photograph'] }).notNull(),
+    source: text('source', { enum: MIX_SOURCES }).notNull(),
     createdAt: created(),
   },
-  (t) => [index('mixes_class').on(t.classId, t.medium)],
+  (t) => [index('mixes_class').on(t.classId, t.medium), check('mixes_source', oneOf(t.source, MIX_SOURCES))],
 );
 
 export const students = pgTable(
@@ -135,5 +138,10 @@ export const exercises = pgTable(
     placing: placing('placing'),
     createdAt: created(),
   },
-  (t) => [index('exercises_class').on(t.classId)],
+  (t) => [
+    index('exercises_class').on(t.classId),
+    index('exercises_reference').on(t.referenceId),
+    index('exercises_set_up').on(t.setUpId),
+    check('exercises_painted_from_one', sql`${t.referenceId} is null or ${t.setUpId} is null`),
+  ],
 );

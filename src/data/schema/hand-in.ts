@@ -3,9 +3,19 @@
  * that were sent), and each decision is a row.
  */
 import { sql } from 'drizzle-orm';
-import { boolean, doublePrecision, index, integer, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  check,
+  doublePrecision,
+  index,
+  integer,
+  pgTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
 import { classes, exercises, students } from './class';
-import { at, belongsTo, created } from './columns';
+import { at, belongsTo, created, oneOf } from './columns';
 import { files } from './file';
 import {
   captureTarget,
@@ -33,6 +43,7 @@ export const handIns = pgTable(
   (t) => [
     uniqueIndex('hand_ins_exercise_student').on(t.exerciseId, t.studentId),
     index('hand_ins_student').on(t.studentId),
+    check('hand_ins_state', oneOf(t.state, HAND_IN_STATES)),
   ],
 );
 
@@ -55,7 +66,11 @@ export const tray = pgTable(
     reason: text('reason').notNull(),
     createdAt: created(),
   },
-  (t) => [uniqueIndex('tray_same_file').on(t.classId, t.photoHash)],
+  (t) => [
+    uniqueIndex('tray_same_file').on(t.classId, t.photoHash),
+    index('tray_photo').on(t.photoHash),
+    index('tray_small').on(t.smallHash),
+  ],
 );
 
 export const ATTEMPT_STATES = [
@@ -74,6 +89,10 @@ export const attempts = pgTable(
   {
     id: text('id').primaryKey(),
     handInId: belongsTo('hand_in_id', () => handIns.id),
+    /** The order in which they came: clocks may be set back. */
+    seq: integer('seq').notNull().generatedByDefaultAsIdentity(),
+    /** How often it was taken to be measured: whoever took it before the last time has it no longer. */
+    turn: integer('turn').notNull().default(0),
     /** Counted among those that were not refused; null until it counts. */
     number: integer('number'),
     state: text('state', { enum: ATTEMPT_STATES }).notNull(),
@@ -100,7 +119,15 @@ export const attempts = pgTable(
     createdAt: created(),
     changedAt: at('changed_at').notNull().defaultNow(),
   },
-  (t) => [uniqueIndex('attempts_same_file').on(t.handInId, t.photoHash), index('attempts_state').on(t.state)],
+  (t) => [
+    uniqueIndex('attempts_same_file').on(t.handInId, t.photoHash),
+    uniqueIndex('attempts_number').on(t.handInId, t.number),
+    index('attempts_state').on(t.state),
+    index('attempts_photo').on(t.photoHash),
+    index('attempts_preview').on(t.previewHash),
+    index('attempts_strip').on(t.stripHash),
+    check('attempts_state', oneOf(t.state, ATTEMPT_STATES)),
+  ],
 );
 
 /** Dabs that a student photographed on the way to a step. The photographs themselves are not kept. */
@@ -138,7 +165,10 @@ export const looks = pgTable(
     marks: lookMarks('marks'),
     createdAt: created(),
   },
-  (t) => [uniqueIndex('looks_exercise_student').on(t.exerciseId, t.studentId)],
+  (t) => [
+    uniqueIndex('looks_exercise_student').on(t.exerciseId, t.studentId),
+    index('looks_picture').on(t.pictureHash),
+  ],
 );
 
 export const measurements = pgTable(
@@ -152,7 +182,11 @@ export const measurements = pgTable(
     against: measuredAgainst('against'),
     createdAt: created(),
   },
-  (t) => [uniqueIndex('measurements_attempt').on(t.attemptId)],
+  (t) => [
+    uniqueIndex('measurements_attempt').on(t.attemptId),
+    index('measurements_planes').on(sql`(${t.against}->>'planes')`),
+    index('measurements_lightness').on(sql`(${t.against}->>'lightness')`),
+  ],
 );
 
 /** A flipped shape that the teacher accepted: it counts as right in this tone, for one hand-in or for everyone from then on. */
@@ -169,7 +203,11 @@ export const readings = pgTable(
     tone: integer('tone').notNull(),
     createdAt: created(),
   },
-  (t) => [index('readings_exercise').on(t.exerciseId)],
+  (t) => [
+    index('readings_exercise').on(t.exerciseId),
+    index('readings_hand_in').on(t.handInId),
+    index('readings_mask').on(t.maskHash),
+  ],
 );
 
 export const critiques = pgTable('critiques', {
@@ -216,5 +254,6 @@ export const decisions = pgTable(
       .on(t.attemptId)
       .where(sql`withdrawn_at is null`),
     index('decisions_hand_in').on(t.handInId),
+    check('decisions_verdict', oneOf(t.verdict, VERDICTS)),
   ],
 );

@@ -33,7 +33,12 @@ export const referencePictures = pgTable(
     revision: integer('revision').notNull().default(1),
     createdAt: created(),
   },
-  (t) => [index('reference_pictures_teacher').on(t.teacherId)],
+  (t) => [
+    index('reference_pictures_teacher').on(t.teacherId),
+    index('reference_pictures_picture').on(t.pictureHash),
+    index('reference_pictures_working').on(t.workingHash),
+    index('reference_pictures_small').on(t.smallHash),
+  ],
 );
 
 /** A scene that a class paints from life: nothing of it is kept but what its masses are called and what is asked of them. */

@@ -1,21 +1,25 @@
 /** Tables of the sign-in library, in the shapes that it asks for. */
-import { boolean, index, pgTable, text } from 'drizzle-orm/pg-core';
-import { at, belongsTo, created } from './columns';
+import { boolean, check, index, pgTable, text } from 'drizzle-orm/pg-core';
+import { at, belongsTo, created, oneOf } from './columns';
 
-export const user = pgTable('user', {
-  id: text('id').primaryKey(),
-  name: text('name').notNull(),
-  email: text('email').notNull().unique(),
-  emailVerified: boolean('email_verified').notNull().default(false),
-  image: text('image'),
-  createdAt: created(),
-  updatedAt: at('updated_at').notNull().defaultNow(),
-  username: text('username').unique(),
-  displayUsername: text('display_username'),
-  role: text('role', { enum: ['teacher', 'student'] })
-    .notNull()
-    .default('student'),
-});
+export const ROLES = ['teacher', 'student'] as const;
+
+export const user = pgTable(
+  'user',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    email: text('email').notNull().unique(),
+    emailVerified: boolean('email_verified').notNull().default(false),
+    image: text('image'),
+    createdAt: created(),
+    updatedAt: at('updated_at').notNull().defaultNow(),
+    username: text('username').unique(),
+    displayUsername: text('display_username'),
+    role: text('role', { enum: ROLES }).notNull().default('student'),
+  },
+  (t) => [check('user_role', oneOf(t.role, ROLES))],
+);
 
 export const session = pgTable(
   'session',

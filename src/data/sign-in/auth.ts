@@ -9,7 +9,7 @@ import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { username } from 'better-auth/plugins';
 import { eq } from 'drizzle-orm';
-import type { Database } from '../database/database';
+import type { Database } from '../database/engine';
 import { newId } from '../schema/ids';
 import * as schema from '../schema/tables';
 

@@ -75,7 +75,7 @@ export async function exportStudent(
 export async function deleteStudent(house: House, teacher: Teacher, studentId: string): Promise<void> {
   const own = await studentFor(house, teacher, studentId);
   const { ins, tries } = await allOf(house, studentId);
-  for (const t of tries) house.live.running.get(t.id)?.abort();
+  for (const t of tries) house.live.tell(t.id, { state: 'cancelled', stage: null });
   const seen = await looksOf(house, studentId);
   const ids = tries.map((t) => t.id);
   const accepted = await house.db

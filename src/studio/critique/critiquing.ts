@@ -1,9 +1,10 @@
 /** The teacher's side of a hand-in: editing the draft, deciding, taking a decision back. */
 import { newId } from '@/data/schema/ids';
-import { attempts, critiques, decisions, findingEdits, handIns, type Verdict } from '@/data/schema/tables';
+import { attempts, critiques, decisions, findingEdits, type Verdict } from '@/data/schema/tables';
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
 import type { House } from '../house';
+import { changeHandIn, holdHandIn } from '../hand-in/states';
 import { attemptsAt, attemptViews, currentOf } from '../views/attempt';
 import { textSchema } from '../words';
 
@@ -64,24 +65,21 @@ export async function setWord(house: House, teacher: Teacher, attemptId: string,
     .where(eq(critiques.attemptId, attemptId));
 }
 
-/** The attempt that a decision is about. */
-const currentAttempt = async (house: House, handInId: string) => currentOf(await attemptsAt(house, [handInId]));
-
 /** Sends the critique with a decision; from then on its words are frozen. */
 export async function decide(house: House, teacher: Teacher, attemptId: string, verdict: Verdict): Promise<void> {
   const own = await attemptFor(house, teacher, attemptId);
   const { handIn } = own;
-  const current = await currentAttempt(house, handIn.id);
-  if (current?.id !== attemptId) throw new Refused('A newer photograph came in: decide on that one.');
   // What is sent stays word for word as it was sent, whatever becomes of drafts.
   const letter = { version: 1 as const, items: [...(await draftWithEdits(house, own))] };
   await house.db.transaction(async (tx) => {
+    await holdHandIn(tx, handIn.id);
+    if (currentOf(await attemptsAt(tx, [handIn.id]))?.id !== attemptId)
+      throw new Refused('A newer photograph came in: decide on that one.');
     const [coming] = await tx
       .select({ id: attempts.id })
       .from(attempts)
       .where(and(eq(attempts.handInId, handIn.id), inArray(attempts.state, ['received', 'queued', 'measuring'])));
     if (coming) throw new Refused('A newer photograph is being measured: wait a moment and decide on that one.');
-    const [locked] = await tx.select().from(handIns).where(eq(handIns.id, handIn.id)).for('update');
     const [standing] = await tx
       .select()
       .from(decisions)
@@ -91,25 +89,22 @@ export async function decide(house: House, teacher: Teacher, attemptId: string, 
       if (standing.verdict === verdict) return;
       throw new Refused('This attempt was decided already. Withdraw that decision first.');
     }
-    if (locked?.state !== 'waiting') throw new Refused('There is nothing to decide here.');
+    if (!(await changeHandIn(tx, handIn.id, verdict))) throw new Refused('There is nothing to decide here.');
     await tx.insert(decisions).values({ id: newId(), handInId: handIn.id, attemptId, verdict });
     await tx
       .insert(critiques)
       .values({ attemptId, sentAt: new Date(), letter })
       .onConflictDoUpdate({ target: critiques.attemptId, set: { sentAt: new Date(), letter } });
-    await tx
-      .update(handIns)
-      .set({ state: verdict === 'pass' ? 'passed' : 'again' })
-      .where(eq(handIns.id, handIn.id));
   });
 }
 
 /** Takes the standing decision back, as long as no later attempt came in. */
 export async function withdraw(house: House, teacher: Teacher, attemptId: string): Promise<void> {
   const { handIn } = await attemptFor(house, teacher, attemptId);
-  const current = await currentAttempt(house, handIn.id);
-  if (current?.id !== attemptId) throw new Refused('The student has handed in again: this decision stands.');
   await house.db.transaction(async (tx) => {
+    await holdHandIn(tx, handIn.id);
+    if (currentOf(await attemptsAt(tx, [handIn.id]))?.id !== attemptId)
+      throw new Refused('The student has handed in again: this decision stands.');
     const gone = await tx
       .update(decisions)
       .set({ withdrawnAt: new Date() })
@@ -117,6 +112,6 @@ export async function withdraw(house: House, teacher: Teacher, attemptId: string
       .returning({ id: decisions.id });
     if (gone.length === 0) throw new Refused('There is no decision to withdraw.');
     await tx.update(critiques).set({ sentAt: null, letter: null }).where(eq(critiques.attemptId, attemptId));
-    await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, handIn.id));
+    await changeHandIn(tx, handIn.id, 'withdraw');
   });
 }

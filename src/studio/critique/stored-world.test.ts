@@ -1,6 +1,7 @@
 /** A data folder that was made before findings were apart from readings opens, with all that was measured, said and decided. */
 import type { Finding } from '@/core/critique/finding';
-import { type OpenDatabase, openDatabase } from '@/data/database/database';
+import { openDatabase } from '@/data/database/database';
+import type { OpenDatabase } from '@/data/database/engine';
 import { attempts, classes, critiques, decisions, exercises, handIns, measurements } from '@/data/schema/tables';
 import { PGlite } from '@electric-sql/pglite';
 import { eq } from 'drizzle-orm';
@@ -47,7 +48,7 @@ beforeAll(async () => {
     states: await all('select id, state from hand_ins order by id'),
   };
   await old.close();
-  opened = await openDatabase(folder);
+  opened = await openDatabase({ folder });
   const rows = await opened.db
     .select({ attempt: attempts, exercise: exercises, group: classes })
     .from(attempts)

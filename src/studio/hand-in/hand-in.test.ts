@@ -1,7 +1,6 @@
 import { defaultScale } from '@/core/exercise/scale';
 import { attempts, decisions, handIns } from '@/data/schema/tables';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
-import type { PGlite } from '@electric-sql/pglite';
 import { jest } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import { decide, editItem, setWord, withdraw } from '../critique/critiquing';
@@ -11,7 +10,7 @@ import { myExercise } from '../views/my-work';
 import { rackOf } from '../views/rack';
 import { tableOf } from '../views/table';
 import { waitingOf } from '../views/today';
-import { measureAttempt, takeUpAgain } from './measuring';
+import { measureAttempt } from './measuring';
 import { cancel, lookAnyway, tryAgain } from './receive';
 
 let studio: TestStudio;
@@ -94,15 +93,16 @@ test('cancelling ends the measurement under way', async () => {
   expect((await stateOf(id)).attempt).toBe('cancelled');
 });
 
-test('what a killed process left half done is taken up again', async () => {
-  const id = await studio.send(studio.bea, 10);
-  await studio.house.db.update(attempts).set({ state: 'measuring' }).where(eq(attempts.id, id));
-  expect(await takeUpAgain(studio.house)).toBeGreaterThanOrEqual(1);
-  expect((await stateOf(id)).attempt).toBe('queued');
-  await measureAttempt(studio.house, id);
-  // The job was sent twice; the second finds nothing to do.
-  await measureAttempt(studio.house, id);
-  expect(await stateOf(id)).toMatchObject({ attempt: 'measured', number: 1 });
+test('a passed exercise stays so: nothing that its student still holds opens it again', async () => {
+  studio.next(resultWith(false));
+  const refused = await measured(10);
+  studio.next(resultWith(true));
+  const stopped = await studio.send(studio.bea, 20);
+  await cancel(studio.house, studio.bea, stopped);
+  await decide(studio.house, studio.teacher, await measured(30), 'pass');
+  await expect(lookAnyway(studio.house, studio.bea, refused, 'Please.')).rejects.toThrow('passed');
+  await expect(tryAgain(studio.house, studio.bea, stopped)).rejects.toThrow('passed');
+  expect((await stateOf(refused)).handIn).toBe('passed');
 });
 
 /** Key of the one finding that is to be mended. */
@@ -167,7 +167,7 @@ test('a newer photograph is the one to decide on', async () => {
 
 test('the rack asks the database as often for one hand-in as for many', async () => {
   const asked = async () => {
-    const { $client } = studio.house.db as unknown as { $client: PGlite };
+    const { $client } = studio.house.db as unknown as { $client: { query: (text: string) => unknown } };
     const query = jest.spyOn($client, 'query');
     const { cells } = await rackOf(studio.house, studio.teacher, studio.classId);
     const times = query.mock.calls.length;

@@ -1,6 +1,8 @@
-/** What is happening to an attempt right now, for those who look on. Nothing here is kept. */
-import type { AttemptState } from '@/data/schema/tables';
+/** What is happening to attempts right now, for those who look on, whatever process they look from. Nothing here is kept. */
+import type { OpenDatabase } from '@/data/database/engine';
+import { ATTEMPT_STATES, type AttemptState } from '@/data/schema/tables';
 import { EventEmitter } from 'node:events';
+import { z } from 'zod';
 
 export interface LiveNews {
   readonly state: AttemptState;
@@ -10,24 +12,28 @@ export interface LiveNews {
 
 export interface Live {
   tell(attemptId: string, news: LiveNews): void;
-  last(attemptId: string): LiveNews | null;
   /** Returns what ends the listening. */
   listen(attemptId: string, hear: (news: LiveNews) => void): () => void;
-  /** Aborts of the measurements under way. */
-  readonly running: Map<string, AbortController>;
 }
 
-export function openLive(): Live {
+const CHANNEL = 'attempts';
+const message = z.object({ attemptId: z.string(), state: z.enum(ATTEMPT_STATES), stage: z.string().nullable() });
+
+export async function openLive({ notify, listen }: Pick<OpenDatabase, 'notify' | 'listen'>): Promise<Live> {
   const bus = new EventEmitter().setMaxListeners(0);
-  const last = new Map<string, LiveNews>();
+  await listen(CHANNEL, (told) => {
+    const { attemptId, ...news } = message.parse(JSON.parse(told));
+    bus.emit(attemptId, news satisfies LiveNews);
+  });
+  // One after the other: several connections might pass on the later one first.
+  let before: Promise<void> = Promise.resolve();
   return {
-    running: new Map(),
     tell(attemptId, news) {
-      if (news.state === 'measuring') last.set(attemptId, news);
-      else last.delete(attemptId);
-      bus.emit(attemptId, news);
+      before = before
+        .then(() => notify(CHANNEL, JSON.stringify({ attemptId, ...news })))
+        // Who looks on asks again; the work itself must not stop for it.
+        .catch((error: unknown) => console.error('news:', error));
     },
-    last: (attemptId) => last.get(attemptId) ?? null,
     listen(attemptId, hear) {
       bus.on(attemptId, hear);
       return () => bus.off(attemptId, hear);

@@ -15,11 +15,12 @@ import { UnusablePicture } from '@/workers/decoding/decode';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
 import type { Stage } from '@/workers/tasks/measure';
 import type { PicturesTask } from '@/workers/tasks/pictures';
-import { and, eq, inArray, max, ne } from 'drizzle-orm';
+import { and, eq, inArray, max, ne, not, sql } from 'drizzle-orm';
 import { knownPrint } from '../class/cards';
 import type { House } from '../house';
 import { measureBy } from './gather';
 import { keepFile } from './receive';
+import { changeAttempt, changeHandIn, holdHandIn } from './states';
 import { type Measured } from './to-measure';
 
 async function load(house: House, attemptId: string) {
@@ -32,135 +33,170 @@ async function load(house: House, attemptId: string) {
     .where(eq(attempts.id, attemptId));
   return row ?? null;
 }
-
-async function setState(
-  house: House,
-  attemptId: string,
-  state: AttemptState,
-  trouble: string | null = null,
-): Promise<void> {
-  await house.db.update(attempts).set({ state, trouble, changedAt: new Date() }).where(eq(attempts.id, attemptId));
-  house.live.tell(attemptId, { state, stage: null });
-}
+type Loaded = NonNullable<Awaited<ReturnType<typeof load>>>;
 
 /**
- * Keeps a result and the new state together or not at all; null is kept of kinds that are not read but
- * looked at by the teacher.
+ * Keeps a result and the new state together or not at all; null is kept of kinds that are not read but looked at by the teacher.
+ * Returns the state that it is in then: somebody may have cancelled it, or have it measured, in the meantime.
  */
 async function keepResult(
   house: House,
-  handInId: string,
-  attemptId: string,
+  { handIn, attempt }: Loaded,
+  turn: number,
   given: Measured | null,
 ): Promise<AttemptState> {
   const result = given && measuredResultSchema.parse(given.result);
-  const state: AttemptState = !result || result.capture.accepted ? 'measured' : 'refused';
+  const accepted = !result || result.capture.accepted;
   return house.db.transaction(async (tx) => {
+    await holdHandIn(tx, handIn.id);
     const [now] = await tx
-      .select({ state: attempts.state, number: attempts.number })
+      .select({ state: attempts.state, number: attempts.number, turn: attempts.turn })
       .from(attempts)
-      .where(eq(attempts.id, attemptId))
+      .where(eq(attempts.id, attempt.id))
       .for('update');
-    // Cancelled while the result was on its way: the person's word counts.
-    if (now?.state !== 'measuring') return now?.state ?? 'cancelled';
-    await tx.delete(measurements).where(eq(measurements.attemptId, attemptId));
+    if (now?.state !== 'measuring' || now.turn !== turn) return now?.state ?? 'cancelled';
+    await tx.delete(measurements).where(eq(measurements.attemptId, attempt.id));
     if (result)
-      await tx
-        .insert(measurements)
-        .values({ id: newId(), attemptId, version: result.version, result, against: given?.against ?? null });
+      await tx.insert(measurements).values({
+        id: newId(),
+        attemptId: attempt.id,
+        version: result.version,
+        result,
+        against: given?.against ?? null,
+      });
     let number: number | null = null;
-    if (state === 'measured') {
+    if (accepted) {
       const [last] = await tx
         .select({ n: max(attempts.number) })
         .from(attempts)
-        .where(and(eq(attempts.handInId, handInId), ne(attempts.id, attemptId)));
+        .where(and(eq(attempts.handInId, handIn.id), ne(attempts.id, attempt.id)));
       // Measured anew, a try keeps its number.
       number = now.number ?? (last?.n ?? 0) + 1;
-      await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, handInId));
+      await changeHandIn(tx, handIn.id, 'wait');
     }
-    await tx.insert(critiques).values({ attemptId }).onConflictDoNothing();
-    await tx
-      .update(attempts)
-      .set({ state, number, trouble: null, changedAt: new Date() })
-      .where(eq(attempts.id, attemptId));
-    return state;
+    await tx.insert(critiques).values({ attemptId: attempt.id }).onConflictDoNothing();
+    const kept = await changeAttempt(tx, attempt.id, accepted ? 'measure' : 'refuse', { number, trouble: null });
+    return kept?.state ?? now.state;
   });
 }
 
-function troubleOf(error: unknown): string {
+const OUR_FAULT = 'Measuring this picture failed, and that is our fault. The picture is kept: try again.';
+const TOO_LONG = 'Measuring took longer than 30 seconds and was stopped. The picture is kept: try again.';
+
+/** What the person is told of what no further try would mend; null of all else. */
+function troubleOf(error: unknown): string | null {
   if (error instanceof UnusablePicture) return error.message;
-  if (error instanceof TaskTimedOut)
-    return 'Measuring took longer than 30 seconds and was stopped. The picture is kept: try again.';
-  return 'Measuring this picture failed, and that is our fault. The picture is kept: try again.';
+  return error instanceof TaskTimedOut ? TOO_LONG : null;
 }
 
-/** Measures an attempt that is queued. Never throws: what goes wrong becomes the attempt's state. */
+async function fail(house: House, attemptId: string, trouble: string, turn?: number): Promise<void> {
+  if (await changeAttempt(house.db, attemptId, 'fail', { trouble }, turn))
+    house.live.tell(attemptId, { state: 'failed', stage: null });
+}
+
+/** What was tried again and again in vain waits for the person to say so. */
+export const giveUpOn = (house: House, attemptId: string): Promise<void> => fail(house, attemptId, OUR_FAULT);
+
+/** Takes an attempt to measure it; its turn tells whoever has it now from whoever had it before. Null where it is not to be measured. */
+async function take(house: House, attemptId: string): Promise<number | null> {
+  return house.db.transaction(async (tx) => {
+    if (!(await changeAttempt(tx, attemptId, 'begin'))) return null;
+    const [taken] = await tx
+      .update(attempts)
+      .set({ turn: sql`${attempts.turn} + 1` })
+      .where(eq(attempts.id, attemptId))
+      .returning({ turn: attempts.turn });
+    return taken?.turn ?? null;
+  });
+}
+
+/**
+ * Measures an attempt that is queued, or that a process had which ended, and makes its pictures. What can't be mended becomes the
+ * attempt's state; throws at what may go better another time.
+ */
 export async function measureAttempt(house: House, attemptId: string): Promise<void> {
   const row = await load(house, attemptId);
   if (!row) return;
-  // Taken in one step: the same job may have been sent twice, before and after a restart.
-  const taken = await house.db
-    .update(attempts)
-    .set({ state: 'measuring', changedAt: new Date() })
-    .where(and(eq(attempts.id, attemptId), eq(attempts.state, 'queued')))
-    .returning({ id: attempts.id });
-  if (taken.length === 0) return;
-  const abort = new AbortController();
-  house.live.running.set(attemptId, abort);
-  house.live.tell(attemptId, { state: 'measuring', stage: null });
+  const turn = await take(house, attemptId);
+  const state = turn === null ? row.attempt.state : await read(house, row, turn);
+  const isRead = state === 'measured' || state === 'refused';
+  if (isRead && (turn !== null || row.attempt.previewHash === null)) await makePictures(house, row);
+}
+
+const photoOf = (house: House, { attempt }: Loaded) => ({
+  file: house.files.path(attempt.photoHash),
+  orientation: attempt.orientation,
+});
+
+/** Reads an attempt that was taken; returns the state it is in then. */
+async function read(house: House, row: Loaded, turn: number): Promise<AttemptState> {
   const { attempt, exercise } = row;
+  const abort = new AbortController();
+  const deaf = house.live.listen(attempt.id, ({ state }) => {
+    if (state === 'cancelled') abort.abort();
+  });
+  house.live.tell(attempt.id, { state: 'measuring', stage: null });
   const terms = attempt.terms ?? exercise.terms;
-  const photo = { file: house.files.path(attempt.photoHash), orientation: attempt.orientation };
   try {
     const expected = { exercise: exercise.id, student: row.handIn.studentId };
     const how = {
       signal: abort.signal,
-      onStage: (stage: Stage) => house.live.tell(attemptId, { state: 'measuring', stage }),
+      onStage: (stage: Stage) => house.live.tell(attempt.id, { state: 'measuring', stage }),
     };
     const print = knownPrint(row.class);
-    const result = await measureBy(house, { ...row, terms }, { ...photo, expected, ...print }, how);
-    const state = await keepResult(house, row.handIn.id, attemptId, result);
-    house.live.tell(attemptId, { state, stage: null });
+    const result = await measureBy(house, { ...row, terms }, { ...photoOf(house, row), expected, ...print }, how);
+    const state = await keepResult(house, row, turn, result);
+    house.live.tell(attempt.id, { state, stage: null });
+    return state;
   } catch (error) {
-    if (error instanceof TaskCancelled) return;
-    if (!(error instanceof UnusablePicture)) console.error('measuring', attemptId, error);
-    await setState(house, attemptId, 'failed', troubleOf(error));
-    return;
+    if (error instanceof TaskCancelled) return 'cancelled';
+    const trouble = troubleOf(error);
+    if (trouble === null) {
+      if (await changeAttempt(house.db, attempt.id, 'handBack', {}, turn))
+        house.live.tell(attempt.id, { state: 'queued', stage: null });
+      throw error;
+    }
+    await fail(house, attempt.id, trouble, turn);
+    return 'failed';
   } finally {
-    house.live.running.delete(attemptId);
+    deaf();
   }
-  const target = attempt.target && { target: attempt.target };
-  await makePictures(house, attemptId, terms, { ...photo, ...target, ...knownPrint(row.class) });
 }
 
 /** Pictures to look at come after the reading; an attempt without them is still whole. */
-async function makePictures(
-  house: House,
-  attemptId: string,
-  terms: ExerciseTerms,
-  photo: Omit<PicturesTask, 'task' | 'terms'>,
-): Promise<void> {
+async function makePictures(house: House, row: Loaded): Promise<void> {
+  const { attempt, exercise } = row;
+  const terms: ExerciseTerms = attempt.terms ?? exercise.terms;
+  const target = attempt.target && { target: attempt.target };
+  const task: PicturesTask = { task: 'pictures', ...photoOf(house, row), ...target, ...knownPrint(row.class), terms };
   try {
-    const { preview, strip } = await house.pool.run({ task: 'pictures', ...photo, terms });
+    const { preview, strip } = await house.pool.run(task);
     const previewHash = await keepFile(house, preview, 'image/jpeg');
     const stripHash = strip ? await keepFile(house, strip, 'image/jpeg') : null;
-    await house.db.update(attempts).set({ previewHash, stripHash }).where(eq(attempts.id, attemptId));
-    house.live.tell(attemptId, { state: 'measured', stage: 'pictures' });
+    await house.db.update(attempts).set({ previewHash, stripHash }).where(eq(attempts.id, attempt.id));
+    house.live.tell(attempt.id, { state: 'measured', stage: 'pictures' });
   } catch (error) {
-    console.error('pictures', attemptId, error);
+    console.error('pictures', attempt.id, error);
   }
 }
 
-/** At boot: whatever was waiting or under way when the process ended is measured now. */
+/**
+ * At boot: whatever waits without a job gets one, and what a process that ended had under way is taken up. On a server, where
+ * others may be at work, the queue itself gives back what nobody has any longer.
+ */
 export async function takeUpAgain(house: House): Promise<number> {
-  const left = await house.db
-    .select({ id: attempts.id })
-    .from(attempts)
-    .where(inArray(attempts.state, ['received', 'queued', 'measuring']));
-  await house.db
-    .update(attempts)
-    .set({ state: 'queued' })
-    .where(inArray(attempts.state, ['received', 'measuring']));
-  for (const { id } of left) await house.queue.send({ attemptId: id });
-  return left.length;
+  if (house.alone) await house.queue.takeBack();
+  return house.db.transaction(async (tx) => {
+    const waiting = inArray(attempts.state, ['received', 'queued', 'measuring']);
+    const left = await tx
+      .select({ id: attempts.id })
+      .from(attempts)
+      .where(and(waiting, not(house.queue.isAbout(sql`${attempts.id}`))))
+      .for('update', { skipLocked: true });
+    for (const { id } of left) {
+      await changeAttempt(tx, id, 'handBack');
+      await house.queue.send({ attemptId: id }, tx);
+    }
+    return left.length;
+  });
 }

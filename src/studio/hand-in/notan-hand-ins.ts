@@ -10,6 +10,7 @@ import { attemptFor, exerciseFor, NotFound, Refused, type Teacher } from '../acc
 import type { House } from '../house';
 import { prepared, referenceOfExercise } from '../reference/references';
 import { removeUnused } from '../unused-files';
+import { changeAttempt, holdHandIn } from './states';
 import { keepFile } from './receive';
 import type { Measured, ToMeasure } from './to-measure';
 
@@ -182,12 +183,12 @@ export async function measureAnew(
 ): Promise<void> {
   const { attempt } = await attemptFor(house, teacher, attemptId);
   await standsUnsent(house, attemptId);
-  if (attempt.state !== 'measured') throw new Refused('This picture is not one that was measured.');
-  await house.db
-    .update(attempts)
-    .set({ ...change, state: 'queued', changedAt: new Date() })
-    .where(eq(attempts.id, attemptId));
-  await house.queue.send({ attemptId });
+  await house.db.transaction(async (tx) => {
+    await holdHandIn(tx, attempt.handInId);
+    if (!(await changeAttempt(tx, attemptId, 'measureAnew', change)))
+      throw new Refused('This picture is not one that was measured.');
+    await house.queue.send({ attemptId }, tx);
+  });
   house.live.tell(attemptId, { state: 'queued', stage: null });
 }
 

@@ -13,8 +13,10 @@ import { type Actor, attemptFor, exerciseFor, Refused, type Student } from '../a
 import type { House } from '../house';
 import { textSchema } from '../words';
 import { nextStage } from './stages';
+import { changeAttempt, changeHandIn, holdHandIn } from './states';
 
 export const MAX_UPLOAD_BYTES = 40 * 1024 * 1024;
+const PASSED = 'This exercise is passed: there is nothing more to hand in.';
 
 /** Refuses uploads while the disk is nearly full. */
 export async function checkRoom(house: House): Promise<void> {
@@ -93,7 +95,7 @@ export async function recordAttempt(
       .from(attempts)
       .where(and(eq(attempts.handInId, handIn.id), eq(attempts.photoHash, photo.hash)));
     if (same) return { id: same.id, fresh: false };
-    if (handIn.state === 'passed') throw new Refused('This exercise is passed: there is nothing more to hand in.');
+    if (handIn.state === 'passed') throw new Refused(PASSED);
     const tries = await tx.select().from(attempts).where(eq(attempts.handInId, handIn.id));
     const made = newId();
     await tx.insert(attempts).values({
@@ -106,12 +108,10 @@ export async function recordAttempt(
       target,
       stage: stageOf(terms, stage, tries),
     });
+    await house.queue.send({ attemptId: made }, tx);
     return { id: made, fresh: true };
   });
-  if (fresh) {
-    await house.queue.send({ attemptId: id });
-    house.live.tell(id, { state: 'queued', stage: null });
-  }
+  if (fresh) house.live.tell(id, { state: 'queued', stage: null });
   return { attemptId: id, fresh };
 }
 
@@ -144,32 +144,34 @@ export async function receivePhoto(
 /** Measures a failed or cancelled attempt once more. */
 export async function tryAgain(house: House, actor: Actor, attemptId: string): Promise<void> {
   const { attempt } = await attemptFor(house, actor, attemptId);
-  if (attempt.state !== 'failed' && attempt.state !== 'cancelled')
-    throw new Refused('This picture is not waiting to be tried again.');
-  await house.db
-    .update(attempts)
-    .set({ state: 'queued', trouble: null, changedAt: new Date() })
-    .where(eq(attempts.id, attemptId));
-  await house.queue.send({ attemptId });
+  await house.db.transaction(async (tx) => {
+    if ((await holdHandIn(tx, attempt.handInId)) === 'passed') throw new Refused(PASSED);
+    if (!(await changeAttempt(tx, attemptId, 'tryAgain', { trouble: null })))
+      throw new Refused('This picture is not waiting to be tried again.');
+    await house.queue.send({ attemptId }, tx);
+  });
   house.live.tell(attemptId, { state: 'queued', stage: null });
 }
 
-/** Stops a measurement that waits or runs; its thread is ended. */
+/** Stops a measurement that waits or runs; whoever measures it hears of it and ends its thread. */
 export async function cancel(house: House, actor: Actor, attemptId: string): Promise<void> {
-  const { attempt } = await attemptFor(house, actor, attemptId);
-  if (attempt.state !== 'queued' && attempt.state !== 'measuring') return;
-  await house.db.update(attempts).set({ state: 'cancelled', changedAt: new Date() }).where(eq(attempts.id, attemptId));
-  house.live.running.get(attemptId)?.abort();
-  house.live.tell(attemptId, { state: 'cancelled', stage: null });
+  await attemptFor(house, actor, attemptId);
+  if (await changeAttempt(house.db, attemptId, 'cancel'))
+    house.live.tell(attemptId, { state: 'cancelled', stage: null });
 }
 
 /** Sends a refused photograph on all the same, with a word to the teacher. */
 export async function lookAnyway(house: House, student: Student, attemptId: string, word: string): Promise<void> {
   const { attempt } = await attemptFor(house, student, attemptId);
-  if (attempt.state !== 'refused') throw new Refused('This picture is not one that was refused.');
   const plea = textSchema.parse(word) || 'Please look at it anyway.';
   await house.db.transaction(async (tx) => {
-    await tx.update(attempts).set({ plea }).where(eq(attempts.id, attemptId));
-    await tx.update(handIns).set({ state: 'waiting' }).where(eq(handIns.id, attempt.handInId));
+    if ((await holdHandIn(tx, attempt.handInId)) === 'passed') throw new Refused(PASSED);
+    const [sent] = await tx
+      .update(attempts)
+      .set({ plea })
+      .where(and(eq(attempts.id, attemptId), eq(attempts.state, 'refused')))
+      .returning({ id: attempts.id });
+    if (!sent) throw new Refused('This picture is not one that was refused.');
+    await changeHandIn(tx, attempt.handInId, 'wait');
   });
 }

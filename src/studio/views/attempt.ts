@@ -8,6 +8,7 @@ import type { NotanResult } from '@/core/notan/result';
 import type { PaintingResult } from '@/core/painting/result';
 import type { MassEdit } from '@/core/reference/set-up';
 import type { ScaleResult } from '@/core/scale/result';
+import type { Database } from '@/data/database/engine';
 import {
   attempts,
   critiques,
@@ -56,9 +57,9 @@ export async function measuredOfOne(house: House, attemptId: string): Promise<Me
 type Attempt = typeof attempts.$inferSelect;
 
 /** The attempt that counts: the newest that was measured, or that the student sent on anyway. */
-export function currentOf<A extends Pick<Attempt, 'state' | 'plea' | 'createdAt'>>(tries: readonly A[]): A | null {
+export function currentOf<A extends Pick<Attempt, 'state' | 'plea' | 'seq'>>(tries: readonly A[]): A | null {
   const counting = tries.filter((a) => a.state === 'measured' || (a.state === 'refused' && a.plea !== null));
-  return counting.toSorted((a, b) => b.createdAt.getTime() - a.createdAt.getTime())[0] ?? null;
+  return counting.toSorted((a, b) => b.seq - a.seq)[0] ?? null;
 }
 
 export interface AttemptView {
@@ -115,7 +116,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
     .from(decisions)
     .where(and(inArray(decisions.attemptId, ids), isNull(decisions.withdrawnAt)));
   return rows
-    .toSorted((a, b) => a.createdAt.getTime() - b.createdAt.getTime())
+    .toSorted((a, b) => a.seq - b.seq)
     .map((row) => {
       const own = measured.get(row.id) ?? null;
       const terms = row.terms ?? judgedBy.terms;
@@ -147,11 +148,11 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
 }
 
 /** Attempts at some hand-ins, as they were made: one query. */
-export async function attemptsAt(house: House, handInIds: readonly string[]): Promise<Attempt[]> {
+export async function attemptsAt(db: Pick<Database, 'select'>, handInIds: readonly string[]): Promise<Attempt[]> {
   if (handInIds.length === 0) return [];
-  return house.db
+  return db
     .select()
     .from(attempts)
     .where(inArray(attempts.handInId, [...handInIds]))
-    .orderBy(asc(attempts.createdAt));
+    .orderBy(asc(attempts.seq));
 }

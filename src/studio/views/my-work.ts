@@ -72,7 +72,7 @@ export async function myExercise(house: House, student: Student, exerciseId: str
   const { numbering } = own.class;
   const { terms } = own.exercise;
   const setUp = await setUpOfExercise(house, own.exercise);
-  const rows = await attemptsAt(house, handIn ? [handIn.id] : []);
+  const rows = await attemptsAt(house.db, handIn ? [handIn.id] : []);
   const stages = handInStagesOf(terms);
   return {
     exercise: own.exercise,

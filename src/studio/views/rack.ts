@@ -30,7 +30,7 @@ export async function rackOf(house: House, teacher: Teacher, classId: string) {
   const rows = ids.length === 0 ? [] : await house.db.select().from(handIns).where(inArray(handIns.exerciseId, ids));
   const tries = new Map<string, Awaited<ReturnType<typeof attemptsAt>>>();
   for (const attempt of await attemptsAt(
-    house,
+    house.db,
     rows.map((r) => r.id),
   ))
     tries.set(attempt.handInId, [...(tries.get(attempt.handInId) ?? []), attempt]);

@@ -12,7 +12,7 @@ import { attemptsAt, attemptViews, currentOf, measuredOfOne } from './attempt';
 /** One hand-in with all its attempts, and its neighbours on the rack for "next" and "previous". */
 export async function tableOf(house: House, teacher: Teacher, handInId: string) {
   const own = await handInFor(house, teacher, handInId);
-  const rows = await attemptsAt(house, [handInId]);
+  const rows = await attemptsAt(house.db, [handInId]);
   const siblings = await house.db
     .select({ id: handIns.id, number: students.number, state: handIns.state })
     .from(handIns)

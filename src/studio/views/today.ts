@@ -22,7 +22,7 @@ export async function waitingOf(house: House, teacher: Teacher) {
     .where(and(eq(handIns.state, 'waiting'), ofTheirs))
     .orderBy(asc(students.number));
   const tries = await attemptsAt(
-    house,
+    house.db,
     rows.map((r) => r.handIn.id),
   );
   const waiting = rows.flatMap((row) => {

@@ -4,21 +4,33 @@ import { answer } from '../../api';
 
 export const dynamic = 'force-dynamic';
 
+/** How often somebody who hears nothing is told how it stands: news may be lost where a connection breaks. */
+const STILL_HERE_MS = 15_000;
+
 /** News of one attempt as server-sent events, beginning with how it stands. */
 export async function GET(request: Request, { params }: { params: Promise<{ attemptId: string }> }): Promise<Response> {
   const { attemptId } = await params;
   return answer(async (house, actor) => {
-    const { attempt } = await attemptFor(house, actor, attemptId);
+    await attemptFor(house, actor, attemptId);
     const text = new TextEncoder();
     let stop = () => {};
     const stream = new ReadableStream<Uint8Array>({
-      start(controller) {
-        const tell = (news: LiveNews) => controller.enqueue(text.encode(`data: ${JSON.stringify(news)}\n\n`));
-        const waitsForPicture = attempt.previewHash === null;
-        const under = attempt.state === 'queued' || attempt.state === 'measuring';
-        if (under || !waitsForPicture) tell(house.live.last(attemptId) ?? { state: attempt.state, stage: null });
+      async start(controller) {
+        let told: string | null = null;
+        const tell = (news: LiveNews) => {
+          told = news.state;
+          controller.enqueue(text.encode(`data: ${JSON.stringify(news)}\n\n`));
+        };
+        const how = async () => {
+          const { attempt } = await attemptFor(house, actor, attemptId);
+          const underWay = attempt.state === 'queued' || attempt.state === 'measuring';
+          const isWhole = underWay || attempt.previewHash !== null;
+          if (isWhole && attempt.state !== told) tell({ state: attempt.state, stage: null });
+          else controller.enqueue(text.encode(': still here\n\n'));
+        };
+        // Heard before it is read: what happens in between is told twice rather than never.
         const deaf = house.live.listen(attemptId, tell);
-        const alive = setInterval(() => controller.enqueue(text.encode(': still here\n\n')), 15_000);
+        const alive = setInterval(() => void how().catch(() => stop()), STILL_HERE_MS);
         stop = () => {
           clearInterval(alive);
           deaf();
@@ -27,6 +39,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ atte
           stop();
           controller.close();
         });
+        await how();
       },
       cancel: () => stop(),
     });
