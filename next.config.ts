@@ -12,24 +12,13 @@ const config: NextConfig = {
     'pg',
     'pg-boss',
     'piscina',
+    'rate-limiter-flexible',
     'sharp',
     'zxing-wasm',
   ],
   poweredByHeader: false,
   // Types are checked by `npm test`; once is enough.
   typescript: { ignoreBuildErrors: true },
-  async headers() {
-    return [
-      {
-        source: '/:path*',
-        headers: [
-          { key: 'X-Content-Type-Options', value: 'nosniff' },
-          { key: 'Referrer-Policy', value: 'same-origin' },
-          { key: 'X-Frame-Options', value: 'DENY' },
-        ],
-      },
-    ];
-  },
 };
 
 export default config;

@@ -20,14 +20,11 @@ export interface ServedStudio {
 }
 
 async function serve(folder: string, port: number, settings: Record<string, string>): Promise<ChildProcess> {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-p', String(port), '-H', '127.0.0.1'],
-    {
-      stdio: 'ignore',
-      env: { ...process.env, FAIR_GREY_DATA: folder, FAIR_GREY_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1', ...settings },
-    },
-  );
+  const own = { PORT: String(port), FAIR_GREY_DATA: folder, FAIR_GREY_DEMO: '1' };
+  const child = spawn(process.execPath, ['dist/serve.mjs'], {
+    stdio: 'ignore',
+    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', ...own, ...settings },
+  });
   for (let i = 0; i < READY.times; i++) {
     const ready = await fetch(`http://127.0.0.1:${port}/health`)
       .then((r) => r.ok)

@@ -22,5 +22,6 @@ export async function answer(handle: (house: House, actor: Actor) => Promise<Res
 /** A post that another site's page sent with the visitor's cookies. */
 export function fromElsewhere(request: Request): boolean {
   const origin = request.headers.get('origin');
-  return origin !== null && new URL(origin).host !== request.headers.get('host');
+  // A page without a place of its own says "null": it is not one of ours.
+  return origin !== null && (!URL.canParse(origin) || new URL(origin).host !== request.headers.get('host'));
 }

@@ -36,6 +36,11 @@ test.each([
   await expect(takeUpload(request, folder)).rejects.toThrow('No picture came with this');
 });
 
+test('a form that does not say how its parts are told apart is told', async () => {
+  const request = post('--x', { 'content-type': 'multipart/form-data' });
+  await expect(takeUpload(request, folder)).rejects.toThrow('did not come through whole');
+});
+
 test('more than 40 MB is refused, and nothing of it stays', async () => {
   const before = readdirSync(folder).length;
   await expect(takeUpload(post(form(new Uint8Array(41 * 1024 * 1024))), folder)).rejects.toBeInstanceOf(Refused);

@@ -13,6 +13,15 @@ import { pipeline } from 'node:stream/promises';
 const NO_FILE = 'No picture came with this: choose a photograph and send it once more.';
 const CUT_OFF = 'The picture did not come through whole: send it once more.';
 
+/** Throws Refused where the form does not say how its parts are told apart. */
+function parserOf(type: string, maxBytes: number): busboy.Busboy {
+  try {
+    return busboy({ headers: { 'content-type': type }, limits: { files: 1, fileSize: maxBytes, fields: 4 } });
+  } catch {
+    throw new Refused(CUT_OFF);
+  }
+}
+
 /** Path of the uploaded file; the caller removes it. Throws Refused with words for the sender. */
 export async function takeUpload(
   request: Request,
@@ -22,7 +31,7 @@ export async function takeUpload(
   const type = request.headers.get('content-type') ?? '';
   if (!request.body || !type.startsWith('multipart/form-data')) throw new Refused(NO_FILE);
   const file = path.join(folder, `upload-${newId()}`);
-  const parser = busboy({ headers: { 'content-type': type }, limits: { files: 1, fileSize: maxBytes, fields: 4 } });
+  const parser = parserOf(type, maxBytes);
   let taken: Promise<void> | null = null;
   let tooLarge = false;
   parser.on('file', (_name, stream) => {

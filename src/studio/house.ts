@@ -2,10 +2,12 @@
 import { openDatabase } from '@/data/database/database';
 import type { Database } from '@/data/database/engine';
 import { openQueue, type Queue } from '@/data/database/queue';
-import { type FileStore, openFileStore } from '@/data/files/file-store';
+import type { FileStore } from '@/data/files/file-store';
+import { openFiles } from '@/data/files/open-files';
 import { readSettings, type Settings } from '@/data/settings';
 import { type Auth, openAuth } from '@/data/sign-in/auth';
 import { openPool, type WorkerPool } from '@/workers/pool';
+import { type Door, openDoor } from './access/door';
 import { type Live, openLive } from './hand-in/live';
 
 export interface House {
@@ -15,6 +17,7 @@ export interface House {
   readonly alone: boolean;
   readonly files: FileStore;
   readonly auth: Auth;
+  readonly door: Door;
   readonly queue: Queue;
   readonly pool: WorkerPool;
   readonly live: Live;
@@ -24,14 +27,16 @@ export interface House {
 /** `pool` is given by tests that stand in for the workers. */
 export async function openHouse(settings: Settings = readSettings(), pool: WorkerPool = openPool()): Promise<House> {
   const database = await openDatabase(settings);
-  const files = await openFileStore(settings.folder);
+  const files = await openFiles(settings, database.alone);
   const queue = await openQueue(database);
+  const auth = await openAuth(database.db);
   return {
     settings,
     db: database.db,
     alone: database.alone,
     files,
-    auth: await openAuth(database.db),
+    auth,
+    door: openDoor(database.db, auth),
     queue,
     pool,
     live: await openLive(database),

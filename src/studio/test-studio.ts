@@ -165,7 +165,7 @@ async function openTestHouse(): Promise<TestHouse> {
     },
     close: () => Promise.resolve(),
   };
-  const house = await openHouse({ folder, databaseUrl, minFree: 0, demo: false, role: 'all' }, pool);
+  const house = await openHouse({ folder, databaseUrl, s3: null, minFree: 0, demo: false, role: 'all' }, pool);
   return {
     house,
     async openStudio() {

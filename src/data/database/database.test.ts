@@ -72,6 +72,7 @@ test('settings come from the environment and are checked', () => {
   });
   expect(readSettings({ FAIR_GREY_DATA: '/somewhere', FAIR_GREY_DEMO: '1', FAIR_GREY_MIN_FREE: '10' })).toEqual({
     databaseUrl: null,
+    s3: null,
     folder: '/somewhere',
     demo: true,
     role: 'all',

@@ -1,69 +1,49 @@
-/** Files by the hash of their content. A file is whole or not there: it is written aside, synced, renamed. */
+/** Files by the hash of their content: in a folder of this machine, or in a store that several machines share. */
 import { createHash } from 'node:crypto';
-import { mkdir, open, readdir, readFile, rename, rm, stat, statfs } from 'node:fs/promises';
-import path from 'node:path';
+
+export interface Kept {
+  readonly hash: string;
+  /** When it was last put there. */
+  readonly at: Date;
+}
 
 export interface FileStore {
-  /** Keeps the bytes; returns their SHA-256 in hex. Keeping the same bytes twice is keeping them once. */
+  /** Keeps the bytes; returns their SHA-256 in hex. Keeping the same bytes twice is keeping them once, from now on. */
   put(bytes: Uint8Array): Promise<string>;
-  path(hash: string): string;
+  /** Whether it is there. */
+  has(hash: string): Promise<boolean>;
+  /** Throws FileMissing where it is not there, or not as it was kept. */
   read(hash: string): Promise<Buffer>;
+  /** Path of a copy on this machine, to read and not to change. Throws FileMissing. */
+  local(hash: string): Promise<string>;
   remove(hash: string): Promise<void>;
-  /** Hashes of all files. */
-  list(): Promise<string[]>;
-  /** Bytes free on the disk. */
+  list(): AsyncIterable<Kept>;
+  /** Bytes free on this machine's disk. */
   free(): Promise<number>;
-  /** A folder for uploads on their way. */
+  /** A folder of this machine for uploads on their way. */
   readonly incoming: string;
 }
 
-async function syncFolder(folder: string): Promise<void> {
-  const handle = await open(folder, 'r');
-  await handle.sync().finally(() => handle.close());
+/** A file that should be there is not, or is not what it was. */
+export class FileMissing extends Error {
+  override readonly name = 'FileMissing';
+  constructor() {
+    super(
+      'A picture that belongs here is missing from the studio’s store, or was damaged there. Take it from a backup.',
+    );
+  }
 }
 
-export async function openFileStore(dataFolder: string): Promise<FileStore> {
-  const root = path.join(dataFolder, 'files');
-  const incoming = path.join(dataFolder, 'incoming');
-  await mkdir(root, { recursive: true });
-  await rm(incoming, { recursive: true, force: true });
-  await mkdir(incoming, { recursive: true });
-  const place = (hash: string) => {
-    if (!/^[0-9a-f]{64}$/.test(hash)) throw new RangeError(`Not a content hash: ${hash}`);
-    return path.join(root, hash.slice(0, 2), hash);
-  };
-  return {
-    incoming,
-    path: place,
-    read: (hash) => readFile(place(hash)),
-    async put(bytes) {
-      const hash = createHash('sha256').update(bytes).digest('hex');
-      const target = place(hash);
-      if (await stat(target).catch(() => null)) return hash;
-      await mkdir(path.dirname(target), { recursive: true });
-      const aside = path.join(incoming, `${hash}.${process.pid}.${Math.random().toString(36).slice(2)}`);
-      const handle = await open(aside, 'wx');
-      try {
-        await handle.writeFile(bytes);
-        await handle.sync();
-      } finally {
-        await handle.close();
-      }
-      await rename(aside, target);
-      await syncFolder(path.dirname(target));
-      return hash;
-    },
-    async remove(hash) {
-      await rm(place(hash), { force: true });
-    },
-    async list() {
-      const groups = await readdir(root);
-      const names = await Promise.all(groups.map((g) => readdir(path.join(root, g))));
-      return names.flat();
-    },
-    async free() {
-      const s = await statfs(root);
-      return s.bavail * s.bsize;
-    },
-  };
+export const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+/** Throws RangeError at what is no content's hash. */
+export function checkHash(hash: string): string {
+  if (!/^[0-9a-f]{64}$/.test(hash)) throw new RangeError(`Not a content hash: ${hash}`);
+  return hash;
+}
+
+/** The bytes, if they are those of the hash. Throws FileMissing. */
+export function checkBytes(hash: string, bytes: Buffer): Buffer {
+  if (hashOf(bytes) !== hash) throw new FileMissing();
+  return bytes;
 }

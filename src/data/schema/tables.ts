@@ -4,3 +4,4 @@ export * from './hand-in';
 export * from './sign-in';
 export * from './file';
 export * from './reference';
+export * from './door';

@@ -22,6 +22,9 @@ export interface SignedIn {
   readonly expiresAt: Date;
 }
 
+/** Whose door somebody stands at: a class's, by its code, or a teacher's, by an e-mail. */
+export type DoorOf = { readonly class: string } | { readonly teacher: string };
+
 export interface Auth {
   createTeacher(name: string, email: string, password: string): Promise<string>;
   /** A student's account; returns the user id. */
@@ -34,6 +37,10 @@ export interface Auth {
   /** The user of a session cookie's headers, or null. */
   userOf(headers: Headers): Promise<{ id: string; role: 'teacher' | 'student'; name: string } | null>;
   signOut(headers: Headers): Promise<void>;
+  /** Who somebody says they are as it is compared: however a code was typed, it is the same one. */
+  comparable(of: DoorOf): DoorOf;
+  /** A text's mark that only this studio can make. */
+  mark(text: string): string;
   /** Name under which the session token travels, and its signed form. */
   cookie(token: string): Promise<{ name: string; value: string }>;
 }
@@ -158,6 +165,8 @@ export async function openAuth(db: Database): Promise<Auth> {
       const found = await auth.api.getSession({ headers });
       if (found) await db.delete(schema.session).where(eq(schema.session.token, found.session.token));
     },
+    comparable: (of) => ('class' in of ? { class: tidy(of.class) } : { teacher: of.teacher.toLowerCase() }),
+    mark: (text) => createHmac('sha256', secret).update(text).digest('hex').slice(0, 32),
     async cookie(token) {
       const context = await auth.$context;
       const signature = createHmac('sha256', context.secret).update(token).digest('base64');

@@ -1,5 +1,5 @@
 /** What someone may not see does not exist for them; what is deleted is gone; what is theirs comes out whole. */
-import { classes, files, handIns, session, students, user } from '@/data/schema/tables';
+import { attempts, classes, files, handIns, session, students, user } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { readdir } from 'node:fs/promises';
 import path from 'node:path';
@@ -9,6 +9,7 @@ import { addStudent, createClass, createFirstTeacher, reissueCode } from '../cla
 import { deleteStudent, exportStudent } from '../class/records';
 import { decide } from '../critique/critiquing';
 import { measureAttempt } from '../hand-in/measuring';
+import { keepFile } from '../hand-in/receive';
 import { sheetsFor } from '../plan/exercises';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { sweepFiles } from '../unused-files';
@@ -118,11 +119,43 @@ test('deleting a student removes their rows, their sign-in and the files that no
   expect(await house.auth.signInStudent(studio.codes.class, studio.codes.bea)).toBeNull();
 });
 
-test('files that no row names are swept', async () => {
-  await studio.house.files.put(new Uint8Array([9, 9, 9]));
+const HOUR = 3_600_000;
+
+test('files that nobody needs are swept once they are a day old, and none that is on its way', async () => {
+  const { house, teacher } = studio;
+  const lost = await house.files.put(new Uint8Array([9, 9, 9]));
+  // Kept, and then nothing came of it: a process was killed in between, or the hand-in was refused.
+  const idle = await keepFile(house, new Uint8Array([8, 8, 8]), 'image/png');
+  const later = (hours: number) => new Date(Date.now() + hours * HOUR);
+  await sweepFiles(house, later(23));
+  expect([await house.files.has(lost), await house.files.has(idle)]).toEqual([true, true]);
+  await sweepFiles(house, later(25));
+  expect([await house.files.has(lost), await house.files.has(idle)]).toEqual([false, false]);
+  expect(await house.db.select().from(files).where(eq(files.hash, idle))).toEqual([]);
+  expect(await pictureOf(house, teacher, attemptId, 'preview')).not.toBeNull();
+});
+
+test('a photograph that is refused with the hand-in leaves nothing behind', async () => {
+  const { house, bea, teacher } = studio;
+  await decide(house, teacher, attemptId, 'pass');
   const before = await stored();
-  expect(await sweepFiles(studio.house)).toBe(1);
-  expect(await stored()).toBe(before - 1);
+  await expect(studio.send(bea, 91)).rejects.toThrow('passed');
+  expect(await stored()).toBe(before);
+});
+
+test('a missing file is told in the ZIP, which comes to its end', async () => {
+  const { house, teacher, bea } = studio;
+  await studio.send(bea, 93);
+  const [row] = await house.db
+    .select()
+    .from(attempts)
+    .where(eq(attempts.id, await studio.send(bea, 93)));
+  await house.files.remove(row?.photoHash ?? '');
+  const { stream } = await exportStudent(house, teacher, bea.studentId);
+  const zip = await yauzl.fromBufferPromise(await buffer(stream));
+  const names: string[] = [];
+  for await (const entry of zip.eachEntry()) names.push(entry.fileName);
+  expect(names).toContain('missing.txt');
 });
 
 test('a student’s data come out as a ZIP with their photograph and all that was said', async () => {

@@ -13,6 +13,7 @@ import {
   students,
   user,
 } from '@/data/schema/tables';
+import { FileMissing } from '@/data/files/file-store';
 import { eq, inArray } from 'drizzle-orm';
 import yazl from 'yazl';
 import { studentFor, type Teacher } from '../access/actor';
@@ -59,14 +60,23 @@ export async function exportStudent(
   const zip = new yazl.ZipFile();
   zip.addBuffer(Buffer.from(JSON.stringify(record, null, 2)), 'record.json');
   const types = new Map((await house.db.select().from(files)).map((f) => [f.hash, f.type]));
-  for (const hash of new Set(tries.map((t) => t.photoHash)))
-    zip.addFile(
-      house.files.path(hash),
-      `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`,
-    );
-  for (const l of theirLooks) zip.addFile(house.files.path(l.pictureHash), `looks/${l.pictureHash.slice(0, 16)}.jpeg`);
-  for (const hash of read.flatMap((m) => filesOf(m.against)))
-    zip.addFile(house.files.path(hash), `tones/${hash.slice(0, 16)}.png`);
+  const kept = new Map<string, string>();
+  for (const { photoHash: hash } of tries)
+    kept.set(hash, `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`);
+  for (const { pictureHash: hash } of theirLooks) kept.set(hash, `looks/${hash.slice(0, 16)}.jpeg`);
+  for (const hash of read.flatMap((m) => filesOf(m.against))) kept.set(hash, `tones/${hash.slice(0, 16)}.png`);
+  const missing: string[] = [];
+  for (const [hash, entry] of kept) {
+    // A stream that breaks off would leave a ZIP without an end: what is missing is named in it instead.
+    const file = await house.files.local(hash).catch((error: unknown) => {
+      if (error instanceof FileMissing) return null;
+      throw error;
+    });
+    if (file === null) missing.push(entry);
+    else zip.addFile(file, entry);
+  }
+  if (missing.length > 0)
+    zip.addBuffer(Buffer.from(`${new FileMissing().message}\n\n${missing.join('\n')}\n`), 'missing.txt');
   zip.end();
   return { name: `student-${own.student.number}.zip`, stream: zip.outputStream };
 }

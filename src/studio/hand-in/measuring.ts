@@ -1,6 +1,7 @@
 /** Measures one attempt: what the queue's worker does, and what is taken up again after a restart. */
 import { type ExerciseTerms } from '@/core/exercise/terms';
 import { measuredResultSchema } from '@/core/kinds/measured-result';
+import { FileMissing } from '@/data/files/file-store';
 import { newId } from '@/data/schema/ids';
 import {
   attempts,
@@ -85,7 +86,7 @@ const TOO_LONG = 'Measuring took longer than 30 seconds and was stopped. The pic
 
 /** What the person is told of what no further try would mend; null of all else. */
 function troubleOf(error: unknown): string | null {
-  if (error instanceof UnusablePicture) return error.message;
+  if (error instanceof UnusablePicture || error instanceof FileMissing) return error.message;
   return error instanceof TaskTimedOut ? TOO_LONG : null;
 }
 
@@ -123,8 +124,8 @@ export async function measureAttempt(house: House, attemptId: string): Promise<v
   if (isRead && (turn !== null || row.attempt.previewHash === null)) await makePictures(house, row);
 }
 
-const photoOf = (house: House, { attempt }: Loaded) => ({
-  file: house.files.path(attempt.photoHash),
+const photoOf = async (house: House, { attempt }: Loaded) => ({
+  file: await house.files.local(attempt.photoHash),
   orientation: attempt.orientation,
 });
 
@@ -144,7 +145,12 @@ async function read(house: House, row: Loaded, turn: number): Promise<AttemptSta
       onStage: (stage: Stage) => house.live.tell(attempt.id, { state: 'measuring', stage }),
     };
     const print = knownPrint(row.class);
-    const result = await measureBy(house, { ...row, terms }, { ...photoOf(house, row), expected, ...print }, how);
+    const result = await measureBy(
+      house,
+      { ...row, terms },
+      { ...(await photoOf(house, row)), expected, ...print },
+      how,
+    );
     const state = await keepResult(house, row, turn, result);
     house.live.tell(attempt.id, { state, stage: null });
     return state;
@@ -168,8 +174,9 @@ async function makePictures(house: House, row: Loaded): Promise<void> {
   const { attempt, exercise } = row;
   const terms: ExerciseTerms = attempt.terms ?? exercise.terms;
   const target = attempt.target && { target: attempt.target };
-  const task: PicturesTask = { task: 'pictures', ...photoOf(house, row), ...target, ...knownPrint(row.class), terms };
   try {
+    const photo = await photoOf(house, row);
+    const task: PicturesTask = { task: 'pictures', ...photo, ...target, ...knownPrint(row.class), terms };
     const { preview, strip } = await house.pool.run(task);
     const previewHash = await keepFile(house, preview, 'image/jpeg');
     const stripHash = strip ? await keepFile(house, strip, 'image/jpeg') : null;

@@ -24,8 +24,8 @@ export async function readingsFor(house: House, exerciseId: string, handInId: st
 }
 
 type ReadingRow = typeof readings.$inferSelect;
-const filesOf = (house: House, rows: readonly ReadingRow[]): ReadingFile[] =>
-  rows.map((r) => ({ mask: house.files.path(r.maskHash), tone: r.tone }));
+const filesOf = (house: House, rows: readonly ReadingRow[]): Promise<ReadingFile[]> =>
+  Promise.all(rows.map(async (r) => ({ mask: await house.files.local(r.maskHash), tone: r.tone })));
 
 /** The set-up that an exercise is painted from in life; null where it is painted from a picture, or from neither. */
 export async function setUpOfExercise(house: House, { setUpId }: { readonly setUpId: string | null }) {
@@ -65,7 +65,7 @@ export async function measuredNotan(
     {
       task: 'measure-notan',
       ...photo,
-      reference: picture && prepared(house, picture, wanted, { ends: terms.ends, ...sitting }),
+      reference: picture && (await prepared(house, picture, wanted, { ends: terms.ends, ...sitting })),
       tones: wanted.tones,
       painted: picture ? null : await paintedOn(house, exercise, attempt),
       frameIsDark: attempt.frameIsDark,
@@ -73,7 +73,7 @@ export async function measuredNotan(
       pushPercent: sitting.pushPercent,
       target: attempt.target,
       sheetKinds: kindsOnSheetOf(terms),
-      readings: filesOf(house, counted),
+      readings: await filesOf(house, counted),
     },
     how,
   );
@@ -119,11 +119,11 @@ export async function judgeAgain(house: House, teacher: Teacher, attemptId: stri
   const terms = own.attempt.terms ?? own.exercise.terms;
   const next = await house.pool.run({
     task: 'judge-notan',
-    planes: house.files.path(against.planes),
+    planes: await house.files.local(against.planes),
     result,
     names: against.names,
     ends: terms.ends,
-    readings: filesOf(house, counted),
+    readings: await filesOf(house, counted),
     painted,
   });
   await house.db
@@ -155,12 +155,12 @@ export async function acceptReading(
   );
   const mask = await house.pool.run({
     task: 'reading-mask',
-    planes: house.files.path(against.planes),
+    planes: await house.files.local(against.planes),
     names: against.names,
     tones: result.tones.length,
     shift: result.shift,
     region: flipped,
-    readings: filesOf(house, counted),
+    readings: await filesOf(house, counted),
   });
   if (!mask) throw new Refused('This shape was judged anew in the meantime: look at it once more.');
   const maskHash = await keepFile(house, mask, 'image/png');

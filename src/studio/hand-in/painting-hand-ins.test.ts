@@ -175,7 +175,7 @@ test('a rescue is handed in as it was and reworked, and looked at beside its own
   expect(before.against).toMatchObject({ kind: 'itself', planes: before.against?.lightness });
   const after = await state('rescued', true, 72);
   expect(after.task).toMatchObject({
-    stage: { asks: 'rescued', last: true, before: house.files.path(before.against?.lightness ?? '') },
+    stage: { asks: 'rescued', last: true, before: await house.files.local(before.against?.lightness ?? '') },
   });
   expect(after.against?.planes).toBe(before.against?.lightness);
   expect(await standingOf(house, teacher, after.id)).toBe('as-it-is');
@@ -199,7 +199,7 @@ test('each panel of a series is held against the first one, not the one before',
   const kept = first.against?.lightness ?? '';
   await panel('like-the-first', true, 76);
   const third = await panel('like-the-first', true, 77);
-  expect(third.task).toMatchObject({ task: 'measure-painting', reference: { panel: house.files.path(kept) } });
+  expect(third.task).toMatchObject({ task: 'measure-painting', reference: { panel: await house.files.local(kept) } });
   expect(third.against).toMatchObject({ kind: 'itself', planes: kept });
   expect((await myExercise(house, studio.bea, exerciseId)).attempts.map((a) => a.stage)).toEqual([
     'Round 1',
@@ -214,7 +214,7 @@ test('a deleted student takes what was read of their painting along', async () =
   // In a grey of its own: the same bytes of another test's student would rightly stay.
   const id = await handedIn(exerciseId, {}, 41);
   const [row] = await house.db.select().from(measurements).where(eq(measurements.attemptId, id));
-  expect(await house.files.list()).toContain(row?.against?.lightness);
+  expect(await house.files.has(row?.against?.lightness ?? '')).toBe(true);
   await deleteStudent(house, teacher, studio.bea.studentId);
-  expect(await house.files.list()).not.toContain(row?.against?.lightness);
+  expect(await house.files.has(row?.against?.lightness ?? '')).toBe(false);
 });

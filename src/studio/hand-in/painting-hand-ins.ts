@@ -67,7 +67,10 @@ async function measuredAgainstItself(
       {
         ...framing,
         task: 'measure-painting',
-        reference: { panel: house.files.path(before), preparation: { ends: terms.ends, key: terms.judging.key } },
+        reference: {
+          panel: await house.files.local(before),
+          preparation: { ends: terms.ends, key: terms.judging.key },
+        },
         toleranceSteps: terms.toleranceSteps,
         stage: { ...asked, before: null },
         ruleWins: false,
@@ -85,7 +88,7 @@ async function measuredAgainstItself(
       ends: terms.ends,
       key: terms.judging.key,
       painted: null,
-      ...(asked && { stage: { ...asked, before: before && house.files.path(before) } }),
+      ...(asked && { stage: { ...asked, before: before && (await house.files.local(before)) } }),
     },
     how,
   );
@@ -113,10 +116,10 @@ export async function measuredPainting(
     {
       task: 'measure-painting',
       ...photo,
-      reference: prepared(house, picture, picture.preparation, { ends: terms.ends, ...sitting }),
+      reference: await prepared(house, picture, picture.preparation, { ends: terms.ends, ...sitting }),
       toleranceSteps: stage?.toleranceSteps ?? terms.toleranceSteps,
       ...(stage && {
-        stage: { asks: stage.asks, last: stage.last, before: before && house.files.path(before) },
+        stage: { asks: stage.asks, last: stage.last, before: before && (await house.files.local(before)) },
       }),
       ruleWins: terms.judging.rulesWin,
       coloured: terms.judging.colourPass,

@@ -11,6 +11,7 @@ import { and, eq } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
 import { type Actor, attemptFor, exerciseFor, Refused, type Student } from '../access/actor';
 import type { House } from '../house';
+import { removeUnused } from '../unused-files';
 import { textSchema } from '../words';
 import { nextStage } from './stages';
 import { changeAttempt, changeHandIn, holdHandIn } from './states';
@@ -26,10 +27,15 @@ export async function checkRoom(house: House): Promise<void> {
     );
 }
 
-/** Keeps bytes in the store and their row; the same bytes are kept once. */
+/** Keeps bytes in the store and their row; the same bytes are kept once, and count as new: nobody takes them away meanwhile. */
 export async function keepFile(house: House, bytes: Uint8Array, type: string): Promise<string> {
   const hash = await house.files.put(bytes);
-  await house.db.insert(files).values({ hash, bytes: bytes.length, type }).onConflictDoNothing();
+  await house.db
+    .insert(files)
+    .values({ hash, bytes: bytes.length, type })
+    .onConflictDoUpdate({ target: files.hash, set: { createdAt: new Date() } });
+  // Its row may have been taken away just before, and the file after it.
+  if (!(await house.files.has(hash))) await house.files.put(bytes);
   return hash;
 }
 
@@ -80,8 +86,20 @@ export interface HandedIn {
   readonly stage?: string | null;
 }
 
-/** Records a kept photograph as an attempt and queues it; the same one again returns the attempt there is, not fresh. */
-export async function recordAttempt(
+/**
+ * Records a kept photograph as an attempt and queues it; the same one again returns the attempt there is, not fresh. Of one that
+ * is refused nothing stays.
+ */
+export async function recordAttempt(house: House, handedIn: HandedIn): Promise<{ attemptId: string; fresh: boolean }> {
+  try {
+    return await record(house, handedIn);
+  } catch (error) {
+    await removeUnused(house, handedIn.photo.hash);
+    throw error;
+  }
+}
+
+async function record(
   house: House,
   { exerciseId, studentId, terms, photo, target, stage = null }: HandedIn,
 ): Promise<{ attemptId: string; fresh: boolean }> {

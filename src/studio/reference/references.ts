@@ -35,7 +35,7 @@ export async function bringIn(house: House, teacher: Teacher, file: string, give
   const { hash, orientation } = await keepPhoto(house, file);
   const { working, small, width, height } = await house.pool.run({
     task: 'bring-in',
-    file: house.files.path(hash),
+    file: await house.files.local(hash),
     orientation,
   });
   const [workingHash, smallHash] = [
@@ -120,14 +120,14 @@ export async function referencePicture(
 }
 
 /** A reference as workers take it, for an exercise or as it stands on the bench. */
-export function prepared(
+export async function prepared(
   house: House,
   row: ReferenceRow,
   wanted: { tones: number; school: NotanSchool } = row.preparation,
   values: Partial<Pick<Preparation, 'ends' | 'key' | 'pushPercent'>> = {},
-): PreparedReference {
+): Promise<PreparedReference> {
   return {
-    picture: house.files.path(row.workingHash),
+    picture: await house.files.local(row.workingHash),
     preparation: { ...row.preparation, ...values },
     wanted: { tones: wanted.tones, school: wanted.school },
   };
@@ -155,7 +155,7 @@ export async function referenceFileFor(
   return house.pool.run({
     task: 'reference-file',
     what,
-    reference: prepared(house, row),
+    reference: await prepared(house, row),
     words: wordsFor(row, labelsFor(numbering, tones, ends)),
     paper: 'a4',
   });
@@ -186,7 +186,7 @@ export async function exerciseReference(
   const { ends, paper } = terms;
   // Kinds that are not measured in tones show the picture in as many as it was prepared in.
   const wanted = kindOf(terms).wanted(terms) ?? row.preparation;
-  const reference = prepared(house, row, wanted, { ends, ...sittingIn(terms, row.preparation) });
+  const reference = await prepared(house, row, wanted, { ends, ...sittingIn(terms, row.preparation) });
   const make = () =>
     house.pool.run({
       task: 'reference-file',

@@ -58,13 +58,15 @@ export async function paintingPictureOf(
   if (measured?.kind !== 'painting' || !measured.against?.lightness) return null;
   if (which === 'colours') {
     const picture = await referenceOfExercise(house, exercise.referenceId);
-    return picture && house.pool.run({ task: 'reference-in-colour', reference: prepared(house, picture) });
+    return (
+      picture && (await house.pool.run({ task: 'reference-in-colour', reference: await prepared(house, picture) }))
+    );
   }
   const { planes, lightness } = measured.against;
   return house.pool.run({
     task: 'painting-picture',
-    wanted: house.files.path(planes),
-    laid: house.files.path(lightness),
+    wanted: await house.files.local(planes),
+    laid: await house.files.local(lightness),
     which,
   });
 }
@@ -80,7 +82,9 @@ export async function tonesOfAttempt(
   const measured = await measuredOfOne(house, attemptId);
   const against = measured?.kind === 'notan' ? measured.against : null;
   const greys = valuesOf(own.attempt.terms ?? own.exercise.terms);
-  return against && house.pool.run({ task: 'tones-picture', planes: house.files.path(against.planes), which, greys });
+  if (!against) return null;
+  const planes = await house.files.local(against.planes);
+  return house.pool.run({ task: 'tones-picture', planes, which, greys });
 }
 
 /** Bytes of one of an attempt's pictures. The straightened strip shows readings, so a student sees it with the letter only. */

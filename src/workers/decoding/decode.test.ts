@@ -1,7 +1,7 @@
 /** What people send that is no photograph of theirs: each gets one sentence that says what to do. */
 import { deflateSync } from 'node:zlib';
 import sharp from 'sharp';
-import { decodePhoto, UnusablePicture, withPhoto } from './decode';
+import { decodePhoto, inspectPicture, UnusablePicture, withPhoto } from './decode';
 
 const plain = (width = 40, height = 30) => sharp({ create: { width, height, channels: 3, background: '#888' } });
 
@@ -150,4 +150,14 @@ test('memory of a photograph is taken for the next one, and never while it is lo
     expect([...new Set(next.stored.data)]).toEqual([0xee]);
   });
   await expect(withPhoto(dark!, null, () => Promise.reject(new Error('stopped')))).rejects.toThrow('stopped');
+});
+
+test.each([
+  [30_000, 10],
+  [1, 60_000],
+])('a strip of %i by %i is told, before anything is made of it', async (width, height) => {
+  const strip = await sharp({ create: { width, height, channels: 3, background: '#777' } })
+    .png()
+    .toBuffer();
+  await expect(inspectPicture(strip)).rejects.toThrow('far longer than it is wide');
 });

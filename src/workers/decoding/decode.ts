@@ -41,7 +41,12 @@ async function head(file: string | Buffer): Promise<Uint8Array> {
   }
 }
 
+/** A photograph so many times as long as it is wide is none, and nothing can be made of it. */
+const LONGEST = 1000;
+
 function checkSize(width: number, height: number): void {
+  if (Math.max(width, height) > LONGEST * Math.min(width, height))
+    throw new UnusablePicture('This picture is a strip, far longer than it is wide: send a photograph of the whole.');
   if (width * height > MAX_PIXELS)
     throw new UnusablePicture(
       `This picture has ${Math.round((width * height) / 1e6)} megapixels; up to 60 can be read. Send a smaller one.`,

@@ -30,6 +30,7 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
   const { classId } = await params;
   const group = await orNotFound(classOf(house, teacher, classId));
   const people = await studentsOf(house, teacher, classId);
+  const closings = await house.door.closings({ class: group.code });
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_22rem]">
       <section className="panel self-start">
@@ -37,6 +38,13 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
         <p className="mb-3">
           Class code <strong>{group.code}</strong>. Students sign in with it and with their own code.
         </p>
+        {closings > 0 && (
+          <p role="status" className="trouble mb-3">
+            Somebody tried many wrong codes for this class since yesterday, and the door was closed to them{' '}
+            {closings === 1 ? 'once' : `${closings} times`}. Nobody came in by that, and whoever has come in before
+            still can. If it goes on, give out new codes.
+          </p>
+        )}
         {people.length === 0 ? (
           <p>No students yet: add them beside, by the name they like to be called.</p>
         ) : (
