@@ -22,6 +22,7 @@ import { benchStates } from './painting/states';
 import { benchSmallFaults } from './painting/small';
 import { benchPaintingSpeed } from './painting/speed';
 import { benchPrinters } from './printers';
+import { benchPrinting } from './printing';
 import { benchQuick } from './quick';
 import { benchReferencePage } from './reference-page';
 import { benchSpeed } from './speed';
@@ -95,6 +96,7 @@ if (wanted('colours'))
 if (wanted('from-life'))
   kept.push(['paintings from life', await benchStates(seed, 3 * rounds, Number(values.megapixels))]);
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
+if (wanted('printing')) kept.push(['printing for a class', await benchPrinting()]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);
 if (wanted('fit')) kept.push(['fitting', benchFit(seed)]);

@@ -5,6 +5,7 @@ import { build } from 'esbuild';
 
 const entries = {
   'workers/entry': 'src/workers/entry.ts',
+  'workers/print': 'src/workers/printing/entry.ts',
   cli: 'src/cli/main.ts',
   demo: 'src/demo/main.ts',
   measure: 'src/jobs/measure.ts',

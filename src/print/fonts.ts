@@ -4,6 +4,7 @@
  */
 import { create, type Font } from 'fontkit';
 import LineBreaker from 'linebreak';
+import { LRUCache } from 'lru-cache';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 
@@ -45,15 +46,30 @@ function fontFor(character: string, weight: Weight): ShippedFont | undefined {
   return shippedFonts(weight).find((f) => f.font.hasGlyphForCodePoint(code));
 }
 
-/** Whether every character of the text can be printed. */
+/** Marks that take no room and show nothing; the fonts have no outline for some of them, and none is missed on paper. */
+const visible = (text: string): string => text.replace(/[\p{Cf}\p{Cc}]/gu, '');
+
+/** Whether every character of the text that shows can be printed. */
 export function canPrint(text: string, weight: Weight = 'regular'): boolean {
-  return [...text].every((c) => fontFor(c, weight) !== undefined);
+  return [...visible(text)].every((c) => fontFor(c, weight) !== undefined);
 }
+
+/** The same lines stand on the sheet of everybody in a class: they are set once. */
+const set = new LRUCache<string, TextRun[]>({ max: 5000 });
 
 /** The text cut into runs of one font each; characters that no font has become "?". */
 export function textRuns(text: string, weight: Weight): TextRun[] {
+  const key = `${weight} ${text}`;
+  const known = set.get(key);
+  if (known) return known;
+  const runs = runsOf(text, weight);
+  set.set(key, runs);
+  return runs;
+}
+
+function runsOf(text: string, weight: Weight): TextRun[] {
   const runs: { font: ShippedFont; text: string }[] = [];
-  for (const character of text) {
+  for (const character of visible(text)) {
     const own = fontFor(character, weight);
     const font = own ?? shippedFonts(weight)[0];
     if (!font) continue;

@@ -66,26 +66,40 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
   }
 }
 
-/** PDF bytes of one or more sheets. Throws RangeError when there is none. */
-export async function sheetsToPdf(sheets: readonly SheetDrawing[]): Promise<Buffer> {
-  const first = sheets[0];
-  if (!first) throw new RangeError('A PDF needs at least one sheet, got none.');
-  const doc = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: first.title } });
+function newDocument(title: string): PDFKit.PDFDocument {
+  const doc = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: title } });
   for (const weight of ['regular', 'strong'] as const)
     for (const font of shippedFonts(weight)) doc.registerFont(font.key, font.bytes);
-  const chunks: Buffer[] = [];
-  const done = new Promise<Buffer>((resolve, reject) => {
-    doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-    doc.on('end', () => resolve(Buffer.concat(chunks)));
-    doc.on('error', reject);
-  });
+  return doc;
+}
+
+/** Writes a PDF of one or more sheets piece by piece, each sheet when it is drawn. Throws RangeError when there is none. */
+export async function writeSheets(sheets: Iterable<SheetDrawing>, write: (piece: Buffer) => void): Promise<void> {
+  let doc: PDFKit.PDFDocument | null = null;
+  let done: Promise<void> = Promise.resolve();
   for (const sheet of sheets) {
-    doc.addPage({
-      size: [sheet.widthMm * POINTS_PER_MM, sheet.heightMm * POINTS_PER_MM],
-      margin: 0,
-    });
+    if (!doc) {
+      const own = newDocument(sheet.title);
+      doc = own;
+      done = new Promise((resolve, reject) => {
+        own.on('data', write);
+        own.on('end', resolve);
+        own.on('error', reject);
+      });
+    }
+    doc.addPage({ size: [sheet.widthMm * POINTS_PER_MM, sheet.heightMm * POINTS_PER_MM], margin: 0 });
     for (const mark of sheet.marks) drawMark(doc, mark);
+    // What is finished goes out before the next one is drawn.
+    await new Promise<void>((resolve) => setImmediate(resolve));
   }
+  if (!doc) throw new RangeError('A PDF needs at least one sheet, got none.');
   doc.end();
-  return done;
+  await done;
+}
+
+/** PDF bytes of one or more sheets. Throws RangeError when there is none. */
+export async function sheetsToPdf(sheets: Iterable<SheetDrawing>): Promise<Buffer> {
+  const pieces: Buffer[] = [];
+  await writeSheets(sheets, (piece) => pieces.push(piece));
+  return Buffer.concat(pieces);
 }

@@ -7,6 +7,7 @@ import { openFiles } from '@/data/files/open-files';
 import { readSettings, type Settings } from '@/data/settings';
 import { type Auth, openAuth } from '@/data/sign-in/auth';
 import { openPool, type WorkerPool } from '@/workers/pool';
+import { openPrinter, type Printer } from '@/workers/printing/printer';
 import { type Door, openDoor } from './access/door';
 import { type Live, openLive } from './hand-in/live';
 
@@ -20,6 +21,7 @@ export interface House {
   readonly door: Door;
   readonly queue: Queue;
   readonly pool: WorkerPool;
+  readonly printer: Printer;
   readonly live: Live;
   close(): Promise<void>;
 }
@@ -30,6 +32,7 @@ export async function openHouse(settings: Settings = readSettings(), pool: Worke
   const files = await openFiles(settings, database.alone);
   const queue = await openQueue(database);
   const auth = await openAuth(database.db);
+  const printer = openPrinter();
   return {
     settings,
     db: database.db,
@@ -39,10 +42,11 @@ export async function openHouse(settings: Settings = readSettings(), pool: Worke
     door: openDoor(database.db, auth),
     queue,
     pool,
+    printer,
     live: await openLive(database),
     async close() {
       await queue.stop().catch(() => undefined);
-      await pool.close();
+      await Promise.all([pool.close(), printer.close()]);
       await database.close();
     },
   };

@@ -19,6 +19,12 @@ test('names have something in them, texts need not; what can’t be seen is take
   expect(textSchema.parse('x'.repeat(2000))).toHaveLength(2000);
 });
 
+test('invisible marks are taken out of names, but those that join letters of a script', () => {
+  expect(nameSchema.parse('\u200bBea\ufeff Lind\u00adqvarn\u202e')).toBe('Bea Lindqvarn');
+  expect(said(nameSchema, '\u200b\u2060')).toBe('Give a name.');
+  expect(nameSchema.parse('می\u200cخواهم')).toBe('می\u200cخواهم');
+});
+
 test('what is kept is kept again unchanged', () => {
   fc.assert(
     fc.property(fc.string({ unit: 'grapheme', maxLength: 60 }), (text) => {

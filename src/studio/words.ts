@@ -4,16 +4,14 @@ import { z } from 'zod';
 
 const length = (s: string) => [...new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(s)].length;
 
+/** What shows nothing: controls but line ends, and invisible marks but those that join letters of some scripts. */
+const UNSEEN = /(?![\n\t])\p{Cc}|(?![\u200c\u200d])\p{Cf}/gu;
+
 const words = (most: number, what: string) =>
   z
     .string()
     .max(most * 20, `${what} is too long: keep it to ${most} characters.`)
-    .transform((s) =>
-      s
-        .normalize('NFC')
-        .replace(/(?![\n\t])\p{Cc}/gu, '')
-        .trim(),
-    )
+    .transform((s) => s.replace(UNSEEN, '').normalize('NFC').trim())
     .refine((s) => length(s) <= most, `${what} is too long: keep it to ${most} characters.`);
 
 export const nameSchema = words(80, 'This name').refine((s) => s !== '', 'Give a name.');

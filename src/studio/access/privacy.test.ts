@@ -1,4 +1,5 @@
 /** What someone may not see does not exist for them; what is deleted is gone; what is theirs comes out whole. */
+import { pagesOf } from '@/workers/printing/job';
 import { attempts, classes, files, handIns, session, students, user } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { readdir } from 'node:fs/promises';
@@ -10,7 +11,7 @@ import { deleteStudent, exportStudent } from '../class/records';
 import { decide } from '../critique/critiquing';
 import { measureAttempt } from '../hand-in/measuring';
 import { keepFile } from '../hand-in/receive';
-import { sheetsFor } from '../plan/exercises';
+import { pagesToPrint } from '../plan/exercises';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { sweepFiles } from '../unused-files';
 import { pictureOf } from '../views/table';
@@ -89,8 +90,8 @@ test('a student sees their photograph at once and their straightened strip with 
 
 test('a student is printed only their own sheet, a teacher one for everybody', async () => {
   const { house, bea, teacher, exerciseId, ruta } = studio;
-  expect(await sheetsFor(house, bea, exerciseId, ruta.studentId)).toHaveLength(3);
-  const all = await sheetsFor(house, teacher, exerciseId, null);
+  expect([...pagesOf(await pagesToPrint(house, bea, exerciseId, ruta.studentId))]).toHaveLength(3);
+  const all = [...pagesOf(await pagesToPrint(house, teacher, exerciseId, null))];
   // A sheet, its handout and its mixes each.
   expect(all).toHaveLength(6);
   expect(JSON.stringify(all[0])).toContain('Bea Lindqvarn');
@@ -99,7 +100,7 @@ test('a student is printed only their own sheet, a teacher one for everybody', a
 test('a name that the fonts can’t print is a number on the sheet', async () => {
   const { house, teacher, classId, exerciseId } = studio;
   const { id } = await addStudent(house, teacher, classId, '青木');
-  const [sheet] = await sheetsFor(house, teacher, exerciseId, id);
+  const [sheet] = [...pagesOf(await pagesToPrint(house, teacher, exerciseId, id))];
   expect(JSON.stringify(sheet)).toContain('Student 3');
 });
 

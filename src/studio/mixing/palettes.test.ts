@@ -1,4 +1,5 @@
 /** A class's paints: chosen, logged, learnt, brought in and out; a student's checks on the way to a step. */
+import { pagesOf } from '@/workers/printing/job';
 import { defaultTerms } from '@/core/kinds/table';
 import type { LoggedMix } from '@/core/mixing/logged-mix';
 import { dabChecks, palettes } from '@/data/schema/tables';
@@ -9,7 +10,7 @@ import path from 'node:path';
 import sharp from 'sharp';
 import { NotFound, Refused, type Teacher } from '../access/actor';
 import { deleteStudent } from '../class/records';
-import { setExercise, sheetsFor } from '../plan/exercises';
+import { setExercise, pagesToPrint } from '../plan/exercises';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { checkDab, walkOf } from './checks';
 import { myMixes } from './my-mixes';
@@ -219,7 +220,7 @@ test('a student’s checks go with the student', async () => {
 test('the printed pages hold the mixes, by what the class knows', async () => {
   const { house, teacher, classId, exerciseId } = studio;
   const words = async () =>
-    (await sheetsFor(house, teacher, exerciseId, null)).flatMap((p) =>
+    [...pagesOf(await pagesToPrint(house, teacher, exerciseId, null))].flatMap((p) =>
       p.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : [])),
     );
   const before = await words();

@@ -1,3 +1,4 @@
+import { pagesOf } from '@/workers/printing/job';
 import { defaultTerms, isMeasured, KIND_IDS } from '@/core/kinds/table';
 import { attempts, exercises, handIns } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
@@ -8,7 +9,7 @@ import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { paintedInValues } from '../test-picture';
 import { myExercise } from '../views/my-work';
 import { tableOf } from '../views/table';
-import { duplicateExercise, reviseExercise, setExercise, sheetsFor } from './exercises';
+import { duplicateExercise, reviseExercise, setExercise, pagesToPrint } from './exercises';
 
 let studio: TestStudio;
 eachInNewStudio((fresh) => {
@@ -28,7 +29,7 @@ test.each(KIND_IDS)('%s is set, printed for everybody with a handout, handed in 
   const { house, teacher, classId, bea } = studio;
   const id = await setExercise(house, teacher, classId, given(defaultTerms(kind)));
   expect((await stored(id))?.terms).toEqual(defaultTerms(kind));
-  const pages = await sheetsFor(house, teacher, id, null);
+  const pages = [...pagesOf(await pagesToPrint(house, teacher, id, null))];
   // Two students: a sheet, a handout and, where there is a row of steps to mix, the mixes each.
   expect(pages).toHaveLength(kind === 'notan' ? 4 : 6);
   expect(JSON.stringify(pages[0])).toContain(`FG1:${kind}:`);

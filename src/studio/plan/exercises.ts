@@ -15,6 +15,7 @@ import { canPrint } from '@/print/fonts';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { z } from 'zod';
 import { type Actor, classOf, exerciseFor, Refused, type Teacher } from '../access/actor';
+import type { PrintJob } from '@/workers/printing/job';
 import type { House } from '../house';
 import { figuresFor } from '../mixing/palettes';
 import { referenceFor } from '../reference/references';
@@ -189,21 +190,18 @@ export function sheetOf(
 }
 
 /** The pages of an exercise, a sheet, its handout and its mixes each: one student's own, or for a teacher those of every student of the class. */
-export async function sheetsFor(
+export async function pagesToPrint(
   house: House,
   actor: Actor,
   exerciseId: string,
   studentId: string | null,
-): Promise<SheetDrawing[]> {
+): Promise<PrintJob> {
   const own = await exerciseFor(house, actor, exerciseId);
   const all = await house.db.select().from(students).where(eq(students.classId, own.class.id)).orderBy(students.number);
   const wanted = actor.role === 'student' ? actor.studentId : studentId;
   const mine = all.filter((s) => wanted === null || s.id === wanted);
   const { terms } = own.exercise;
   const figures = await figuresFor(house, own.class.id, terms.medium);
-  return (mine.length > 0 ? mine : [null]).flatMap((s) => {
-    const words = wordsOf(own.class, own.exercise, s, figures);
-    const mixes = drawRecipePage(terms, words);
-    return [drawExerciseSheet(terms, words), drawHandout(terms, words), ...(mixes ? [mixes] : [])];
-  });
+  const whom = mine.length > 0 ? mine : [null];
+  return { kind: 'exercise', terms, for: whom.map((s) => wordsOf(own.class, own.exercise, s, figures)) };
 }

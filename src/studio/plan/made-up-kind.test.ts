@@ -27,7 +27,8 @@ const made = await threeGreys();
 jest.unstable_mockModule('@/core/kinds/all', () => ({ ALL_KINDS: [...ALL_KINDS, made] }));
 const { KIND_IDS, defaultTerms, inShort, kindOf, labelsOf } = await import('@/core/kinds/table');
 const { eachInNewStudio, resultWith, saidOf } = await import('../test-studio');
-const { draftSheet, setExercise, sheetsFor } = await import('./exercises');
+const { pagesOf } = await import('@/workers/printing/job');
+const { draftSheet, setExercise, pagesToPrint } = await import('./exercises');
 const { measureAttempt } = await import('../hand-in/measuring');
 const { decide, editItem } = await import('../critique/critiquing');
 const { rackOf } = await import('../views/rack');
@@ -58,7 +59,7 @@ test('it goes from setting to decision', async () => {
   const terms = defaultTerms('three-greys' as ExerciseTerms['kind']);
   expect(JSON.stringify(draftSheet(await classOf(house, teacher, classId), 'Three', terms))).toContain('three-greys');
   const exerciseId = await setExercise(house, teacher, classId, { title: 'Three', note: '', dueAt: null, terms });
-  const pages = await sheetsFor(house, teacher, exerciseId, bea.studentId);
+  const pages = [...pagesOf(await pagesToPrint(house, teacher, exerciseId, bea.studentId))];
   expect(JSON.stringify(pages)).toContain('light, middle and dark, and nothing between');
   studio.next(threeSteps());
   const id = await studio.send(bea, 140, exerciseId);

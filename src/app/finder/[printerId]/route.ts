@@ -1,9 +1,9 @@
 import { stepsSchema } from '@/core/exercise/scale';
 import { PAPER_IDS } from '@/core/sheet/paper';
-import { sheetsToPdf } from '@/print/sheet-pdf';
 import { NotFound } from '@/studio/access/actor';
 import { finderFor } from '@/studio/mixing/finders';
 import { answer } from '../../api';
+import { answerPdf } from '../../pdf';
 
 /** The value finder of a class on a printer, as PDF. */
 export async function GET(request: Request, { params }: { params: Promise<{ printerId: string }> }): Promise<Response> {
@@ -15,8 +15,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ prin
     if (!steps.success) throw new NotFound();
     const paper = PAPER_IDS.find((p) => p === query.get('paper')) ?? 'a4';
     const { drawing } = await finderFor(house, actor, printerId, query.get('class') ?? '', steps.data, paper);
-    return new Response(new Uint8Array(await sheetsToPdf([drawing])), {
-      headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="value-finder.pdf"' },
-    });
+    return answerPdf(house, { kind: 'drawn', sheets: [drawing] }, 'value-finder');
   });
 }

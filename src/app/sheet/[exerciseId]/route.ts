@@ -1,7 +1,8 @@
-import { sheetsToPdf } from '@/print/sheet-pdf';
 import { sheetToSvg } from '@/print/sheet-svg';
-import { sheetsFor } from '@/studio/plan/exercises';
+import { pagesToPrint } from '@/studio/plan/exercises';
+import { pagesOf } from '@/workers/printing/job';
 import { answer, nothingHere } from '../../api';
+import { answerPdf } from '../../pdf';
 
 /** The sheets of an exercise as one PDF, or the first as SVG to look at. */
 export async function GET(
@@ -11,13 +12,11 @@ export async function GET(
   const { exerciseId } = await params;
   const query = new URL(request.url).searchParams;
   return answer(async (house, actor) => {
-    const sheets = await sheetsFor(house, actor, exerciseId, query.get('student'));
-    const [first] = sheets;
-    if (!first) return nothingHere();
-    if (query.get('as') === 'svg')
-      return new Response(sheetToSvg(first), { headers: { 'Content-Type': 'image/svg+xml' } });
-    return new Response(new Uint8Array(await sheetsToPdf(sheets)), {
-      headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': 'inline; filename="worksheets.pdf"' },
-    });
+    const job = await pagesToPrint(house, actor, exerciseId, query.get('student'));
+    if (query.get('as') !== 'svg') return answerPdf(house, job, 'worksheets');
+    const first = pagesOf(job).next();
+    return first.done
+      ? nothingHere()
+      : new Response(sheetToSvg(first.value), { headers: { 'Content-Type': 'image/svg+xml' } });
   });
 }
