@@ -1,11 +1,18 @@
 /** Route handlers answer with data or with 404; what fails is one sentence. */
-import { type Actor, NotFound, Refused } from '@/studio/access/actor';
+import { FileMissing } from '@/data/files/file-store';
+import { type Actor, isFull, NoRoom, NotFound, Refused } from '@/studio/access/actor';
 import type { House } from '@/studio/house';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { visitor } from './access';
 import { sayError } from './outcome';
 
 export const nothingHere = () => new Response('Not found', { status: 404 });
+
+function statusOf(error: unknown): number {
+  if (error instanceof NoRoom || isFull(error)) return 507;
+  if (error instanceof FileMissing) return 404;
+  return error instanceof Refused || error instanceof UnusablePicture ? 422 : 500;
+}
 
 /** Runs a handler for whoever is signed in; nobody, or somebody who may not, finds nothing. */
 export async function answer(handle: (house: House, actor: Actor) => Promise<Response>): Promise<Response> {
@@ -14,8 +21,7 @@ export async function answer(handle: (house: House, actor: Actor) => Promise<Res
     return actor ? await handle(house, actor) : nothingHere();
   } catch (error) {
     if (error instanceof NotFound) return nothingHere();
-    const theirs = error instanceof Refused || error instanceof UnusablePicture;
-    return Response.json({ say: sayError(error) }, { status: theirs ? 422 : 500 });
+    return Response.json({ say: sayError(error) }, { status: statusOf(error) });
   }
 }
 

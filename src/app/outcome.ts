@@ -1,5 +1,6 @@
 /** What an action answers: done, or one sentence about what to mend. Nothing else crosses to the page. */
-import { NotFound, Refused } from '@/studio/access/actor';
+import { FileMissing } from '@/data/files/file-store';
+import { isFull, NoRoom, NotFound, Refused } from '@/studio/access/actor';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { ZodError } from 'zod';
 
@@ -7,7 +8,9 @@ export type Outcome<T = null> = { readonly ok: true; readonly value: T } | { rea
 
 export function sayError(error: unknown): string {
   if (error instanceof ZodError) return error.issues[0]?.message ?? 'Something in the form is not right.';
-  if (error instanceof Refused || error instanceof UnusablePicture) return error.message;
+  if (error instanceof Refused || error instanceof UnusablePicture || error instanceof FileMissing)
+    return error.message;
+  if (isFull(error)) return new NoRoom().message;
   if (error instanceof NotFound) return 'This is not here (any more).';
   console.error(error);
   return 'Something went wrong on our side. Nothing was lost; try once more.';

@@ -1,5 +1,5 @@
-import { Refused } from '@/studio/access/actor';
-import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { NoRoom, Refused } from '@/studio/access/actor';
+import { createWriteStream, mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { takeUpload } from './take-upload';
@@ -67,4 +67,10 @@ test('a body that is cut off is told, and nothing of it stays', async () => {
   } as RequestInit);
   await expect(takeUpload(request, folder)).rejects.toThrow('did not come through whole');
   expect(readdirSync(folder)).toHaveLength(before);
+});
+
+test('a disk that fills up while a picture comes in is told at once', async () => {
+  const full = () => createWriteStream('/dev/full');
+  const coming = takeUpload(post(form(new Uint8Array(3_000_000))), folder, undefined, full);
+  await expect(coming).rejects.toThrow(NoRoom);
 });

@@ -1,13 +1,13 @@
 /** Streams the one file of a form to disk, so that a large photograph never stands whole in memory twice. */
 import { newId } from '@/data/schema/ids';
-import { Refused } from '@/studio/access/actor';
+import { isFull, NoRoom, Refused } from '@/studio/access/actor';
 import { checkRoom, MAX_UPLOAD_BYTES } from '@/studio/hand-in/receive';
 import type { House } from '@/studio/house';
 import busboy from 'busboy';
 import { createWriteStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import path from 'node:path';
-import { Readable } from 'node:stream';
+import { Readable, type Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
 const NO_FILE = 'No picture came with this: choose a photograph and send it once more.';
@@ -27,20 +27,24 @@ export async function takeUpload(
   request: Request,
   folder: string,
   maxBytes: number = MAX_UPLOAD_BYTES,
+  openFile: (file: string) => Writable = createWriteStream,
 ): Promise<string> {
   const type = request.headers.get('content-type') ?? '';
   if (!request.body || !type.startsWith('multipart/form-data')) throw new Refused(NO_FILE);
   const file = path.join(folder, `upload-${newId()}`);
   const parser = parserOf(type, maxBytes);
   let taken: Promise<void> | null = null;
-  let tooLarge = false;
+  let [tooLarge, noRoom] = [false, false];
   parser.on('file', (_name, stream) => {
     stream.on('limit', () => {
       tooLarge = true;
     });
-    taken = pipeline(stream, createWriteStream(file));
-    // Looked at below; this keeps a cut-off body from ending the process meanwhile.
-    taken.catch(() => undefined);
+    taken = pipeline(stream, openFile(file));
+    // What can't be written is not waited for: without this the rest of the form would be, for good.
+    taken.catch((error: unknown) => {
+      noRoom = isFull(error);
+      parser.destroy(new Error('The file could not be written.'));
+    });
   });
   try {
     await pipeline(Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]), parser);
@@ -48,6 +52,7 @@ export async function takeUpload(
     await (taken as Promise<void>);
   } catch (error) {
     await rm(file, { force: true });
+    if (noRoom) throw new NoRoom();
     throw error instanceof Refused ? error : new Refused(CUT_OFF);
   }
   if (tooLarge) {

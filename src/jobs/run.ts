@@ -1,9 +1,18 @@
-/** Starts the workers of the queue in this process and takes up what a killed one left behind. */
-import { giveUpOn, measureAttempt, takeUpAgain } from '@/studio/hand-in/measuring';
+/** Starts the workers of the queue in this process, takes up what a killed one left behind, and looks after both from then on. */
+import { giveUpOn, measureAttempt, queueWhatWaits, takeUpAgain } from '@/studio/hand-in/measuring';
+import { hasRoom } from '@/studio/hand-in/receive';
 import type { House } from '@/studio/house';
 import { sweepFiles } from '@/studio/unused-files';
 
 const LANES = 2;
+/** How often it is looked whether something waits that nobody will take, and for files that nobody needs. */
+const LOOK_MS = 30_000;
+const SWEEP_MS = 3_600_000;
+
+function every(ms: number, what: string, work: () => Promise<unknown>): void {
+  const again = () => void work().catch((error: unknown) => console.error(`${what}:`, error));
+  setInterval(again, ms).unref();
+}
 
 export async function runJobs(house: House): Promise<void> {
   await sweepFiles(house);
@@ -13,4 +22,8 @@ export async function runJobs(house: House): Promise<void> {
     ({ attemptId }) => measureAttempt(house, attemptId),
     ({ attemptId }) => giveUpOn(house, attemptId),
   );
+  every(LOOK_MS, 'what waits', async () => {
+    if (await hasRoom(house)) await queueWhatWaits(house);
+  });
+  every(SWEEP_MS, 'files', () => sweepFiles(house));
 }

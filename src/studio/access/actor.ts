@@ -25,6 +25,25 @@ export class Refused extends Error {
   override readonly name = 'Refused';
 }
 
+/** There is no room to keep anything; what is there already is safe. */
+export class NoRoom extends Refused {
+  constructor() {
+    super(
+      'There is too little room on the studio’s disk to take pictures now. Nothing was lost; tell your teacher and try again later.',
+    );
+  }
+}
+
+/** What systems call it; the number is PostgreSQL's. */
+const FULL: ReadonlySet<string> = new Set(['ENOSPC', 'EDQUOT', '53100']);
+
+/** Whether something failed because a disk, this machine's or the database's, is full. */
+export function isFull(error: unknown): boolean {
+  for (let e = error as Partial<NodeJS.ErrnoException> | null | undefined; e; e = e.cause as typeof e)
+    if (FULL.has(e.code ?? '') || /no space left on device/i.test(e.message ?? '')) return true;
+  return false;
+}
+
 export async function actorOf(house: House, headers: Headers): Promise<Actor | null> {
   const user = await house.auth.userOf(headers);
   if (!user) return null;

@@ -3,7 +3,7 @@ import { attempts } from '@/data/schema/tables';
 import { eq, sql } from 'drizzle-orm';
 import { eachInNewStudio, resultWith, type TestStudio } from '../test-studio';
 import { myExercise } from '../views/my-work';
-import { giveUpOn, measureAttempt, takeUpAgain } from './measuring';
+import { giveUpOn, measureAttempt, queueWhatWaits, takeUpAgain } from './measuring';
 
 let studio: TestStudio;
 eachInNewStudio((fresh) => {
@@ -83,4 +83,17 @@ test('whoever had a measurement before it was given to another cannot end it any
   slow(resultWith(true));
   await first;
   expect((await attemptOf(id)).state).toBe('refused');
+});
+
+test('what is given up while the disk is full goes on by itself once there is room', async () => {
+  const { house } = studio;
+  const full = { ...house, files: { ...house.files, free: () => Promise.resolve(0) } };
+  const id = await studio.send(studio.bea, 10);
+  await house.db.execute(sql`update pgboss.job set state = 'failed' where data->>'attemptId' = ${id}`);
+  await giveUpOn({ ...full, settings: { ...house.settings, minFree: 1 } }, id);
+  expect((await attemptOf(id)).state).toBe('queued');
+  await queueWhatWaits(house);
+  expect(await jobsOf(id)).toContain('created');
+  await measureAttempt(house, id);
+  expect((await attemptOf(id)).state).toBe('measured');
 });

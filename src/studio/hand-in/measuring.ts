@@ -20,7 +20,7 @@ import { and, eq, inArray, max, ne, not, sql } from 'drizzle-orm';
 import { knownPrint } from '../class/cards';
 import type { House } from '../house';
 import { measureBy } from './gather';
-import { keepFile } from './receive';
+import { hasRoom, keepFile } from './receive';
 import { changeAttempt, changeHandIn, holdHandIn } from './states';
 import { type Measured } from './to-measure';
 
@@ -95,8 +95,13 @@ async function fail(house: House, attemptId: string, trouble: string, turn?: num
     house.live.tell(attemptId, { state: 'failed', stage: null });
 }
 
-/** What was tried again and again in vain waits for the person to say so. */
-export const giveUpOn = (house: House, attemptId: string): Promise<void> => fail(house, attemptId, OUR_FAULT);
+/**
+ * What was tried again and again in vain waits for the person to say so; where it is the disk that is full, it goes on by itself
+ * once there is room.
+ */
+export async function giveUpOn(house: House, attemptId: string): Promise<void> {
+  if (await hasRoom(house)) await fail(house, attemptId, OUR_FAULT);
+}
 
 /** Takes an attempt to measure it; its turn tells whoever has it now from whoever had it before. Null where it is not to be measured. */
 async function take(house: House, attemptId: string): Promise<number | null> {
@@ -188,11 +193,16 @@ async function makePictures(house: House, row: Loaded): Promise<void> {
 }
 
 /**
- * At boot: whatever waits without a job gets one, and what a process that ended had under way is taken up. On a server, where
- * others may be at work, the queue itself gives back what nobody has any longer.
+ * At boot: what a process that ended had under way is taken up. On a server, where others may be at work, the queue itself gives
+ * back what nobody has any longer.
  */
 export async function takeUpAgain(house: House): Promise<number> {
   if (house.alone) await house.queue.takeBack();
+  return queueWhatWaits(house);
+}
+
+/** Gives a job to whatever waits without one: it came over from another database, or its job was given up while a disk was full. */
+export async function queueWhatWaits(house: House): Promise<number> {
   return house.db.transaction(async (tx) => {
     const waiting = inArray(attempts.state, ['received', 'queued', 'measuring']);
     const left = await tx

@@ -9,7 +9,7 @@ import { type Inspected, inspectPicture, UnusablePicture } from '@/workers/decod
 import { keepsAsPng } from '@/workers/tasks/lossless';
 import { and, eq } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
-import { type Actor, attemptFor, exerciseFor, Refused, type Student } from '../access/actor';
+import { type Actor, attemptFor, exerciseFor, NoRoom, Refused, type Student } from '../access/actor';
 import type { House } from '../house';
 import { removeUnused } from '../unused-files';
 import { textSchema } from '../words';
@@ -19,12 +19,11 @@ import { changeAttempt, changeHandIn, holdHandIn } from './states';
 export const MAX_UPLOAD_BYTES = 40 * 1024 * 1024;
 const PASSED = 'This exercise is passed: there is nothing more to hand in.';
 
-/** Refuses uploads while the disk is nearly full. */
+export const hasRoom = async (house: House): Promise<boolean> => (await house.files.free()) >= house.settings.minFree;
+
+/** Refuses uploads while the disk is nearly full. Throws NoRoom. */
 export async function checkRoom(house: House): Promise<void> {
-  if ((await house.files.free()) < house.settings.minFree)
-    throw new Refused(
-      'There is too little room on the studio’s disk to take pictures now. Nothing was lost; tell your teacher and try again later.',
-    );
+  if (!(await hasRoom(house))) throw new NoRoom();
 }
 
 /** Keeps bytes in the store and their row; the same bytes are kept once, and count as new: nobody takes them away meanwhile. */

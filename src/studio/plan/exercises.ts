@@ -1,8 +1,7 @@
 /** Setting exercises and printing their sheets. */
 import { DoesNotFit } from '@/core/bands/motifs';
 import type { ExerciseTerms } from '@/core/exercise/terms';
-import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/handout/exercise-sheet';
-import { drawRecipePage } from '@/core/handout/recipe-page';
+import { drawExerciseSheet, type ExerciseWords } from '@/core/handout/exercise-sheet';
 import type { PaintedFrom } from '@/core/kinds/table';
 import { exerciseTermsSchema, kindOf, labelsOf } from '@/core/kinds/table';
 import type { Figures } from '@/core/mixing/paint-model';
