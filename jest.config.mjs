@@ -6,7 +6,7 @@ export default {
   globalSetup: '<rootDir>/scripts/build.mjs',
   testRegex: '[.]test[.]tsx?$',
   // Of a server of its own: jest.server.config.mjs.
-  testPathIgnorePatterns: ['/node_modules/', '/database/server[.]test[.]ts$'],
+  testPathIgnorePatterns: ['/node_modules/', '[.]server[.]test[.]ts$'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': '<rootDir>/scripts/jest-transform.mjs' },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@bench/(.*)$': '<rootDir>/bench/$1' },

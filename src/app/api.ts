@@ -1,6 +1,6 @@
 /** Route handlers answer with data or with 404; what fails is one sentence. */
 import { FileMissing } from '@/data/files/file-store';
-import { type Actor, isFull, NoRoom, NotFound, Refused } from '@/studio/access/actor';
+import { type Actor, isFull, NoRoom, NotFound, Refused, TooOften } from '@/studio/access/actor';
 import type { House } from '@/studio/house';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { visitor } from './access';
@@ -10,6 +10,7 @@ export const nothingHere = () => new Response('Not found', { status: 404 });
 
 function statusOf(error: unknown): number {
   if (error instanceof NoRoom || isFull(error)) return 507;
+  if (error instanceof TooOften) return 429;
   if (error instanceof FileMissing) return 404;
   return error instanceof Refused || error instanceof UnusablePicture ? 422 : 500;
 }

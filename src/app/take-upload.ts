@@ -1,6 +1,6 @@
 /** Streams the one file of a form to disk, so that a large photograph never stands whole in memory twice. */
 import { newId } from '@/data/schema/ids';
-import { isFull, NoRoom, Refused } from '@/studio/access/actor';
+import { type Actor, isFull, NoRoom, Refused } from '@/studio/access/actor';
 import { checkRoom, MAX_UPLOAD_BYTES } from '@/studio/hand-in/receive';
 import type { House } from '@/studio/house';
 import busboy from 'busboy';
@@ -65,7 +65,13 @@ export async function takeUpload(
 }
 
 /** Takes the photograph of a request, does the work with it, and removes the file whatever comes of it. */
-export async function withUpload<T>(house: House, request: Request, work: (file: string) => Promise<T>): Promise<T> {
+export async function withUpload<T>(
+  house: House,
+  actor: Actor,
+  request: Request,
+  work: (file: string) => Promise<T>,
+): Promise<T> {
+  if (actor.role === 'student') await house.door.countUpload(actor.studentId);
   await checkRoom(house);
   const file = await takeUpload(request, house.files.incoming);
   try {

@@ -11,6 +11,8 @@ export async function POST(request: Request): Promise<Response> {
   return answer(async (house, actor) => {
     if (actor.role !== 'teacher') throw new NotFound();
     const origin = { title: of('title'), source: of('source'), licence: of('licence'), note: of('note') };
-    return Response.json({ id: await withUpload(house, request, (file) => bringIn(house, actor, file, origin)) });
+    return Response.json({
+      id: await withUpload(house, actor, request, (file) => bringIn(house, actor, file, origin)),
+    });
   });
 }

@@ -8,14 +8,16 @@ import { hash, verify } from '@node-rs/argon2';
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { username } from 'better-auth/plugins';
-import { eq } from 'drizzle-orm';
-import type { Database } from '../database/engine';
+import { eq, sql } from 'drizzle-orm';
+import type { Database, Transaction } from '../database/engine';
 import { newId } from '../schema/ids';
 import * as schema from '../schema/tables';
 
 export const TEACHER_SESSION_HOURS = 12;
 export const STUDENT_SESSION_DAYS = 14;
 const HOUR = 3_600_000;
+/** A lock of the database's that only making a first teacher takes. */
+const FIRST_TEACHER = 7_204_467;
 
 export interface SignedIn {
   readonly token: string;
@@ -27,6 +29,8 @@ export type DoorOf = { readonly class: string } | { readonly teacher: string };
 
 export interface Auth {
   createTeacher(name: string, email: string, password: string): Promise<string>;
+  /** The first teacher of a studio; null where there is one already, however many try at once. */
+  createFirstTeacher(name: string, email: string, password: string): Promise<string | null>;
   /** A student's account; returns the user id. */
   createStudent(name: string, classCode: string, personalCode: string): Promise<string>;
   /** Gives a student a new personal code and ends their sessions. */
@@ -103,15 +107,29 @@ export async function openAuth(db: Database): Promise<Auth> {
     email: string,
     password: string,
     userName: string | null,
+    may: (tx: Transaction) => Promise<boolean> = () => Promise.resolve(true),
   ) {
     const id = newId();
     const passwordHash = await hash(password);
-    await db.transaction(async (tx) => {
+    return db.transaction(async (tx) => {
+      if (!(await may(tx))) return null;
       await tx.insert(schema.user).values({ id, role, name, email, username: userName, displayUsername: userName });
       await tx
         .insert(schema.account)
         .values({ id: newId(), accountId: id, providerId: 'credential', userId: id, password: passwordHash });
+      return id;
     });
+  }
+
+  /** Whoever else makes a first teacher waits until this transaction has ended. */
+  async function isFirst(tx: Transaction): Promise<boolean> {
+    await tx.execute(sql`select pg_advisory_xact_lock(${FIRST_TEACHER})`);
+    return (await tx.$count(schema.user, eq(schema.user.role, 'teacher'))) === 0;
+  }
+
+  async function created(account: Promise<string | null>): Promise<string> {
+    const id = await account;
+    if (id === null) throw new Error('An account that anybody may have was not made.');
     return id;
   }
 
@@ -127,14 +145,18 @@ export async function openAuth(db: Database): Promise<Auth> {
   }
 
   return {
-    createTeacher: (name, email, password) => createUser('teacher', name, email.toLowerCase(), password, null),
+    createTeacher: (name, email, password) => created(createUser('teacher', name, email.toLowerCase(), password, null)),
+    createFirstTeacher: (name, email, password) =>
+      createUser('teacher', name, email.toLowerCase(), password, null, isFirst),
     createStudent: (name, classCode, personalCode) =>
-      createUser(
-        'student',
-        name,
-        `${newId()}@students.invalid`,
-        tidy(personalCode),
-        studentName(classCode, personalCode),
+      created(
+        createUser(
+          'student',
+          name,
+          `${newId()}@students.invalid`,
+          tidy(personalCode),
+          studentName(classCode, personalCode),
+        ),
       ),
     async reissueCode(userId, classCode, personalCode) {
       const userName = studentName(classCode, personalCode);

@@ -34,6 +34,15 @@ export class NoRoom extends Refused {
   }
 }
 
+/** Somebody sends more than anybody paints. */
+export class TooOften extends Refused {
+  constructor() {
+    super(
+      'So many pictures came from you within an hour that the studio takes no more for now. Wait a while, then go on.',
+    );
+  }
+}
+
 /** What systems call it; the number is PostgreSQL's. */
 const FULL: ReadonlySet<string> = new Set(['ENOSPC', 'EDQUOT', '53100']);
 

@@ -1,7 +1,7 @@
 /** Wrong codes are counted by what sign-in compares; right ones, and devices that are known, always come in. */
 import { jest } from '@jest/globals';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
-import type { AtDoor, Caller } from './door';
+import { type AtDoor, type Caller, UPLOADS_AN_HOUR } from './door';
 
 let studio: TestStudio;
 eachInNewStudio((fresh) => {
@@ -52,6 +52,13 @@ test('who came in by a device before is not shut out by anybody’s wrong codes,
     Promise.resolve(null),
   );
   expect(teacher.kind).toBe('wrong');
+});
+
+test('a student who sends picture after picture is asked to wait, and nobody else is', async () => {
+  const { house, bea, ruta } = studio;
+  for (let k = 0; k < UPLOADS_AN_HOUR; k++) await house.door.countUpload(bea.studentId);
+  await expect(house.door.countUpload(bea.studentId)).rejects.toThrow('Wait a while');
+  await house.door.countUpload(ruta.studentId);
 });
 
 test('it stays closed for longer each time, and its owner can see that it was', async () => {

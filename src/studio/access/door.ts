@@ -9,6 +9,7 @@ import { doorTries } from '@/data/schema/tables';
 import type { Auth, DoorOf, SignedIn } from '@/data/sign-in/auth';
 import pLimit, { type LimitFunction } from 'p-limit';
 import { RateLimiterDrizzle } from 'rate-limiter-flexible';
+import { TooOften } from './actor';
 
 const TRIES = { points: 5, seconds: 60 } as const;
 /** It is closed for so long the first time of a day, then twice as long each time. */
@@ -28,7 +29,14 @@ export type AtDoor =
   | { readonly kind: 'wrong' }
   | { readonly kind: 'closed'; readonly seconds: number };
 
+/** Uploads of a student within an hour: more than anybody paints, less than a disk holds. */
+export const UPLOADS_AN_HOUR = 60;
+const HOUR_SECONDS = 3600;
+
 export interface Door {
+  /** Counts a picture of a student's on its way in. Throws TooOften. */
+  countUpload(studentId: string): Promise<void>;
+
   /** Looks at a code with `check`, unless too many were wrong. Right ones are never counted. */
   come(to: DoorOf, from: Caller, check: () => Promise<SignedIn | null>): Promise<AtDoor>;
   /** How often it was closed within a day because of wrong tries. */
@@ -41,6 +49,7 @@ export function openDoor(db: Database, { mark, comparable }: Pick<Auth, 'mark' |
   const wrong = counted('wrong', TRIES.points, TRIES.seconds);
   const rounds = counted('rounds', ONLY_COUNTED, DAY_SECONDS);
   const closed = counted('closed', ONLY_COUNTED, DAY_SECONDS);
+  const uploads = counted('uploads', UPLOADS_AN_HOUR, HOUR_SECONDS);
   // Tries from one place are looked at one by one, so that many at once are no way round.
   const oneByOne = new Map<string, LimitFunction>();
 
@@ -84,6 +93,10 @@ export function openDoor(db: Database, { mark, comparable }: Pick<Auth, 'mark' |
       } finally {
         if (queue.activeCount + queue.pendingCount === 0) oneByOne.delete(key);
       }
+    },
+    async countUpload(studentId) {
+      const { consumedPoints } = await uploads.penalty(studentId);
+      if (consumedPoints > UPLOADS_AN_HOUR) throw new TooOften();
     },
     async closings(of) {
       return (await closed.get(nameOf(of)))?.consumedPoints ?? 0;

@@ -15,8 +15,13 @@ export async function isNewHouse(house: House): Promise<boolean> {
 
 /** Makes the first teacher; afterwards this door is closed for good. */
 export async function createFirstTeacher(house: House, name: string, email: string, password: string): Promise<string> {
-  if (!(await isNewHouse(house))) throw new Refused('There is a teacher already. Sign in instead.');
-  return house.auth.createTeacher(nameSchema.parse(name), emailSchema.parse(email), passwordSchema.parse(password));
+  const first = await house.auth.createFirstTeacher(
+    nameSchema.parse(name),
+    emailSchema.parse(email),
+    passwordSchema.parse(password),
+  );
+  if (first === null) throw new Refused('There is a teacher already. Sign in instead.');
+  return first;
 }
 
 export async function createClass(

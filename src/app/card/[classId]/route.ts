@@ -27,7 +27,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ cla
   const known = new URL(request.url).searchParams.get('known') === 'right' ? 'right' : 'left';
   return answer(async (house, actor) => {
     if (actor.role !== 'teacher') throw new NotFound();
-    await withUpload(house, request, (file) => carryCardOver(house, actor, classId, file, known));
+    await withUpload(house, actor, request, (file) => carryCardOver(house, actor, classId, file, known));
     return Response.json({});
   });
 }

@@ -25,6 +25,7 @@ export async function POST(
     const query = querySchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
     if (actor.role !== 'student' || !query.success) throw new NotFound();
     const { step, wet, recipe, practice } = query.data;
+    await house.door.countUpload(actor.studentId);
     await checkRoom(house);
     const file =
       practice === 'yes'

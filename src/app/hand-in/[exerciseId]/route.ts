@@ -15,7 +15,7 @@ export async function POST(
     const target = targetOf(request);
     const stage = new URL(request.url).searchParams.get('stage');
     return Response.json(
-      await withUpload(house, request, (file) => receivePhoto(house, actor, exerciseId, file, target, stage)),
+      await withUpload(house, actor, request, (file) => receivePhoto(house, actor, exerciseId, file, target, stage)),
     );
   });
 }

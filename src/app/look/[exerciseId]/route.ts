@@ -15,7 +15,7 @@ export async function POST(request: Request, { params }: At): Promise<Response> 
   return answer(async (house, actor) => {
     if (actor.role !== 'student') throw new NotFound();
     const target = targetOf(request);
-    await withUpload(house, request, (file) => takeLook(house, actor, exerciseId, file, target));
+    await withUpload(house, actor, request, (file) => takeLook(house, actor, exerciseId, file, target));
     return Response.json({});
   });
 }
