@@ -40,7 +40,9 @@ beforeAll(async () => {
   server = await openServer((await freshDatabase('')) ?? '');
   back = await openEmbedded(await fresh());
 });
-afterAll(() => Promise.all([old, server, back].map((database) => database?.close())));
+afterAll(async () => {
+  for (const database of [old, server, back]) await database?.close();
+});
 
 test('every row is the same there, and back again; what counts by itself counts on', async () => {
   const before = await contentOf(opened(old));

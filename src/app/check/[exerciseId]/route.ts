@@ -1,4 +1,4 @@
-import { NotFound } from '@/studio/access/actor';
+import { exerciseFor, NotFound } from '@/studio/access/actor';
 import { checkRoom } from '@/studio/hand-in/receive';
 import { checkDab } from '@/studio/mixing/checks';
 import { practiceDab } from '@/studio/practice/practice';
@@ -25,6 +25,7 @@ export async function POST(
     const query = querySchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
     if (actor.role !== 'student' || !query.success) throw new NotFound();
     const { step, wet, recipe, practice } = query.data;
+    await exerciseFor(house, actor, exerciseId);
     await house.door.countUpload(actor.studentId);
     await checkRoom(house);
     const file =

@@ -1,4 +1,4 @@
-import { NotFound } from '@/studio/access/actor';
+import { exerciseFor, NotFound } from '@/studio/access/actor';
 import { receivePhoto } from '@/studio/hand-in/receive';
 import { answer, fromElsewhere, nothingHere } from '../../api';
 import { withUpload } from '../../take-upload';
@@ -12,6 +12,7 @@ export async function POST(
   const { exerciseId } = await params;
   return answer(async (house, actor) => {
     if (actor.role !== 'student') throw new NotFound();
+    await exerciseFor(house, actor, exerciseId);
     const target = targetOf(request);
     const stage = new URL(request.url).searchParams.get('stage');
     return Response.json(

@@ -1,4 +1,4 @@
-import { NotFound } from '@/studio/access/actor';
+import { exerciseFor, NotFound } from '@/studio/access/actor';
 import { lookPicture, takeLook } from '@/studio/hand-in/looks';
 import { answer, fromElsewhere, nothingHere } from '../../api';
 import { withUpload } from '../../take-upload';
@@ -14,6 +14,7 @@ export async function POST(request: Request, { params }: At): Promise<Response> 
   const { exerciseId } = await params;
   return answer(async (house, actor) => {
     if (actor.role !== 'student') throw new NotFound();
+    await exerciseFor(house, actor, exerciseId);
     const target = targetOf(request);
     await withUpload(house, actor, request, (file) => takeLook(house, actor, exerciseId, file, target));
     return Response.json({});

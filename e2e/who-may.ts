@@ -1,0 +1,168 @@
+/** Who may do what: every route and every action of the built application stands here, or the test of it fails. */
+import { defaultTerms } from '@/core/kinds/table';
+
+/** Those who knock: `newcomer` is signed in and belongs to no class yet, as somebody of another role would be. */
+export const PEOPLE = [
+  'nobody',
+  'newcomer',
+  'student',
+  'other student',
+  'student elsewhere',
+  'teacher',
+  'other teacher',
+] as const;
+export type Who = (typeof PEOPLE)[number];
+
+/** What there is to be had in the room of `teacher` and `student`. */
+export interface Things {
+  readonly classId: string;
+  readonly studentId: string;
+  readonly exerciseId: string;
+  readonly handInId: string;
+  readonly attemptId: string;
+  readonly trayId: string;
+  readonly strayId: string;
+  readonly setUpId: string;
+  readonly printerId: string;
+  readonly referenceId: string;
+}
+
+const EVERYBODY: readonly Who[] = PEOPLE;
+const SIGNED_IN: readonly Who[] = ['student', 'other student', 'student elsewhere', 'teacher', 'other teacher'];
+const TEACHERS: readonly Who[] = ['teacher', 'other teacher'];
+const STUDENTS: readonly Who[] = ['student', 'other student', 'student elsewhere'];
+const OF_CLASS: readonly Who[] = ['student', 'other student', 'teacher'];
+const STUDENTS_OF_CLASS: readonly Who[] = ['student', 'other student'];
+const THEIRS: readonly Who[] = ['student', 'teacher'];
+const OWN: readonly Who[] = ['student'];
+const TEACHER: readonly Who[] = ['teacher'];
+
+interface Door {
+  readonly may: readonly Who[];
+  /** What is posted there needs a body; without one whoever may gets a sentence, and others nothing. */
+  readonly post?: true;
+  /** There is nothing to show in a room where nothing was measured: only who must stay out is looked at. */
+  readonly empty?: true;
+  /** What comes after the address. */
+  readonly query?: string;
+}
+
+export const ROUTES: Record<string, Door> = {
+  '/(studio)/page': { may: TEACHERS },
+  '/(studio)/ledger/page': { may: TEACHERS },
+  '/(studio)/ledger/[classId]/page': { may: TEACHER },
+  '/(studio)/palette/page': { may: TEACHERS },
+  '/(studio)/palette/cupboard/page': { may: TEACHERS },
+  '/(studio)/palette/files/page': { may: TEACHER, query: '?class=[classId]' },
+  '/(studio)/plan/page': { may: TEACHERS },
+  '/(studio)/plan/new/page': { may: TEACHERS },
+  '/(studio)/plan/[exerciseId]/page': { may: TEACHER },
+  '/(studio)/plan/[exerciseId]/revise/page': { may: TEACHER },
+  '/(studio)/rack/page': { may: TEACHERS, empty: true },
+  '/(studio)/rack/[classId]/page': { may: TEACHER },
+  '/(studio)/references/page': { may: TEACHERS },
+  '/(studio)/references/[referenceId]/page': { may: TEACHER },
+  '/(studio)/references/set-up/[setUpId]/page': { may: TEACHER },
+  '/(studio)/table/[handInId]/page': { may: TEACHER },
+  '/my/page': { may: STUDENTS },
+  '/my/[exerciseId]/page': { may: STUDENTS_OF_CLASS },
+  '/sign-in/page': { may: EVERYBODY, empty: true },
+  '/begin/page': { may: EVERYBODY, empty: true },
+  '/health/route': { may: EVERYBODY },
+  '/health/live/route': { may: EVERYBODY },
+  '/health/ready/route': { may: EVERYBODY },
+  '/icon.svg/route': { may: EVERYBODY },
+  '/brackets/route': { may: SIGNED_IN },
+  '/chart/route': { may: TEACHERS },
+  '/shelf/route': { may: TEACHERS },
+  '/sheet/[exerciseId]/route': { may: OF_CLASS },
+  '/reference-sheet/[exerciseId]/route': { may: OF_CLASS, empty: true },
+  '/timetable/[exerciseId]/route': { may: TEACHER, empty: true },
+  '/finder/[printerId]/route': { may: TEACHER, empty: true },
+  '/palette/file/[classId]/[medium]/route': { may: TEACHER, empty: true },
+  '/card/[classId]/route': { may: TEACHER, empty: true, query: '?as=csv' },
+  '/record/[studentId]/route': { may: TEACHER },
+  '/tray/[trayId]/route': { may: TEACHER },
+  '/reference/[referenceId]/[kind]/route': { may: TEACHER },
+  '/reference-file/[referenceId]/[what]/route': { may: TEACHER, empty: true },
+  '/picture/[attemptId]/[kind]/route': { may: THEIRS },
+  '/laid/[attemptId]/[which]/route': { may: TEACHER, empty: true },
+  '/tones/[attemptId]/[which]/route': { may: TEACHER, empty: true },
+  '/live/[attemptId]/route': { may: THEIRS },
+  '/look/[exerciseId]/route': { may: STUDENTS_OF_CLASS, empty: true },
+  '/hand-in/[exerciseId]/route': { may: STUDENTS_OF_CLASS, post: true },
+  '/check/[exerciseId]/route': { may: STUDENTS_OF_CLASS, post: true, empty: true },
+  '/practice/[exerciseId]/route': { may: STUDENTS_OF_CLASS, post: true, empty: true },
+  '/pile/[classId]/route': { may: TEACHER, post: true },
+  '/bring-in/route': { may: TEACHERS, post: true },
+};
+/** Pages of the framework's own, which show nothing of anybody. */
+export const NOBODYS = ['/_global-error/page', '/_not-found/page'];
+
+/** What an action is asked with, and who may ask that. Those that take something away stand last. */
+interface Deed {
+  readonly may: readonly Who[];
+  /** What it is about is not there, in a room where nothing was measured: only who must not do it is looked at. */
+  readonly empty?: true;
+  readonly with: (things: Things) => readonly unknown[];
+}
+const plan = ({ classId }: Things) => [
+  { classId, title: 'Five greys', note: '', dueAt: null, terms: defaultTerms('scale') },
+];
+
+export const ACTIONS: Record<string, Deed> = {
+  setSurround: { may: EVERYBODY, with: () => ['dark'] },
+  makeClass: { may: TEACHERS, with: () => ['Another class', 'white-is-one'] },
+  setClass: { may: TEACHER, with: ({ classId }) => [classId, {}] },
+  bringInClassCard: { may: TEACHER, with: ({ classId }) => [classId, 'no card'] },
+  forgetClassCard: { may: TEACHER, with: ({ classId }) => [classId] },
+  keepMeetings: { may: TEACHER, with: ({ classId }) => [classId, {}] },
+  enrol: { may: TEACHER, with: ({ classId }) => [classId, 'Ivo Sallow'] },
+  choose: { may: TEACHER, with: ({ classId }) => [classId, 'acrylic', ['titanium-white', 'ivory-black']] },
+  logged: { may: TEACHER, with: ({ classId }) => [classId, 'acrylic', {}] },
+  takenOut: { may: TEACHER, empty: true, with: ({ classId }) => [classId, 'nothing'] },
+  figure: { may: TEACHER, with: ({ classId }) => [classId, 'acrylic', {}] },
+  bringInFigures: { may: TEACHER, with: ({ classId }) => [classId, 'acrylic', 'no figures'] },
+  bringInSwatches: { may: TEACHER, with: ({ classId }) => [classId, 'acrylic', 'no swatches'] },
+  keepItem: { may: TEACHERS, with: () => ['titanium-white', {}] },
+  readShelf: { may: TEACHERS, with: () => ['no shelf'] },
+  makePrinter: { may: TEACHERS, with: () => ['Printer by the door'] },
+  readPrinter: { may: TEACHER, with: ({ printerId }) => [printerId, 'no readings'] },
+  clearPrinter: { may: TEACHER, with: ({ printerId }) => [printerId] },
+  practise: { may: TEACHER, with: ({ printerId }) => [printerId, null, 9] },
+  drawSheet: { may: TEACHER, with: plan },
+  saveNew: { may: TEACHER, with: plan },
+  saveRevision: { may: TEACHER, with: (things) => [things.exerciseId, ...plan(things)] },
+  keepPlacing: { may: TEACHER, with: ({ exerciseId }) => [exerciseId, {}] },
+  duplicate: { may: TEACHER, with: ({ exerciseId, classId }) => [exerciseId, classId] },
+  keepReference: { may: TEACHER, with: ({ referenceId }) => [referenceId, {}] },
+  takeShipped: { may: TEACHERS, with: () => ['no such picture'] },
+  beginSetUp: { may: TEACHERS, with: () => [{}] },
+  keepMasses: { may: TEACHER, with: ({ setUpId }) => [setUpId, { title: '', note: '', setUp: {} }] },
+  changeItem: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'streaky steps 3', { dropped: true }] },
+  changeWord: { may: TEACHER, with: ({ attemptId }) => [attemptId, 'Well done.'] },
+  measureOnceMore: { may: TEACHER, with: ({ attemptId }) => [attemptId] },
+  acceptAsReading: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'r1', 'this'] },
+  judgeOnceMore: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId] },
+  forgetReadings: { may: TEACHER, with: ({ exerciseId }) => [exerciseId] },
+  judgeByMasses: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, []] },
+  giveVerdict: { may: TEACHER, with: ({ attemptId }) => [attemptId, 'again'] },
+  withdrawVerdict: { may: TEACHER, with: ({ attemptId }) => [attemptId] },
+  askLook: { may: STUDENTS_OF_CLASS, empty: true, with: ({ exerciseId }) => [exerciseId, []] },
+  sendAnyway: { may: OWN, with: ({ attemptId }) => [attemptId, 'Please.'] },
+  measureAgain: { may: OWN, with: ({ attemptId }) => [attemptId] },
+  stopMeasuring: { may: OWN, with: ({ attemptId }) => [attemptId] },
+  takeFrameAsDark: { may: TEACHER, with: ({ attemptId }) => [attemptId, true] },
+  measureAgainstNow: { may: TEACHER, with: ({ attemptId }) => [attemptId] },
+  givePicture: {
+    may: TEACHER,
+    with: ({ classId, trayId, studentId, exerciseId }) => [classId, trayId, studentId, exerciseId],
+  },
+  discardPicture: { may: TEACHER, with: ({ classId, strayId }) => [classId, strayId] },
+  newCode: { may: TEACHER, with: ({ studentId }) => [studentId] },
+  takeSetUpAway: { may: TEACHER, with: ({ setUpId }) => [setUpId] },
+  takeAway: { may: TEACHER, with: ({ referenceId }) => [referenceId] },
+  removeStudent: { may: TEACHER, with: ({ studentId }) => [studentId] },
+};
+/** The doors themselves: whoever stands before them may try, and is counted (studio/access/door). */
+export const DOORS = ['signInTeacher', 'signInStudent', 'begin', 'signOut'];
