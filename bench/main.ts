@@ -5,6 +5,7 @@
  */
 import { parseArgs } from 'node:util';
 import { benchAccuracy } from './accuracy/accuracy';
+import { benchCluster } from './cluster/cluster';
 import { findOn } from './finder';
 import { benchMasses } from './masses';
 import { benchFit } from './mixing-speed';
@@ -96,6 +97,8 @@ if (wanted('colours'))
 if (wanted('from-life'))
   kept.push(['paintings from life', await benchStates(seed, 3 * rounds, Number(values.megapixels))]);
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
+// Minutes of killing: only when it is asked for.
+if (values.only === 'cluster') kept.push(['a district whose processes are killed', await benchCluster(seed, rounds)]);
 if (wanted('printing')) kept.push(['printing for a class', await benchPrinting()]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);

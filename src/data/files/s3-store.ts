@@ -45,14 +45,15 @@ export async function openS3Store(dataFolder: string, { endpoint, region, bucket
   await tidy(copies);
   const at = (hash: string) => ({ Bucket: bucket, Key: checkHash(hash) });
 
-  const has = (hash: string) =>
+  const lastPut = (hash: string): Promise<Date | null> =>
     client.send(new HeadObjectCommand(at(hash))).then(
-      () => true,
+      ({ LastModified }) => LastModified ?? new Date(0),
       (error: unknown) => {
-        if (isAway(error)) return false;
+        if (isAway(error)) return null;
         throw error;
       },
     );
+  const has = async (hash: string) => (await lastPut(hash)) !== null;
   async function fetched(hash: string): Promise<Buffer> {
     const found = await client.send(new GetObjectCommand(at(hash))).catch((error: unknown) => {
       throw isAway(error) ? new FileMissing() : error;
@@ -65,8 +66,10 @@ export async function openS3Store(dataFolder: string, { endpoint, region, bucket
     has,
     async put(bytes) {
       const hash = hashOf(bytes);
-      // Put there anew it counts as new: nothing that takes old files away can race whoever has just named it.
-      await client.send(new PutObjectCommand({ ...at(hash), Body: bytes, ContentLength: bytes.length }));
+      // Put there anew an old one counts as new: nothing that takes old files away can race whoever has just named it.
+      const since = await lastPut(hash);
+      if (since === null || Date.now() - since.getTime() > FORGOTTEN_MS / 2)
+        await client.send(new PutObjectCommand({ ...at(hash), Body: bytes, ContentLength: bytes.length }));
       return hash;
     },
     read: fetched,

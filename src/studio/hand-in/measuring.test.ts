@@ -97,3 +97,15 @@ test('what is given up while the disk is full goes on by itself once there is ro
   await measureAttempt(house, id);
   expect((await attemptOf(id)).state).toBe('measured');
 });
+
+test('a photograph that is missing is looked for again before anybody is told', async () => {
+  const { house } = studio;
+  const id = await studio.send(studio.bea, 12);
+  const [row] = await house.db.select().from(attempts).where(eq(attempts.id, id));
+  await house.files.remove(row?.photoHash ?? '');
+  await expect(measureAttempt(house, id)).rejects.toThrow('missing');
+  expect((await attemptOf(id)).state).toBe('queued');
+  await giveUpOn(house, id);
+  const view = await myExercise(house, studio.bea, studio.exerciseId);
+  expect(view.attempts[0]).toMatchObject({ state: 'failed', trouble: expect.stringContaining('backup') as string });
+});

@@ -86,7 +86,7 @@ const TOO_LONG = 'Measuring took longer than 30 seconds and was stopped. The pic
 
 /** What the person is told of what no further try would mend; null of all else. */
 function troubleOf(error: unknown): string | null {
-  if (error instanceof UnusablePicture || error instanceof FileMissing) return error.message;
+  if (error instanceof UnusablePicture) return error.message;
   return error instanceof TaskTimedOut ? TOO_LONG : null;
 }
 
@@ -100,7 +100,10 @@ async function fail(house: House, attemptId: string, trouble: string, turn?: num
  * once there is room.
  */
 export async function giveUpOn(house: House, attemptId: string): Promise<void> {
-  if (await hasRoom(house)) await fail(house, attemptId, OUR_FAULT);
+  const row = await load(house, attemptId);
+  if (!row || !(await hasRoom(house))) return;
+  const isThere = await house.files.has(row.attempt.photoHash);
+  await fail(house, attemptId, isThere ? OUR_FAULT : new FileMissing().message);
 }
 
 /** Takes an attempt to measure it; its turn tells whoever has it now from whoever had it before. Null where it is not to be measured. */
