@@ -1,4 +1,5 @@
 /** A district in small on one machine: two processes for pages behind a proxy, two that measure, one database, one store. */
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -37,6 +38,7 @@ ${PORTS.pages.map((port, k) => `  server web${k} 127.0.0.1:${port} check inter 5
 
 /** The processes are those that `npm run web` and `npm run measure` start; the proxy is Debian's haproxy. */
 export async function openDistrict(): Promise<District> {
+  if (spawnSync('haproxy', ['-v']).status !== 0) throw new Error('haproxy is not installed: apt-get install haproxy.');
   const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-cluster-'));
   const postgres = await startPostgres();
   const keys = { AWS_ACCESS_KEY_ID: 'S3RVER', AWS_SECRET_ACCESS_KEY: 'S3RVER' };

@@ -12,15 +12,18 @@ test('without a proxy what a visitor says of themselves is thrown away', () => {
     'x-forwarded-proto': 'https',
     [ADDRESS_HEADER]: '5.6.7.8',
   });
-  introduce(own, callers([])(own), false);
+  introduce(own, callers([])(own));
   expect(own.headers).toEqual({ [ADDRESS_HEADER]: '10.0.0.9', [PROTOCOL_HEADER]: 'http' });
 });
 
 test('a proxy that is named is believed about the last step only', () => {
   const callerOf = callers(['10.0.0.1']);
   const forged = { 'x-forwarded-for': '9.9.9.9, 192.0.2.7', 'x-forwarded-proto': 'https' };
-  expect(callerOf(request('10.0.0.1', forged))).toEqual({ address: '192.0.2.7', https: true });
-  expect(callerOf(request('10.0.0.2', forged))).toEqual({ address: '10.0.0.2', https: false });
+  expect(callerOf(request('10.0.0.1', forged))).toEqual({ address: '192.0.2.7', https: true, passedOn: true });
+  const past = request('10.0.0.2', { ...forged, 'x-forwarded-host': 'elsewhere.test' });
+  expect(callerOf(past)).toEqual({ address: '10.0.0.2', https: false, passedOn: false });
+  introduce(past, callerOf(past));
+  expect(past.headers).not.toHaveProperty('x-forwarded-host');
 });
 
 test('what is no address is told', () => {

@@ -16,6 +16,8 @@ const FORWARDED = [
 export interface Caller {
   readonly address: string;
   readonly https: boolean;
+  /** Whether a proxy that is believed passed it on. */
+  readonly passedOn: boolean;
 }
 
 /**
@@ -26,23 +28,16 @@ export function callers(proxies: readonly string[]): (request: IncomingMessage) 
   const trusted = proxyAddr.compile([...proxies]);
   return (request) => {
     const direct = request.socket.remoteAddress ?? 'unknown';
-    const byProxy = trusted(direct, 0);
-    const said = byProxy
-      ? String(request.headers['x-forwarded-proto'] ?? '')
-          .split(',')
-          .at(-1)
-          ?.trim()
-      : null;
-    return {
-      address: proxyAddr(request, trusted),
-      https: said === 'https' || (request.socket as Partial<TLSSocket>).encrypted === true,
-    };
+    const passedOn = trusted(direct, 0);
+    const steps = String(request.headers['x-forwarded-proto'] ?? '').split(',');
+    const byHttps = passedOn ? steps.at(-1)?.trim() === 'https' : (request.socket as Partial<TLSSocket>).encrypted;
+    return { address: proxyAddr(request, trusted), https: byHttps === true, passedOn };
   };
 }
 
 /** Writes who calls into headers of a request that nobody else can write, and takes away what nobody may say. */
-export function introduce(request: IncomingMessage, caller: Caller, believed: boolean): void {
-  if (!believed) for (const name of FORWARDED) delete request.headers[name];
+export function introduce(request: IncomingMessage, caller: Caller): void {
+  if (!caller.passedOn) for (const name of FORWARDED) delete request.headers[name];
   request.headers[ADDRESS_HEADER] = caller.address;
   request.headers[PROTOCOL_HEADER] = caller.https ? 'https' : 'http';
 }

@@ -19,7 +19,7 @@ const handle = app.getRequestHandler();
 
 const server = createServer((request, response) => {
   const caller = callerOf(request);
-  introduce(request, caller, proxies.length > 0);
+  introduce(request, caller);
   const nonce = randomBytes(16).toString('base64');
   request.headers['x-request-id'] = randomUUID();
   // The framework finds the nonce for its own scripts here.
