@@ -1,6 +1,6 @@
 /** Streams the one file of a form to disk, so that a large photograph never stands whole in memory twice. */
 import { newId } from '@/data/schema/ids';
-import { type Actor, isFull, NoRoom, Refused } from '@/studio/access/actor';
+import { type Actor, isFull, NoRoom, Refused, TooOften } from '@/studio/access/actor';
 import { checkRoom, MAX_UPLOAD_BYTES } from '@/studio/hand-in/receive';
 import type { House } from '@/studio/house';
 import busboy from 'busboy';
@@ -64,6 +64,11 @@ export async function takeUpload(
   return file;
 }
 
+/** Throws TooOften at a student who sends more than anybody paints. */
+export async function checkOften(house: House, actor: Actor): Promise<void> {
+  if (actor.role === 'student' && !(await house.door.countUpload(actor.studentId))) throw new TooOften();
+}
+
 /** Takes the photograph of a request, does the work with it, and removes the file whatever comes of it. */
 export async function withUpload<T>(
   house: House,
@@ -71,7 +76,7 @@ export async function withUpload<T>(
   request: Request,
   work: (file: string) => Promise<T>,
 ): Promise<T> {
-  if (actor.role === 'student') await house.door.countUpload(actor.studentId);
+  await checkOften(house, actor);
   await checkRoom(house);
   const file = await takeUpload(request, house.files.incoming);
   try {

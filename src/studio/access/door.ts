@@ -9,7 +9,6 @@ import { doorTries } from '@/data/schema/tables';
 import type { Auth, DoorOf, SignedIn } from '@/data/sign-in/auth';
 import pLimit, { type LimitFunction } from 'p-limit';
 import { RateLimiterDrizzle } from 'rate-limiter-flexible';
-import { TooOften } from './actor';
 
 const TRIES = { points: 5, seconds: 60 } as const;
 /** It is closed for so long the first time of a day, then twice as long each time. */
@@ -34,8 +33,8 @@ export const UPLOADS_AN_HOUR = 60;
 const HOUR_SECONDS = 3600;
 
 export interface Door {
-  /** Counts a picture of a student's on its way in. Throws TooOften. */
-  countUpload(studentId: string): Promise<void>;
+  /** Counts a picture of a student's on its way in; false where there were too many within an hour. */
+  countUpload(studentId: string): Promise<boolean>;
 
   /** Looks at a code with `check`, unless too many were wrong. Right ones are never counted. */
   come(to: DoorOf, from: Caller, check: () => Promise<SignedIn | null>): Promise<AtDoor>;
@@ -96,7 +95,7 @@ export function openDoor(db: Database, { mark, comparable }: Pick<Auth, 'mark' |
     },
     async countUpload(studentId) {
       const { consumedPoints } = await uploads.penalty(studentId);
-      if (consumedPoints > UPLOADS_AN_HOUR) throw new TooOften();
+      return consumedPoints <= UPLOADS_AN_HOUR;
     },
     async closings(of) {
       return (await closed.get(nameOf(of)))?.consumedPoints ?? 0;

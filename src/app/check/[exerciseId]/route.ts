@@ -5,7 +5,7 @@ import { practiceDab } from '@/studio/practice/practice';
 import { rm } from 'node:fs/promises';
 import { z } from 'zod';
 import { answer, fromElsewhere, nothingHere } from '../../api';
-import { takeUpload } from '../../take-upload';
+import { checkOften, takeUpload } from '../../take-upload';
 
 const querySchema = z.object({
   step: z.coerce.number().int().min(1).max(15),
@@ -26,7 +26,7 @@ export async function POST(
     if (actor.role !== 'student' || !query.success) throw new NotFound();
     const { step, wet, recipe, practice } = query.data;
     await exerciseFor(house, actor, exerciseId);
-    await house.door.countUpload(actor.studentId);
+    await checkOften(house, actor);
     await checkRoom(house);
     const file =
       practice === 'yes'

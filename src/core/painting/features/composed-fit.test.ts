@@ -9,7 +9,7 @@ const at = (i: number): [number, number] => [
   (Math.floor(i / WIDTH) + 0.5 - HEIGHT / 2) / WIDTH,
 ];
 /** A brush and a camera leave no edge sharper than this, places. */
-const ABOUT = [-1, 0, 1].flatMap((u) => [-1, 0, 1].map((v) => [u / WIDTH, v / WIDTH] as const));
+const ABOUT = [-1, -0.5, 0, 0.5, 1].flatMap((u) => [-1, -0.5, 0, 0.5, 1].map((v) => [u / WIDTH, v / WIDTH] as const));
 const planeOf = (valueAt: (x: number, y: number) => number) => ({
   width: WIDTH,
   height: HEIGHT,
