@@ -29,6 +29,7 @@ import { benchReferencePage } from './reference-page';
 import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';
+import { benchUploads } from './uploads/uploads';
 
 const { values } = parseArgs({
   options: {
@@ -99,6 +100,7 @@ if (wanted('from-life'))
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
 // Minutes of killing: only when it is asked for.
 if (values.only === 'cluster') kept.push(['a district whose processes are killed', await benchCluster(seed, rounds)]);
+if (values.only === 'uploads') kept.push(['bad files', await benchUploads(seed, rounds)]);
 if (wanted('printing')) kept.push(['printing for a class', await benchPrinting()]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);

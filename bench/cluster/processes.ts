@@ -9,6 +9,8 @@ export interface Kept {
   readonly name: string;
   /** Ends it at once, with nothing told to it; it comes again. */
   kill(): void;
+  /** How often it ended by itself or was killed. */
+  ends(): number;
   /** Ends it for good. */
   stop(): Promise<void>;
 }
@@ -16,19 +18,23 @@ export interface Kept {
 export function keepRunning(name: string, command: string, args: readonly string[], env: NodeJS.ProcessEnv): Kept {
   let wanted = true;
   let child: ChildProcess;
+  let ended = 0;
   const start = () => {
     child = spawn(command, args, {
       stdio: ['ignore', 'ignore', process.env['FAIR_GREY_SHOW'] ? 'inherit' : 'ignore'],
       env,
     });
     child.once('exit', () => {
-      if (wanted) setTimeout(start, AGAIN_MS);
+      if (!wanted) return;
+      ended++;
+      setTimeout(start, AGAIN_MS);
     });
   };
   start();
   return {
     name,
     kill: () => void child.kill('SIGKILL'),
+    ends: () => ended,
     async stop() {
       wanted = false;
       if (child.exitCode !== null || child.signalCode !== null) return;

@@ -1,7 +1,6 @@
 /** Where things are kept, and how much room must stay free, from the environment. */
 import path from 'node:path';
 import { z } from 'zod';
-import type { S3Settings } from './files/s3-store';
 
 /** What a process does: everything, serve pages only, or measure only. The last two need a database that they can share. */
 export const ROLES = ['all', 'web', 'measure'] as const;
@@ -30,6 +29,14 @@ const environment = z.object({
   AWS_REGION: z.string().default('us-east-1'),
   FAIR_GREY_ROLE: z.enum(ROLES).default('all'),
 });
+
+/** A store that speaks S3. */
+export interface S3Settings {
+  /** Null: that of the region itself. */
+  readonly endpoint: string | null;
+  readonly region: string;
+  readonly bucket: string;
+}
 
 export interface Settings {
   readonly folder: string;

@@ -12,15 +12,9 @@ import {
 } from '@aws-sdk/client-s3';
 import { mkdir, readdir, readFile, rm, stat, utimes } from 'node:fs/promises';
 import path from 'node:path';
+import type { S3Settings } from '../settings';
 import { checkBytes, checkHash, FileMissing, type FileStore, hashOf, type Kept } from './file-store';
 import { FORGOTTEN_MS, freeBytes, openIncoming, writeWhole } from './folder-store';
-
-export interface S3Settings {
-  /** Null: Amazon's own. */
-  readonly endpoint: string | null;
-  readonly region: string;
-  readonly bucket: string;
-}
 
 const isAway = (error: unknown): boolean => {
   const status = (error as { $metadata?: { httpStatusCode?: number } }).$metadata?.httpStatusCode;

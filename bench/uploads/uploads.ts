@@ -1,0 +1,157 @@
+/** A thousand bad files over all doors that take one: each is answered with a sentence, and nothing ends or hangs. */
+import { defaultTerms } from '@/core/kinds/table';
+import { newClassCode } from '@/data/schema/ids';
+import { readSettings } from '@/data/settings';
+import { chance } from '@/devices/random';
+import type { Teacher } from '@/studio/access/actor';
+import { addStudent, createClass } from '@/studio/class/people';
+import { openHouse } from '@/studio/house';
+import { setExercise } from '@/studio/plan/exercises';
+import pLimit from 'p-limit';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { keepRunning, until } from '../cluster/processes';
+import { row } from '../tally';
+import { mutated, mutatedText, WHOLE_TEXTS, wholeFiles } from './mutations';
+
+const FILES = 100;
+const STUDENTS = 30;
+const AT_ONCE = 4;
+const PORT = 3310;
+const LIMIT_MS = 30_000;
+const START_MS = 60_000;
+const BASE = `http://127.0.0.1:${PORT}`;
+
+interface Room {
+  readonly classId: string;
+  readonly exerciseId: string;
+  readonly teacher: string;
+  readonly students: readonly string[];
+}
+
+async function furnish(folder: string): Promise<Room> {
+  const house = await openHouse(readSettings({ FAIR_GREY_DATA: folder, FAIR_GREY_MIN_FREE: '0' }));
+  try {
+    const cookieOf = async (signedIn: { readonly token: string } | null) => {
+      const { name, value } = await house.auth.cookie(signedIn?.token ?? '');
+      return `${name}=${encodeURIComponent(value)}`;
+    };
+    const userId = await house.auth.createTeacher('Hesper Dunnock', 'hesper@tidewell.example', 'saltpans-and-hills');
+    const teacher: Teacher = { role: 'teacher', userId, name: 'Hesper Dunnock' };
+    const code = newClassCode();
+    const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one', code);
+    const set = { title: 'Nine greys', note: '', dueAt: null, terms: defaultTerms('scale') };
+    const exerciseId = await setExercise(house, teacher, classId, set);
+    const students: string[] = [];
+    for (let k = 0; k < STUDENTS; k++) {
+      const { code: own } = await addStudent(house, teacher, classId, `Student ${k + 1}`);
+      students.push(await cookieOf(await house.auth.signInStudent(code, own)));
+    }
+    const signedIn = await house.auth.signInTeacher('hesper@tidewell.example', 'saltpans-and-hills');
+    return { classId, exerciseId, students, teacher: await cookieOf(signedIn) };
+  } finally {
+    await house.close();
+  }
+}
+
+/** Ids of the actions that take a text, by name. */
+function actionsOfBuild(): ReadonlyMap<string, string> {
+  const { node } = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+    node: Record<string, { exportedName: string }>;
+  };
+  return new Map(Object.entries(node).map(([id, { exportedName }]) => [exportedName, id]));
+}
+
+type Send = (bytes: Buffer, text: string) => { readonly at: string; readonly who: string; readonly init: RequestInit };
+
+function doorsOf(
+  { classId, exerciseId, teacher, students }: Room,
+  own: () => number,
+): readonly (readonly [string, Send])[] {
+  const form = (bytes: Buffer): RequestInit => {
+    const body = new FormData();
+    body.append('photo', new Blob([new Uint8Array(bytes)]), 'sheet.jpg');
+    return { method: 'POST', body };
+  };
+  const upload = (name: string, at: string, byTeacher = false): readonly [string, Send] => [
+    name,
+    (bytes) => ({ at, who: byTeacher ? teacher : (students[own() % students.length] as string), init: form(bytes) }),
+  ];
+  const actions = actionsOfBuild();
+  const pasted = (name: string, at: string, args: (text: string) => readonly unknown[]): readonly [string, Send] => [
+    name,
+    (_, text) => ({
+      ...{ at, who: teacher },
+      init: {
+        ...{ method: 'POST', body: JSON.stringify(args(text)) },
+        headers: {
+          'Next-Action': actions.get(name) ?? '',
+          'Content-Type': 'text/plain;charset=UTF-8',
+          Accept: 'text/x-component',
+        },
+      },
+    }),
+  ];
+  return [
+    upload('hand in', `/hand-in/${exerciseId}`),
+    upload('a look', `/look/${exerciseId}`),
+    upload('a dab', `/check/${exerciseId}?step=2&wet=no&recipe=no`),
+    upload('a pile', `/pile/${classId}?name=pile`, true),
+    upload('a reference', '/bring-in?title=A&source=B&licence=C', true),
+    upload('a card', `/card/${classId}?known=left`, true),
+    pasted('readShelf', '/palette/cupboard', (text) => [text]),
+    pasted('bringInFigures', `/palette/files?class=${classId}`, (text) => [classId, 'acrylic', text]),
+    pasted('bringInSwatches', `/palette/files?class=${classId}`, (text) => [classId, 'acrylic', text]),
+    pasted('bringInClassCard', `/ledger/${classId}`, (text) => [classId, text]),
+  ];
+}
+
+/** Returns whether every file was answered, none with a failure of ours, and the process went on through all of them. */
+export async function benchUploads(seed: number, rounds: number): Promise<boolean> {
+  const own = chance(seed).fork('uploads');
+  const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-uploads-'));
+  const room = await furnish(folder);
+  const whole = await wholeFiles(own);
+  const env = { NODE_ENV: 'production' as const, FAIR_GREY_DATA: folder, FAIR_GREY_MIN_FREE: '0', PORT: String(PORT) };
+  const server = keepRunning('studio', process.execPath, ['dist/serve.mjs'], { ...process.env, ...env });
+  try {
+    await until('the studio', async () => (await fetch(`${BASE}/health`)).ok, START_MS);
+    const doors = doorsOf(room, () => own.whole(0, STUDENTS - 1));
+    const lane = pLimit(AT_ONCE);
+    const wrong: string[] = [];
+    let longest = 0;
+    const asked = Array.from({ length: FILES * rounds }, (_, k) => {
+      const [door, send] = doors[k % doors.length] as (typeof doors)[number];
+      const file = whole[own.whole(0, whole.length - 1)] as (typeof whole)[number];
+      const other = whole[own.whole(0, whole.length - 1)] as (typeof whole)[number];
+      const text = WHOLE_TEXTS[own.whole(0, WHOLE_TEXTS.length - 1)] as string;
+      const { at, who, init } = send(mutated(own, file, other), mutatedText(own, text));
+      return lane(async () => {
+        const start = performance.now();
+        const said = await fetch(BASE + at, {
+          ...init,
+          headers: { ...(init.headers as Record<string, string>), cookie: who },
+          signal: AbortSignal.timeout(2 * LIMIT_MS),
+        })
+          .then(async (answer) => ({ status: answer.status, text: await answer.text() }))
+          .catch((error: unknown) => ({ status: 0, text: String(error) }));
+        const took = performance.now() - start;
+        longest = Math.max(longest, took);
+        if (said.status === 0 || said.status >= 500 || took > LIMIT_MS)
+          wrong.push(
+            `${door}, ${file.name}, no. ${k}: ${said.status} after ${Math.round(took)} ms: ${said.text.slice(0, 120)}`,
+          );
+      });
+    });
+    await Promise.all(asked);
+    console.log(`\n${FILES * rounds} bad files over ${doors.length} doors`);
+    row('', 'wrong', 'ended', 'longest, s');
+    row('', wrong.length, server.ends(), longest / 1000);
+    for (const line of wrong.slice(0, 12)) console.log(`  ${line}`);
+    return wrong.length === 0 && server.ends() === 0;
+  } finally {
+    await server.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
