@@ -121,6 +121,7 @@ export async function benchUploads(seed: number, rounds: number): Promise<boolea
     const lane = pLimit(AT_ONCE);
     const wrong: string[] = [];
     let longest = 0;
+    const answers = new Map<string, number>();
     const asked = Array.from({ length: FILES * rounds }, (_, k) => {
       const [door, send] = doors[k % doors.length] as (typeof doors)[number];
       const file = whole[own.whole(0, whole.length - 1)] as (typeof whole)[number];
@@ -137,6 +138,8 @@ export async function benchUploads(seed: number, rounds: number): Promise<boolea
           .then(async (answer) => ({ status: answer.status, text: await answer.text() }))
           .catch((error: unknown) => ({ status: 0, text: String(error) }));
         const took = performance.now() - start;
+        const kind = `${door} ${said.status}`;
+        answers.set(kind, (answers.get(kind) ?? 0) + 1);
         longest = Math.max(longest, took);
         if (said.status === 0 || said.status >= 500 || took > LIMIT_MS)
           wrong.push(
@@ -148,6 +151,12 @@ export async function benchUploads(seed: number, rounds: number): Promise<boolea
     console.log(`\n${FILES * rounds} bad files over ${doors.length} doors`);
     row('', 'wrong', 'ended', 'longest, s');
     row('', wrong.length, server.ends(), longest / 1000);
+    console.log(
+      `  ${[...answers]
+        .toSorted()
+        .map(([kind, times]) => `${kind}: ${times}`)
+        .join('; ')}`,
+    );
     for (const line of wrong.slice(0, 12)) console.log(`  ${line}`);
     return wrong.length === 0 && server.ends() === 0;
   } finally {

@@ -5,7 +5,7 @@ import type { House } from '@/studio/house';
 import { sweepFiles } from '@/studio/unused-files';
 
 const LANES = 2;
-/** How often it is looked whether something waits that nobody will take, and for files that nobody needs. */
+/** How often it is looked whether something waits that nobody will take, and for what nobody needs any longer. */
 const LOOK_MS = 30_000;
 const SWEEP_MS = 3_600_000;
 
@@ -26,4 +26,5 @@ export async function runJobs(house: House): Promise<void> {
     if (await hasRoom(house)) await queueWhatWaits(house);
   });
   every(SWEEP_MS, 'files', () => sweepFiles(house));
+  every(SWEEP_MS, 'door', () => house.door.tidy());
 }

@@ -1,5 +1,6 @@
 /** Wrong codes are counted by what sign-in compares; right ones, and devices that are known, always come in. */
 import { jest } from '@jest/globals';
+import { doorTries } from '@/data/schema/tables';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { type AtDoor, type Caller, UPLOADS_AN_HOUR } from './door';
 
@@ -59,6 +60,14 @@ test('a student who sends picture after picture is asked to wait, and nobody els
   for (let k = 0; k < UPLOADS_AN_HOUR; k++) await house.door.countUpload(bea.studentId);
   expect(await house.door.countUpload(bea.studentId)).toBe(false);
   expect(await house.door.countUpload(ruta.studentId)).toBe(true);
+});
+
+test('what counts no longer is forgotten', async () => {
+  const { house } = studio;
+  await fiveWrong(from('10.0.0.7'));
+  await house.db.update(doorTries).set({ expire: new Date(Date.now() - 1000) });
+  await house.door.tidy();
+  expect(await house.db.select().from(doorTries)).toEqual([]);
 });
 
 test('it stays closed for longer each time, and its owner can see that it was', async () => {

@@ -7,6 +7,7 @@ import type { Database } from '@/data/database/engine';
 import { newId } from '@/data/schema/ids';
 import { doorTries } from '@/data/schema/tables';
 import type { Auth, DoorOf, SignedIn } from '@/data/sign-in/auth';
+import { lt } from 'drizzle-orm';
 import pLimit, { type LimitFunction } from 'p-limit';
 import { RateLimiterDrizzle } from 'rate-limiter-flexible';
 
@@ -40,11 +41,17 @@ export interface Door {
   come(to: DoorOf, from: Caller, check: () => Promise<SignedIn | null>): Promise<AtDoor>;
   /** How often it was closed within a day because of wrong tries. */
   closings(of: DoorOf): Promise<number>;
+  /** Forgets what counts no longer. */
+  tidy(): Promise<void>;
 }
 
 export function openDoor(db: Database, { mark, comparable }: Pick<Auth, 'mark' | 'comparable'>): Door {
   const counted = (keyPrefix: string, points: number, duration: number) =>
-    new RateLimiterDrizzle({ storeClient: db, schema: doorTries, keyPrefix, points, duration });
+    new RateLimiterDrizzle({
+      ...{ storeClient: db, schema: doorTries, keyPrefix, points, duration },
+      // `tidy` does so, from the process that looks after all else.
+      clearExpiredByTimeout: false,
+    });
   const wrong = counted('wrong', TRIES.points, TRIES.seconds);
   const rounds = counted('rounds', ONLY_COUNTED, DAY_SECONDS);
   const closed = counted('closed', ONLY_COUNTED, DAY_SECONDS);
@@ -99,6 +106,9 @@ export function openDoor(db: Database, { mark, comparable }: Pick<Auth, 'mark' |
     },
     async closings(of) {
       return (await closed.get(nameOf(of)))?.consumedPoints ?? 0;
+    },
+    async tidy() {
+      await db.delete(doorTries).where(lt(doorTries.expire, new Date()));
     },
   };
 }
