@@ -39,3 +39,26 @@ test.each(['jpeg', 'png', 'webp'] as const)('a %s that was cut off is told, not 
     expect(() => stripMetadata(whole.subarray(0, Math.floor(share * whole.length)))).toThrow(RangeError);
   expect(() => stripMetadata(whole)).not.toThrow();
 });
+
+test('a small picture in the header of a JPEG goes, and so does every segment that makes no pixels', async () => {
+  const plain = await sharp({ create: { width: 16, height: 16, channels: 3, background: '#a08060' } })
+    .jpeg()
+    .toBuffer();
+  const thumbnail = Buffer.from('a face');
+  const segment = (marker: number, content: Buffer) =>
+    Buffer.concat([Buffer.from([0xff, marker, 0, content.length + 2]), content]);
+  const jfif = Buffer.from([...Buffer.from('JFIF\0'), 1, 2, 1, 0, 72, 0, 72, 1, 2]);
+  const file = Buffer.concat([
+    plain.subarray(0, 2),
+    segment(0xe0, Buffer.concat([jfif, thumbnail])),
+    segment(0xe0, Buffer.concat([Buffer.from('JFXX\0'), thumbnail])),
+    segment(0xee, Buffer.from('Nobody knows: a face')),
+    segment(0xef, thumbnail),
+    plain.subarray(plain.indexOf(Buffer.from([0xff, 0xdb]))),
+  ]);
+  expect(file.includes(thumbnail)).toBe(true);
+  const { bytes } = stripMetadata(new Uint8Array(file));
+  expect(Buffer.from(bytes).includes(thumbnail)).toBe(false);
+  const [before, after] = await Promise.all([file, Buffer.from(bytes)].map((b) => sharp(b).raw().toBuffer()));
+  expect(after).toEqual(before);
+});

@@ -19,6 +19,24 @@ function startsWith(bytes: Uint8Array, at: number, text: string): boolean {
   return true;
 }
 
+/** Frames, scans, their tables and intervals: all that a decoder makes pixels of. */
+const isOfPixels = (marker: number): boolean =>
+  (marker >= 0xc0 && marker <= 0xcf) || (marker >= 0xda && marker <= 0xdd);
+/** A JFIF header up to its thumbnail (ITU-T T.871): marker, length, name, version, densities. */
+const JFIF_BYTES = 18;
+
+/** What stays of a segment; null where nothing does. A small picture of the picture can stand in a header too. */
+function keptOfJpeg(marker: number, segment: Uint8Array): Uint8Array | null {
+  if (isOfPixels(marker)) return segment;
+  if (marker === 0xe2 && startsWith(segment, 4, 'ICC_PROFILE\0')) return segment;
+  if (marker === 0xee && startsWith(segment, 4, 'Adobe')) return segment;
+  if (marker !== 0xe0 || segment.length < JFIF_BYTES || !startsWith(segment, 4, 'JFIF\0')) return null;
+  const header = segment.slice(0, JFIF_BYTES);
+  header.set([0, JFIF_BYTES - 2], 2);
+  header.set([0, 0], JFIF_BYTES - 2);
+  return header;
+}
+
 /** JPEG after ITU-T T.81, annex B. */
 function stripJpeg(b: Uint8Array): Uint8Array {
   const kept: Uint8Array[] = [b.subarray(0, 2)];
@@ -37,9 +55,8 @@ function stripJpeg(b: Uint8Array): Uint8Array {
     const length = ((b[at + 2] as number) << 8) | (b[at + 3] as number);
     const end = at + 2 + length;
     if (length < 2 || end > b.length) throw new RangeError('A JPEG segment is cut off.');
-    const isApp = marker >= 0xe0 && marker <= 0xef;
-    const keepApp = marker === 0xe0 || marker === 0xee || (marker === 0xe2 && startsWith(b, at + 4, 'ICC_PROFILE\0'));
-    if (marker !== 0xfe && (!isApp || keepApp)) kept.push(b.subarray(at, end));
+    const segment = keptOfJpeg(marker, b.subarray(at, end));
+    if (segment) kept.push(segment);
     at = end;
     if (marker !== 0xda) continue;
     // Entropy-coded data run to the next marker that is neither a stuffed zero nor a restart.
