@@ -6,6 +6,7 @@
 import { parseArgs } from 'node:util';
 import { benchAccuracy } from './accuracy/accuracy';
 import { benchCluster } from './cluster/cluster';
+import { benchEmbedded } from './cluster/embedded';
 import { findOn } from './finder';
 import { benchMasses } from './masses';
 import { benchFit } from './mixing-speed';
@@ -100,6 +101,7 @@ if (wanted('from-life'))
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
 // Minutes of killing: only when it is asked for.
 if (values.only === 'cluster') kept.push(['a district whose processes are killed', await benchCluster(seed, rounds)]);
+if (values.only === 'embedded') kept.push(['one machine that is killed', await benchEmbedded(seed, rounds)]);
 if (values.only === 'uploads') kept.push(['bad files', await benchUploads(seed, rounds)]);
 if (wanted('printing')) kept.push(['printing for a class', await benchPrinting()]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);

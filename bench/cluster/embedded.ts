@@ -1,0 +1,135 @@
+/** The same on one machine: hand-ins, words and decisions come while the one process there is is killed again and again. */
+import { attempts, critiques, decisions, files } from '@/data/schema/tables';
+import { readSettings } from '@/data/settings';
+import { chance } from '@/devices/random';
+import { openHouse } from '@/studio/house';
+import { sweepFiles } from '@/studio/unused-files';
+import { eq, inArray } from 'drizzle-orm';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import pLimit from 'p-limit';
+import { row } from '../tally';
+import { furnish, handIn, photographs, type Sender, STUDENTS, underWay } from './evening';
+import { keepRunning, until } from './processes';
+
+const A_ROUND = { handIns: 12, kills: 10 } as const;
+const AT_ONCE = 4;
+const PORT = 3320;
+const BASE = `http://127.0.0.1:${PORT}`;
+const START_MS = 60_000;
+const MEASURED_MS = 120_000;
+const HOUR_MS = 3_600_000;
+const isUp = async () => (await fetch(`${BASE}/health`)).ok;
+
+function actionOfBuild(name: string): string {
+  const { node } = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+    node: Record<string, { exportedName: string }>;
+  };
+  return Object.entries(node).find(([, { exportedName }]) => exportedName === name)?.[0] ?? '';
+}
+
+/** Asks an action of the Table's; whether it said that it was done. */
+async function act({ cookie }: Sender, name: string, args: readonly unknown[]): Promise<boolean> {
+  return fetch(`${BASE}/table/none`, {
+    ...{ method: 'POST', body: JSON.stringify(args), signal: AbortSignal.timeout(20_000) },
+    headers: {
+      cookie,
+      'Next-Action': actionOfBuild(name),
+      'Content-Type': 'text/plain;charset=UTF-8',
+      Accept: 'text/x-component',
+    },
+  })
+    .then(async (answer) => (await answer.text()).includes('"ok":true'))
+    .catch(() => false);
+}
+
+/** Returns whether all that was acknowledged is there, nothing is stuck, and no file is left without an owner. */
+export async function benchEmbedded(seed: number, rounds: number): Promise<boolean> {
+  const own = chance(seed).fork('embedded');
+  const [handIns, kills] = [A_ROUND.handIns * rounds, A_ROUND.kills * rounds];
+  const photos = await photographs(seed, handIns);
+  const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-embedded-'));
+  const settings = readSettings({ FAIR_GREY_DATA: folder, FAIR_GREY_MIN_FREE: '0' });
+  const first = await openHouse(settings);
+  const { teacher, senders, exercises } = await furnish(first, handIns).finally(() => first.close());
+  const env = { NODE_ENV: 'production' as const, FAIR_GREY_DATA: folder, FAIR_GREY_MIN_FREE: '0', PORT: String(PORT) };
+  const server = keepRunning('studio', process.execPath, ['dist/serve.mjs'], { ...process.env, ...env });
+  const words = new Map<string, string>();
+  const decided = new Set<string>();
+  let going = true;
+  try {
+    await until('the studio', isUp, START_MS);
+    const killing = (async () => {
+      for (let k = 0; k < kills; k++) {
+        await until('the studio', isUp, START_MS);
+        await new Promise((done) => setTimeout(done, own.between(0, 6000)));
+        server.kill();
+      }
+    })();
+    const acknowledged: string[] = [];
+    const lane = pLimit(AT_ONCE);
+    const sending = Promise.all(
+      photos.map((photo, k) =>
+        lane(async () => {
+          const exercise = exercises[Math.floor(k / STUDENTS)] as string;
+          acknowledged.push(await handIn(BASE, senders[k % senders.length] as Sender, exercise, photo));
+        }),
+      ),
+    );
+    const teaching = (async () => {
+      for (let k = 0; going; k++) {
+        const attempt = acknowledged[own.whole(0, Math.max(0, acknowledged.length - 1))];
+        if (attempt && !decided.has(attempt)) {
+          const word = `Word ${k}`;
+          if (await act(teacher, 'changeWord', [attempt, word])) words.set(attempt, word);
+          if (k % 3 === 0 && (await act(teacher, 'giveVerdict', [attempt, 'again']))) decided.add(attempt);
+        }
+        await new Promise((done) => setTimeout(done, 100));
+      }
+    })();
+    await killing;
+    await sending;
+    going = false;
+    await teaching;
+    await server.stop();
+
+    // One start more, and nothing else.
+    const again = keepRunning('studio', process.execPath, ['dist/serve.mjs'], { ...process.env, ...env });
+    await until('the studio', isUp, START_MS);
+    await until(
+      'all to be measured',
+      async () => (await (await fetch(`${BASE}/health/ready`)).text()).includes('"ready":true'),
+      START_MS,
+    );
+    await new Promise((done) => setTimeout(done, MEASURED_MS / 4));
+    await again.stop();
+
+    const house = await openHouse(settings);
+    try {
+      const kept = await house.db.select().from(attempts).where(inArray(attempts.id, acknowledged));
+      const said = new Map((await house.db.select().from(critiques)).map((c) => [c.attemptId, c.word]));
+      const standing = new Set((await house.db.select().from(decisions)).map((d) => d.attemptId));
+      // A later word whose answer the kill cut off may stand in place of the last one that was acknowledged.
+      const number = (word: string | undefined) => Number(word?.split(' ')[1] ?? -1);
+      const lostWords = [...words].filter(([id, word]) => number(said.get(id)) < number(word)).length;
+      const lost =
+        acknowledged.length - kept.length + lostWords + [...decided].filter((id) => !standing.has(id)).length;
+      const stuck = await underWay(house);
+      await sweepFiles(house, new Date(Date.now() + 25 * HOUR_MS));
+      let ownerless = 0;
+      for await (const { hash } of house.files.list())
+        if ((await house.db.select().from(files).where(eq(files.hash, hash))).length === 0) ownerless++;
+      console.log(`\n${handIns} hand-ins, ${words.size} words, ${decided.size} decisions, ${server.ends()} kills`);
+      row('', 'lost', 'stuck', 'ownerless');
+      row('', lost, stuck, ownerless);
+      return lost + stuck + ownerless === 0 && server.ends() >= kills;
+    } finally {
+      await house.close();
+    }
+  } finally {
+    going = false;
+    await server.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
