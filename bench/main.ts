@@ -5,8 +5,8 @@
  */
 import { parseArgs } from 'node:util';
 import { benchAccuracy } from './accuracy/accuracy';
-import { benchCluster } from './cluster/cluster';
-import { benchEmbedded } from './cluster/embedded';
+import { benchCluster } from './served/cluster';
+import { benchEmbedded } from './served/embedded';
 import { findOn } from './finder';
 import { benchMasses } from './masses';
 import { benchFit } from './mixing-speed';
@@ -30,7 +30,7 @@ import { benchReferencePage } from './reference-page';
 import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';
-import { benchUploads } from './uploads/uploads';
+import { benchUploads } from './served/uploads';
 
 const { values } = parseArgs({
   options: {

@@ -13,14 +13,13 @@ import { setExercise } from '@/studio/plan/exercises';
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import sharp from 'sharp';
+import { type Action, actionsOfBuild, asking } from '../bench/served/actions';
 import { type ServedStudio, serveStudio } from './served-studio';
 import { ACTIONS, DOORS, NOBODYS, PEOPLE, ROUTES, type Things, type Who } from './who-may';
 
 const built = (name: string) => JSON.parse(readFileSync(`.next/server/${name}.json`, 'utf8')) as unknown;
 const paths = Object.keys(built('app-paths-manifest') as object);
-const actions = Object.entries(
-  (built('server-reference-manifest') as { node: Record<string, { exportedName: string; workers: object }> }).node,
-).map(([id, { exportedName, workers }]) => ({ id, name: exportedName, page: `/${Object.keys(workers)[0] ?? ''}` }));
+const actions = actionsOfBuild();
 
 let studio: ServedStudio | undefined;
 let things: Things;
@@ -153,13 +152,8 @@ for (const who of PEOPLE)
     expect(wrong).toEqual([]);
   });
 
-/** Sent as the page sends it: the arguments as JSON, to a page that has the action. */
-const act = (who: Who, { id, page }: { readonly id: string; readonly page: string }, args: readonly unknown[]) =>
-  ask(who, addressOf(page.replace('/app/', '/')), {
-    method: 'POST',
-    headers: { 'Next-Action': id, 'Content-Type': 'text/plain;charset=UTF-8', Accept: 'text/x-component' },
-    body: JSON.stringify(args),
-  });
+const act = (who: Who, action: Action, args: readonly unknown[]) =>
+  ask(who, addressOf(action.page.replace('/app/', '/')), asking(action, args));
 /** Where those are sent who may not: to sign in, or back to their own side. */
 const AWAY = ['/sign-in', '/begin', '/my', '/'];
 const NOT_HERE = 'This is not here (any more).';

@@ -1,5 +1,7 @@
 /** Files by the hash of their content: in a folder of this machine, or in a store that several machines share. */
 import { createHash } from 'node:crypto';
+import { createReadStream } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
 
 export interface Kept {
   readonly hash: string;
@@ -35,6 +37,17 @@ export class FileMissing extends Error {
 }
 
 export const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+/** The same of a file, piece by piece: nothing else has to wait for it. Null where it can't be read. */
+export async function hashOfFile(file: string): Promise<string | null> {
+  const hash = createHash('sha256');
+  try {
+    await pipeline(createReadStream(file), hash);
+    return hash.digest('hex');
+  } catch {
+    return null;
+  }
+}
 
 /** Throws RangeError at what is no content's hash. */
 export function checkHash(hash: string): string {

@@ -1,7 +1,7 @@
 /** Files in a folder. A file is whole or not there: it is written aside, synced, renamed. */
 import { mkdir, open, readdir, readFile, rename, rm, stat, statfs, utimes } from 'node:fs/promises';
 import path from 'node:path';
-import { checkBytes, checkHash, FileMissing, type FileStore, hashOf, type Kept } from './file-store';
+import { checkBytes, checkHash, FileMissing, type FileStore, hashOf, hashOfFile, type Kept } from './file-store';
 
 /** What lies about on its way for longer than this belongs to a process that ended. */
 export const FORGOTTEN_MS = 24 * 3_600_000;
@@ -69,7 +69,7 @@ export async function openFolderStore(dataFolder: string, alone = true): Promise
       return (await stat(place(hash)).catch(() => null)) !== null;
     },
     async local(hash) {
-      await read(hash);
+      if ((await hashOfFile(place(hash))) !== hash) throw new FileMissing();
       return place(hash);
     },
     async put(bytes) {

@@ -10,10 +10,10 @@ import {
   PutObjectCommand,
   S3Client,
 } from '@aws-sdk/client-s3';
-import { mkdir, readdir, readFile, rm, stat, utimes } from 'node:fs/promises';
+import { mkdir, readdir, rm, stat, utimes } from 'node:fs/promises';
 import path from 'node:path';
 import type { S3Settings } from '../settings';
-import { checkBytes, checkHash, FileMissing, type FileStore, hashOf, type Kept } from './file-store';
+import { checkBytes, checkHash, FileMissing, type FileStore, hashOf, hashOfFile, type Kept } from './file-store';
 import { FORGOTTEN_MS, freeBytes, openIncoming, writeWhole } from './folder-store';
 
 const isAway = (error: unknown): boolean => {
@@ -69,8 +69,7 @@ export async function openS3Store(dataFolder: string, { endpoint, region, bucket
     read: fetched,
     async local(hash) {
       const copy = path.join(copies, checkHash(hash));
-      const bytes = await readFile(copy).catch(() => null);
-      if (bytes && hashOf(bytes) === hash) {
+      if ((await hashOfFile(copy)) === hash) {
         const now = new Date();
         await utimes(copy, now, now).catch(() => undefined);
       } else await writeWhole(copy, await fetched(hash), incoming);

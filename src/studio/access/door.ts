@@ -39,6 +39,8 @@ export interface Door {
 
   /** Looks at a code with `check`, unless too many were wrong. Right ones are never counted. */
   come(to: DoorOf, from: Caller, check: () => Promise<SignedIn | null>): Promise<AtDoor>;
+  /** What a door is known by, however it was asked for. */
+  nameOf(of: DoorOf): string;
   /** How often it was closed within a day because of wrong tries. */
   closings(of: DoorOf): Promise<number>;
   /** Forgets what counts no longer. */
@@ -88,6 +90,7 @@ export function openDoor(db: Database, { mark, comparable }: Pick<Auth, 'mark' |
   }
 
   return {
+    nameOf,
     async come(to, { address, device: given }, check) {
       const name = nameOf(to);
       const device = isKnown(name, given) ? given : null;

@@ -196,8 +196,8 @@ async function makePictures(house: House, row: Loaded): Promise<void> {
 }
 
 /**
- * At boot: what a process that ended had under way is taken up. On a server, where others may be at work, the queue itself gives
- * back what nobody has any longer.
+ * At boot: what a process that ended had under way is taken up. On a server others may be at work: there the queue gives jobs back
+ * whose time is over.
  */
 export async function takeUpAgain(house: House): Promise<number> {
   if (house.alone) await house.queue.takeBack();

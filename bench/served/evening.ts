@@ -20,6 +20,7 @@ export interface Sender {
 }
 
 export interface Evening {
+  readonly classId: string;
   readonly teacher: Sender;
   readonly senders: readonly Sender[];
   readonly exercises: readonly string[];
@@ -46,7 +47,7 @@ export async function furnish(house: House, handIns: number): Promise<Evening> {
     senders.push(await letIn(await house.auth.signInStudent(code, own)));
   }
   const signedIn = await house.auth.signInTeacher('hesper@tidewell.example', 'saltpans-and-hills');
-  return { senders, exercises, teacher: await letIn(signedIn) };
+  return { classId, senders, exercises, teacher: await letIn(signedIn) };
 }
 
 /** Attempts that somebody still waits for. */

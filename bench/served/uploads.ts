@@ -1,72 +1,28 @@
 /** A thousand bad files over all doors that take one: each is answered with a sentence, and nothing ends or hangs. */
-import { defaultTerms } from '@/core/kinds/table';
-import { newClassCode } from '@/data/schema/ids';
 import { readSettings } from '@/data/settings';
 import { chance } from '@/devices/random';
-import type { Teacher } from '@/studio/access/actor';
-import { addStudent, createClass } from '@/studio/class/people';
 import { openHouse } from '@/studio/house';
-import { setExercise } from '@/studio/plan/exercises';
 import pLimit from 'p-limit';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { keepRunning, until } from '../cluster/processes';
+import { actionCalled, asking } from './actions';
+import { type Evening, furnish, type Sender, STUDENTS } from './evening';
+import { keepRunning, until } from './processes';
 import { row } from '../tally';
 import { mutated, mutatedText, WHOLE_TEXTS, wholeFiles } from './mutations';
 
 const FILES = 100;
-const STUDENTS = 30;
 const AT_ONCE = 4;
 const PORT = 3310;
 const LIMIT_MS = 30_000;
 const START_MS = 60_000;
 const BASE = `http://127.0.0.1:${PORT}`;
 
-interface Room {
-  readonly classId: string;
-  readonly exerciseId: string;
-  readonly teacher: string;
-  readonly students: readonly string[];
-}
-
-async function furnish(folder: string): Promise<Room> {
-  const house = await openHouse(readSettings({ FAIR_GREY_DATA: folder, FAIR_GREY_MIN_FREE: '0' }));
-  try {
-    const cookieOf = async (signedIn: { readonly token: string } | null) => {
-      const { name, value } = await house.auth.cookie(signedIn?.token ?? '');
-      return `${name}=${encodeURIComponent(value)}`;
-    };
-    const userId = await house.auth.createTeacher('Hesper Dunnock', 'hesper@tidewell.example', 'saltpans-and-hills');
-    const teacher: Teacher = { role: 'teacher', userId, name: 'Hesper Dunnock' };
-    const code = newClassCode();
-    const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one', code);
-    const set = { title: 'Nine greys', note: '', dueAt: null, terms: defaultTerms('scale') };
-    const exerciseId = await setExercise(house, teacher, classId, set);
-    const students: string[] = [];
-    for (let k = 0; k < STUDENTS; k++) {
-      const { code: own } = await addStudent(house, teacher, classId, `Student ${k + 1}`);
-      students.push(await cookieOf(await house.auth.signInStudent(code, own)));
-    }
-    const signedIn = await house.auth.signInTeacher('hesper@tidewell.example', 'saltpans-and-hills');
-    return { classId, exerciseId, students, teacher: await cookieOf(signedIn) };
-  } finally {
-    await house.close();
-  }
-}
-
-/** Ids of the actions that take a text, by name. */
-function actionsOfBuild(): ReadonlyMap<string, string> {
-  const { node } = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
-    node: Record<string, { exportedName: string }>;
-  };
-  return new Map(Object.entries(node).map(([id, { exportedName }]) => [exportedName, id]));
-}
-
-type Send = (bytes: Buffer, text: string) => { readonly at: string; readonly who: string; readonly init: RequestInit };
+type Send = (bytes: Buffer, text: string) => { readonly at: string; readonly who: Sender; readonly init: RequestInit };
 
 function doorsOf(
-  { classId, exerciseId, teacher, students }: Room,
+  { classId, exercises: [exerciseId], teacher, senders }: Evening,
   own: () => number,
 ): readonly (readonly [string, Send])[] {
   const form = (bytes: Buffer): RequestInit => {
@@ -76,22 +32,11 @@ function doorsOf(
   };
   const upload = (name: string, at: string, byTeacher = false): readonly [string, Send] => [
     name,
-    (bytes) => ({ at, who: byTeacher ? teacher : (students[own() % students.length] as string), init: form(bytes) }),
+    (bytes) => ({ at, who: byTeacher ? teacher : (senders[own() % senders.length] as Sender), init: form(bytes) }),
   ];
-  const actions = actionsOfBuild();
   const pasted = (name: string, at: string, args: (text: string) => readonly unknown[]): readonly [string, Send] => [
     name,
-    (_, text) => ({
-      ...{ at, who: teacher },
-      init: {
-        ...{ method: 'POST', body: JSON.stringify(args(text)) },
-        headers: {
-          'Next-Action': actions.get(name) ?? '',
-          'Content-Type': 'text/plain;charset=UTF-8',
-          Accept: 'text/x-component',
-        },
-      },
-    }),
+    (_, text) => ({ at, who: teacher, init: asking(actionCalled(name), args(text)) }),
   ];
   return [
     upload('hand in', `/hand-in/${exerciseId}`),
@@ -111,7 +56,8 @@ function doorsOf(
 export async function benchUploads(seed: number, rounds: number): Promise<boolean> {
   const own = chance(seed).fork('uploads');
   const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-uploads-'));
-  const room = await furnish(folder);
+  const house = await openHouse(readSettings({ FAIR_GREY_DATA: folder, FAIR_GREY_MIN_FREE: '0' }));
+  const room = await furnish(house, STUDENTS).finally(() => house.close());
   const whole = await wholeFiles(own);
   const env = { NODE_ENV: 'production' as const, FAIR_GREY_DATA: folder, FAIR_GREY_MIN_FREE: '0', PORT: String(PORT) };
   const server = keepRunning('studio', process.execPath, ['dist/serve.mjs'], { ...process.env, ...env });
@@ -132,7 +78,7 @@ export async function benchUploads(seed: number, rounds: number): Promise<boolea
         const start = performance.now();
         const said = await fetch(BASE + at, {
           ...init,
-          headers: { ...(init.headers as Record<string, string>), cookie: who },
+          headers: { ...(init.headers as Record<string, string>), cookie: who.cookie },
           signal: AbortSignal.timeout(2 * LIMIT_MS),
         })
           .then(async (answer) => ({ status: answer.status, text: await answer.text() }))
