@@ -41,8 +41,8 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
         {closings > 0 && (
           <p role="status" className="trouble mb-3">
             Somebody tried many wrong codes for this class since yesterday, and the door was closed to them{' '}
-            {closings === 1 ? 'once' : `${closings} times`}. Nobody came in by that, and whoever has come in before
-            still can. If it goes on, give out new codes.
+            {closings === 1 ? 'once' : `${closings} times`}. Whoever has come in before still can. If it goes on, give
+            out new codes.
           </p>
         )}
         {people.length === 0 ? (
