@@ -4,13 +4,14 @@ const MAY = {
   print: ['core', 'print'],
   devices: ['core/colour', 'core/raster', 'devices'],
   workers: ['core', 'print', 'workers'],
-  data: ['core', 'data'],
-  studio: ['core', 'data', 'workers', 'print', 'studio'],
-  jobs: ['studio', 'data', 'jobs'],
+  watch: ['watch'],
+  data: ['core', 'watch', 'data'],
+  studio: ['core', 'watch', 'data', 'workers', 'print', 'studio'],
+  jobs: ['studio', 'data', 'watch', 'jobs'],
   ui: ['core', 'ui'],
   cli: ['core', 'workers', 'print', 'devices', 'cli'],
   demo: ['core', 'studio', 'data', 'print', 'devices', 'demo'],
-  app: ['core', 'studio', 'print', 'data', 'jobs', 'ui', 'workers', 'app'],
+  app: ['core', 'studio', 'print', 'data', 'jobs', 'ui', 'workers', 'watch', 'app'],
 };
 
 // The folders of core, lowest first: each may use those before it and itself. A folder that stands in none may not be.

@@ -1,4 +1,6 @@
 /** Unit tests stand beside their files. ESM throughout: the embedded database has no other form. */
+process.env.FAIR_GREY_LOG ??= 'silent';
+
 export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/bench'],

@@ -22,7 +22,10 @@ export interface Room {
 export async function furnish(folder: string, people: readonly string[]): Promise<Room[]> {
   // Nothing is measured here.
   const pool = { run: () => Promise.reject(new Error('No work is done yet.')), close: () => Promise.resolve() };
-  const house = await openHouse({ folder, databaseUrl: null, s3: null, minFree: 0, demo: false, role: 'all' }, pool);
+  const house = await openHouse(
+    { folder, databaseUrl: null, s3: null, minFree: 0, demo: false, role: 'all', metrics: null },
+    pool,
+  );
   try {
     const rooms: Room[] = [];
     for (const [k, student] of people.entries()) {

@@ -88,3 +88,26 @@ test('pass, and all is still there', async () => {
   await student.getByText('Passed.').waitFor();
   await student.getByText('Four and five are twins.').waitFor();
 });
+
+test('every request was logged with its id and its route, and nobody by name or code', async () => {
+  const text = evening.logged().join('\n');
+  const requests = evening
+    .logged()
+    .map((line) => JSON.parse(line) as { msg: string; request?: string; route?: string })
+    .filter(({ msg }) => msg === 'request');
+  expect(new Set(requests.map(({ request }) => request)).size).toBe(requests.length);
+  expect(requests.map(({ route }) => route)).toEqual(expect.arrayContaining(['/hand-in/[exerciseId]', '/rack']));
+  expect(requests.filter(({ route }) => route === 'other')).toEqual([]);
+  expect(text).not.toMatch(/Bea|Lindqvarn|Hesper|@tidewell|Four and five/);
+});
+
+test('what is counted tells how long each stage took', async () => {
+  const counted = await evening.metrics();
+  for (const stage of ['opening the picture', 'finding the sheet', 'reading the steps', 'keeping'])
+    expect(counted).toContain(`fair_grey_measure_stage_seconds_count{stage="${stage}"} 1`);
+  expect(counted).toContain('fair_grey_measurements_total{state="measured"} 1');
+  expect(counted).toContain('fair_grey_queue_jobs 0');
+  expect(counted).toMatch(
+    /fair_grey_request_seconds_count\{route="\/table\/\[handInId\]",method="GET",status="200"\} \d/,
+  );
+});

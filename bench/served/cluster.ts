@@ -31,9 +31,10 @@ export async function benchCluster(seed: number, rounds: number): Promise<boolea
     let last = performance.now();
     const started = performance.now();
     const kills = (async () => {
-      for (; killed < times; killed++) {
+      while (killed < times) {
         await new Promise((done) => setTimeout(done, EVENING.everyMs * own.between(0.5, 1.5)));
-        district.processes[own.whole(0, district.processes.length - 1)]?.kill();
+        if (!district.processes[own.whole(0, district.processes.length - 1)]?.kill()) continue;
+        killed++;
         last = performance.now();
       }
     })();

@@ -67,7 +67,14 @@ export async function openDistrict(): Promise<District> {
   return {
     base: `http://127.0.0.1:${PORTS.proxy}`,
     settings: {
-      ...{ folder: path.join(folder, 'bench'), databaseUrl: postgres.url, minFree: 0, demo: false, role: 'web' },
+      ...{
+        folder: path.join(folder, 'bench'),
+        databaseUrl: postgres.url,
+        minFree: 0,
+        demo: false,
+        role: 'web',
+        metrics: null,
+      },
       s3: { bucket: BUCKET, endpoint, region: 'us-east-1' },
     },
     processes,

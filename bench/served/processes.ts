@@ -7,8 +7,8 @@ const AGAIN_MS = 300;
 
 export interface Kept {
   readonly name: string;
-  /** Ends it at once, with nothing told to it; it comes again. */
-  kill(): void;
+  /** Ends it at once, with nothing told to it; it comes again. False where it had ended already. */
+  kill(): boolean;
   /** How often it ended by itself or was killed. */
   ends(): number;
   /** Ends it for good. */
@@ -17,8 +17,8 @@ export interface Kept {
 
 export function keepRunning(name: string, command: string, args: readonly string[], env: NodeJS.ProcessEnv): Kept {
   let wanted = true;
-  let child: ChildProcess;
   let ended = 0;
+  let child: ChildProcess;
   const start = () => {
     child = spawn(command, args, {
       stdio: ['ignore', 'ignore', process.env['FAIR_GREY_SHOW'] ? 'inherit' : 'ignore'],
@@ -33,7 +33,7 @@ export function keepRunning(name: string, command: string, args: readonly string
   start();
   return {
     name,
-    kill: () => void child.kill('SIGKILL'),
+    kill: () => child.kill('SIGKILL'),
     ends: () => ended,
     async stop() {
       wanted = false;

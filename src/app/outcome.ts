@@ -1,6 +1,7 @@
 /** What an action answers: done, or one sentence about what to mend. Nothing else crosses to the page. */
 import { FileMissing } from '@/data/files/file-store';
 import { isFull, NoRoom, NotFound, Refused } from '@/studio/access/actor';
+import { log } from '@/watch/log';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { ZodError } from 'zod';
 
@@ -12,7 +13,7 @@ export function sayError(error: unknown): string {
     return error.message;
   if (isFull(error)) return new NoRoom().message;
   if (error instanceof NotFound) return 'This is not here (any more).';
-  console.error(error);
+  log.error({ err: error }, 'not foreseen');
   return 'Something went wrong on our side. Nothing was lost; try once more.';
 }
 

@@ -1,6 +1,8 @@
 /** Where things are kept, and how much room must stay free, from the environment. */
 import path from 'node:path';
 import { z } from 'zod';
+import { LOG_LEVELS } from '@/watch/log';
+import type { MetricsAt } from '@/watch/metrics-server';
 
 /** What a process does: everything, serve pages only, or measure only. The last two need a database that they can share. */
 export const ROLES = ['all', 'web', 'measure'] as const;
@@ -28,6 +30,11 @@ const environment = z.object({
     .default(null),
   AWS_REGION: z.string().default('us-east-1'),
   FAIR_GREY_ROLE: z.enum(ROLES).default('all'),
+  FAIR_GREY_LOG: z.enum(LOG_LEVELS, `FAIR_GREY_LOG has to be one of ${LOG_LEVELS.join(', ')}.`).optional(),
+  FAIR_GREY_METRICS: z
+    .stringFormat('host:port', /^[^:]+:\d{1,5}$/, 'FAIR_GREY_METRICS has to be like 127.0.0.1:9464.')
+    .nullable()
+    .default(null),
 });
 
 /** A store that speaks S3. */
@@ -48,6 +55,8 @@ export interface Settings {
   readonly minFree: number;
   readonly demo: boolean;
   readonly role: Role;
+  /** Where what is counted is served; null: nowhere. */
+  readonly metrics: MetricsAt | null;
 }
 
 function checked<T>(schema: z.ZodType<T>, env: Record<string, string | undefined>): T {
@@ -56,6 +65,11 @@ function checked<T>(schema: z.ZodType<T>, env: Record<string, string | undefined
   const { data, error } = schema.safeParse(given);
   if (error) throw new Error(error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('\n'));
   return data;
+}
+
+function metricsAt(given: string | null): MetricsAt | null {
+  const [host, port] = given?.split(':') ?? [];
+  return host && port ? { host, port: Number(port) } : null;
 }
 
 /** Throws with a sentence about what to mend. */
@@ -70,6 +84,7 @@ export function readSettings(env: Record<string, string | undefined> = process.e
     minFree: e.FAIR_GREY_MIN_FREE,
     demo: e.FAIR_GREY_DEMO === '1',
     role: e.FAIR_GREY_ROLE,
+    metrics: metricsAt(e.FAIR_GREY_METRICS),
   };
 }
 

@@ -3,6 +3,7 @@ import { giveUpOn, measureAttempt, queueWhatWaits, takeUpAgain } from '@/studio/
 import { hasRoom } from '@/studio/hand-in/receive';
 import type { House } from '@/studio/house';
 import { sweepFiles } from '@/studio/unused-files';
+import { log } from '@/watch/log';
 
 const LANES = 2;
 /** How often it is looked whether something waits that nobody will take, and for what nobody needs any longer. */
@@ -10,7 +11,7 @@ const LOOK_MS = 30_000;
 const SWEEP_MS = 3_600_000;
 
 function every(ms: number, what: string, work: () => Promise<unknown>): void {
-  const again = () => void work().catch((error: unknown) => console.error(`${what}:`, error));
+  const again = () => void work().catch((error: unknown) => log.error({ err: error }, what));
   setInterval(again, ms).unref();
 }
 

@@ -6,6 +6,9 @@ import type { FileStore } from '@/data/files/file-store';
 import { openFiles } from '@/data/files/open-files';
 import { readSettings, type Settings } from '@/data/settings';
 import { type Auth, openAuth } from '@/data/sign-in/auth';
+import { meters } from '@/watch/meters';
+import { openMetrics } from '@/watch/metrics-server';
+import { onceAProcess } from '@/watch/once';
 import { openPool, type WorkerPool } from '@/workers/pool';
 import { openPrinter, type Printer } from '@/workers/printing/printer';
 import { type Door, openDoor } from './access/door';
@@ -33,6 +36,13 @@ export async function openHouse(settings: Settings = readSettings(), pool: Worke
   const queue = await openQueue(database);
   const auth = await openAuth(database.db);
   const printer = openPrinter();
+  const metrics =
+    settings.metrics &&
+    (await openMetrics(settings.metrics, async () => {
+      const { jobs, seconds } = await queue.waiting();
+      meters.queued.set(jobs);
+      meters.oldest.set(seconds);
+    }));
   return {
     settings,
     db: database.db,
@@ -45,6 +55,7 @@ export async function openHouse(settings: Settings = readSettings(), pool: Worke
     printer,
     live: await openLive(database),
     async close() {
+      await metrics?.close();
       await queue.stop().catch(() => undefined);
       await Promise.all([pool.close(), printer.close()]);
       await database.close();
@@ -52,15 +63,12 @@ export async function openHouse(settings: Settings = readSettings(), pool: Worke
   };
 }
 
-const KEY = Symbol.for('fair-grey.house');
-type Holder = { [KEY]?: Promise<House> };
-
 /** The one house of this process. A failed opening is forgotten, so that it can be tried again. */
 export function theHouse(): Promise<House> {
-  const holder = globalThis as Holder;
-  holder[KEY] ??= openHouse().catch((error: unknown) => {
-    delete holder[KEY];
+  const holder = onceAProcess<{ house?: Promise<House> }>('house', () => ({}));
+  holder.house ??= openHouse().catch((error: unknown) => {
+    delete holder.house;
     throw error;
   });
-  return holder[KEY];
+  return holder.house;
 }

@@ -165,7 +165,10 @@ async function openTestHouse(): Promise<TestHouse> {
     },
     close: () => Promise.resolve(),
   };
-  const house = await openHouse({ folder, databaseUrl, s3: null, minFree: 0, demo: false, role: 'all' }, pool);
+  const house = await openHouse(
+    { folder, databaseUrl, s3: null, minFree: 0, demo: false, role: 'all', metrics: null },
+    pool,
+  );
   return {
     house,
     async openStudio() {

@@ -3,8 +3,11 @@ import { readServing } from '@/data/settings';
 import next from 'next';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
+import { answering } from '@/watch/request-id';
 import { callers, introduce } from './caller-of';
+import { routesOfBuild } from './routes-of-build';
 import { contentPolicy, securityHeaders } from './security-headers';
+import { watchRequest } from './watch-request';
 
 /** A whole evening's ZIP over a slow line takes its time; headers never do. */
 const REQUEST_MS = 30 * 60_000;
@@ -12,6 +15,7 @@ const HEADERS_MS = 30_000;
 
 const { host, port, proxies } = readServing();
 const callerOf = callers(proxies);
+const routeOf = routesOfBuild();
 const app = next({ dev: false, hostname: host, port });
 // Opens the house; where it can't be opened the process has ended before anything is served.
 await app.prepare();
@@ -21,14 +25,16 @@ const server = createServer((request, response) => {
   const caller = callerOf(request);
   introduce(request, caller);
   const nonce = randomBytes(16).toString('base64');
-  request.headers['x-request-id'] = randomUUID();
+  const id = randomUUID();
+  request.headers['x-request-id'] = id;
   // The framework finds the nonce for its own scripts here.
   request.headers['content-security-policy'] = contentPolicy(nonce);
   const path = (request.url ?? '/').split('?')[0] ?? '/';
   for (const [name, value] of Object.entries(securityHeaders(path, nonce, caller.https)))
     response.setHeader(name, value);
-  response.setHeader('X-Request-Id', request.headers['x-request-id']);
-  void handle(request, response);
+  response.setHeader('X-Request-Id', id);
+  watchRequest(request, response, routeOf(path));
+  void answering(id, () => handle(request, response));
 });
 server.requestTimeout = REQUEST_MS;
 server.headersTimeout = HEADERS_MS;

@@ -77,8 +77,12 @@ test('settings come from the environment and are checked', () => {
     demo: true,
     role: 'all',
     minFree: 10,
+    metrics: null,
   });
   expect(() => readSettings({ FAIR_GREY_MIN_FREE: 'plenty' })).toThrow();
   expect(readSettings({ DATABASE_URL: 'postgresql://studio@db:5432/grey' }).databaseUrl).toContain('@db:5432');
+  expect(readSettings({ FAIR_GREY_METRICS: '10.0.0.4:9464' }).metrics).toEqual({ host: '10.0.0.4', port: 9464 });
+  expect(() => readSettings({ FAIR_GREY_METRICS: 'here' })).toThrow(/has to be like 127/);
+  expect(() => readSettings({ FAIR_GREY_LOG: 'loud' })).toThrow(/has to be one of debug, info/);
   expect(() => readSettings({ DATABASE_URL: 'mysql://elsewhere/grey' })).toThrow(/has to be like postgresql:/);
 });

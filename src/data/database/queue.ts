@@ -5,6 +5,7 @@
 import { type SQL, sql } from 'drizzle-orm';
 import PgBoss from 'pg-boss';
 import { z } from 'zod';
+import { log } from '@/watch/log';
 import type { OpenDatabase, Statements, Transaction } from './engine';
 
 const MEASURE = 'measure';
@@ -74,7 +75,7 @@ export async function openQueue({ statements, db }: Pick<OpenDatabase, 'statemen
     maintenanceIntervalSeconds: LOOK_AFTER_SECONDS,
     ...DONE,
   });
-  boss.on('error', (error) => console.error('queue:', error));
+  boss.on('error', (error) => log.error({ err: error }, 'queue'));
   await boss.start();
   await boss.createQueue(GIVEN_UP);
   await boss.createQueue(MEASURE);

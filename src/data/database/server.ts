@@ -4,6 +4,7 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
 import * as schema from '../schema/tables';
+import { log } from '@/watch/log';
 import type { Database, OpenDatabase } from './engine';
 import { hearing } from './hearing';
 import { isUpToDate, MIGRATIONS } from './migrations';
@@ -59,7 +60,7 @@ export async function openServer(url: string): Promise<OpenDatabase> {
     application_name: 'fair-grey',
   });
   // A connection that breaks while nobody uses it is replaced when somebody does.
-  pool.on('error', (error) => console.error('database:', error.message));
+  pool.on('error', (error) => log.warn({ err: error }, 'a connection to the database broke'));
   const db: Database = drizzle(pool, { schema });
   try {
     await pool.query('select 1').catch((error: unknown) => {

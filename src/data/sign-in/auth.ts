@@ -3,6 +3,7 @@
  * user name is the keyed hash of class code and personal code, and the personal code is the password, so that
  * neither code is stored. Public sign-up is closed: accounts are made by the studio alone.
  */
+import { log } from '@/watch/log';
 import { createHmac, randomBytes } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import { betterAuth } from 'better-auth';
@@ -68,7 +69,8 @@ export async function openAuth(db: Database): Promise<Auth> {
     baseURL: 'http://localhost',
     telemetry: { enabled: false },
     // A mistyped code is nothing to log.
-    logger: { level: 'error' },
+    // What it would say beside the message may name who signs in.
+    logger: { level: 'error', log: (_, message) => log.error(message) },
     database: drizzleAdapter(db, { provider: 'pg', schema }),
     emailAndPassword: {
       enabled: true,

@@ -1,6 +1,7 @@
 /** What is happening to attempts right now, for those who look on, whatever process they look from. Nothing here is kept. */
 import type { OpenDatabase } from '@/data/database/engine';
 import { ATTEMPT_STATES, type AttemptState } from '@/data/schema/tables';
+import { log } from '@/watch/log';
 import { EventEmitter } from 'node:events';
 import { z } from 'zod';
 
@@ -32,7 +33,7 @@ export async function openLive({ notify, listen }: Pick<OpenDatabase, 'notify' |
       before = before
         .then(() => notify(CHANNEL, JSON.stringify({ attemptId, ...news })))
         // Who looks on asks again; the work itself must not stop for it.
-        .catch((error: unknown) => console.error('news:', error));
+        .catch((error: unknown) => log.error({ err: error }, 'news'));
     },
     listen(attemptId, hear) {
       bus.on(attemptId, hear);

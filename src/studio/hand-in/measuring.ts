@@ -12,6 +12,9 @@ import {
   measurements,
   type AttemptState,
 } from '@/data/schema/tables';
+import { log } from '@/watch/log';
+import { meters } from '@/watch/meters';
+import { stageClock } from '@/watch/stage-clock';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
 import type { Stage } from '@/workers/tasks/measure';
@@ -137,6 +140,13 @@ const photoOf = async (house: House, { attempt }: Loaded) => ({
   orientation: attempt.orientation,
 });
 
+/** Counts how a measurement ended, and what for where its photograph was refused. */
+function count(state: AttemptState, measured: Measured | null = null): void {
+  meters.ends.inc({ state });
+  if (state !== 'refused' || !measured) return;
+  for (const { code } of measuredResultSchema.parse(measured.result).capture.issues) meters.refusals.inc({ code });
+}
+
 /** Reads an attempt that was taken; returns the state it is in then. */
 async function read(house: House, row: Loaded, turn: number): Promise<AttemptState> {
   const { attempt, exercise } = row;
@@ -146,11 +156,15 @@ async function read(house: House, row: Loaded, turn: number): Promise<AttemptSta
   });
   house.live.tell(attempt.id, { state: 'measuring', stage: null });
   const terms = attempt.terms ?? exercise.terms;
+  const clock = stageClock();
   try {
     const expected = { exercise: exercise.id, student: row.handIn.studentId };
     const how = {
       signal: abort.signal,
-      onStage: (stage: Stage) => house.live.tell(attempt.id, { state: 'measuring', stage }),
+      onStage(stage: Stage) {
+        clock.begin(stage);
+        house.live.tell(attempt.id, { state: 'measuring', stage });
+      },
     };
     const print = knownPrint(row.class);
     const result = await measureBy(
@@ -159,7 +173,9 @@ async function read(house: House, row: Loaded, turn: number): Promise<AttemptSta
       { ...(await photoOf(house, row)), expected, ...print },
       how,
     );
+    clock.begin('keeping');
     const state = await keepResult(house, row, turn, result);
+    count(state, result);
     house.live.tell(attempt.id, { state, stage: null });
     return state;
   } catch (error) {
@@ -171,8 +187,10 @@ async function read(house: House, row: Loaded, turn: number): Promise<AttemptSta
       throw error;
     }
     await fail(house, attempt.id, trouble, turn);
+    count('failed');
     return 'failed';
   } finally {
+    clock.end();
     deaf();
   }
 }
@@ -191,7 +209,7 @@ async function makePictures(house: House, row: Loaded): Promise<void> {
     await house.db.update(attempts).set({ previewHash, stripHash }).where(eq(attempts.id, attempt.id));
     house.live.tell(attempt.id, { state: 'measured', stage: 'pictures' });
   } catch (error) {
-    console.error('pictures', attempt.id, error);
+    log.error({ err: error, attempt: attempt.id }, 'pictures');
   }
 }
 

@@ -2,7 +2,8 @@
 /** What is happening to the newest photograph: live while it is measured, then the gate's verdict. */
 import type { StudentAttempt } from '@/studio/views/my-work';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, useTransition } from 'react';
+import { useState, useTransition } from 'react';
+import { useNews } from '../parts/use-news';
 
 interface Props {
   readonly attempt: StudentAttempt;
@@ -24,16 +25,10 @@ export function AttemptNow({ attempt, measured, stop, again, anyway }: Props) {
   const underWay = UNDER_WAY.includes(attempt.state);
 
   const wantsPicture = (attempt.state === 'measured' || attempt.state === 'refused') && !attempt.hasPreview;
-  useEffect(() => {
-    if (!underWay && !wantsPicture) return;
-    const source = new EventSource(`/live/${attempt.id}`);
-    source.onmessage = (e) => {
-      const news = JSON.parse(String(e.data)) as { state: string; stage: string | null };
-      if (news.stage && news.state === 'measuring') setStage(news.stage);
-      if (news.state !== 'measuring' && news.state !== 'queued') router.refresh();
-    };
-    return () => source.close();
-  }, [attempt.id, underWay, wantsPicture, router]);
+  useNews(attempt.id, underWay || wantsPicture, (news) => {
+    if (news.stage && news.state === 'measuring') setStage(news.stage);
+    if (news.state !== 'measuring' && news.state !== 'queued') router.refresh();
+  });
 
   const run = (work: () => Promise<unknown>) =>
     start(async () => {

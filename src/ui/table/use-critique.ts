@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { useHold } from '../instruments/HoldButton';
 import { useKeys } from '../parts/use-keys';
-import { useLive } from '../parts/use-live';
+import { useNews } from '../parts/use-news';
 import type { Answer, ItemChange, TableProps } from './table-props';
 
 export type Critique = ReturnType<typeof useCritique>;
@@ -22,7 +22,11 @@ export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
   const squint = useHold();
   const original = useHold();
   const underWay = shown?.state === 'queued' || shown?.state === 'measuring';
-  useLive(shown?.id ?? null, underWay || (shown?.state === 'measured' && !shown.hasPreview));
+  const isWaitedFor = underWay || (shown?.state === 'measured' && !shown.hasPreview);
+  useNews(shown?.id ?? null, isWaitedFor, ({ state, stage }) => {
+    // What is being done at the moment is no news here; that it is done is.
+    if (state !== 'measuring' || stage === null) router.refresh();
+  });
 
   const items = shown?.critique?.items ?? [];
   const works = items.filter((i) => i.original.kind === 'works');

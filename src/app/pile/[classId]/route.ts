@@ -1,5 +1,5 @@
 /** One file of a pile, a picture or a ZIP of them; answers line by line as each picture is sorted. */
-import { classOf, NotFound, Refused } from '@/studio/access/actor';
+import { classOf, NotFound } from '@/studio/access/actor';
 import { type PileOutcome, sortIntoClass } from '@/studio/hand-in/pile';
 import { checkRoom } from '@/studio/hand-in/receive';
 import { isZip, unzip } from '@/studio/hand-in/unzip';
@@ -55,7 +55,6 @@ export async function POST(request: Request, { params }: { params: Promise<{ cla
         try {
           for await (const outcome of outcomes()) tell(outcome);
         } catch (error) {
-          if (!(error instanceof Refused)) console.error('pile', error);
           tell({ name, kind: 'refused', say: sayError(error) });
         } finally {
           await rm(file, { force: true });
