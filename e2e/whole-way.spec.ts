@@ -47,6 +47,17 @@ test('a phone photograph on its side is measured, and its stored bytes hold no p
   for (const f of stored) expect(readFileSync(path.join(f.parentPath, f.name)).includes('Practice camera')).toBe(false);
 });
 
+test('what is counted tells how long each stage took', async () => {
+  const counted = await evening.metrics();
+  for (const stage of ['opening the picture', 'finding the sheet', 'reading the steps', 'keeping'])
+    expect(counted).toContain(`fair_grey_measure_stage_seconds_count{stage="${stage}"} 1`);
+  expect(counted).toContain('fair_grey_measurements_total{state="measured"} 1');
+  expect(counted).toContain('fair_grey_queue_jobs 0');
+  expect(counted).toMatch(
+    /fair_grey_request_seconds_count\{route="\/hand-in\/\[exerciseId\]",method="POST",status="20."\} \d/,
+  );
+});
+
 test('the rack shows the hand-in as its measured strip, light to dark', async () => {
   await page.goto('/rack');
   const strip = page.getByRole('link', { name: /Bea Lindqvarn/ }).getByRole('img');
@@ -99,15 +110,4 @@ test('every request was logged with its id and its route, and nobody by name or 
   expect(requests.map(({ route }) => route)).toEqual(expect.arrayContaining(['/hand-in/[exerciseId]', '/rack']));
   expect(requests.filter(({ route }) => route === 'other')).toEqual([]);
   expect(text).not.toMatch(/Bea|Lindqvarn|Hesper|@tidewell|Four and five/);
-});
-
-test('what is counted tells how long each stage took', async () => {
-  const counted = await evening.metrics();
-  for (const stage of ['opening the picture', 'finding the sheet', 'reading the steps', 'keeping'])
-    expect(counted).toContain(`fair_grey_measure_stage_seconds_count{stage="${stage}"} 1`);
-  expect(counted).toContain('fair_grey_measurements_total{state="measured"} 1');
-  expect(counted).toContain('fair_grey_queue_jobs 0');
-  expect(counted).toMatch(
-    /fair_grey_request_seconds_count\{route="\/table\/\[handInId\]",method="GET",status="200"\} \d/,
-  );
 });
