@@ -24,17 +24,24 @@ const MEASURED_MS = 90_000;
 const HOUR_MS = 3_600_000;
 const isUp = async () => (await fetch(`${BASE}/health`)).ok;
 
-/** Asks an action of the Table's; whether it said that it was done. */
-async function act({ cookie }: Sender, action: Action, args: readonly unknown[]): Promise<boolean> {
+/** Asks an action of the Table's; what it said, nothing where nothing came back. */
+async function act({ cookie }: Sender, action: Action, args: readonly unknown[]): Promise<string> {
   const { headers, ...init } = asking(action, args);
   return fetch(`${BASE}/table/none`, {
     ...init,
     headers: { ...(headers as Record<string, string>), cookie },
     signal: AbortSignal.timeout(20_000),
   })
-    .then(async (answer) => (await answer.text()).includes('"ok":true'))
-    .catch(() => false);
+    .then((answer) => answer.text())
+    .catch(() => '');
 }
+
+const isDone = (said: string): boolean => said.includes('"ok":true');
+/** How often it was written by now, where that was more often than whoever asked had seen. */
+const writtenBy = (said: string): number | null => {
+  const written = /"written":(\d+)/.exec(said)?.[1];
+  return written === undefined ? null : Number(written);
+};
 
 /** Returns whether all that was acknowledged is there, nothing is stuck, and no file is left without an owner. */
 export async function benchEmbedded(seed: number, rounds: number): Promise<boolean> {
@@ -49,6 +56,7 @@ export async function benchEmbedded(seed: number, rounds: number): Promise<boole
   const server = keepRunning('studio', process.execPath, ['dist/serve.mjs'], { ...process.env, ...env });
   const [changeWord, giveVerdict] = [actionCalled('changeWord'), actionCalled('giveVerdict')];
   const words = new Map<string, string>();
+  const seen = new Map<string, number>();
   const decided = new Set<string>();
   let going = true;
   let killed = 0;
@@ -76,8 +84,15 @@ export async function benchEmbedded(seed: number, rounds: number): Promise<boole
         const attempt = acknowledged[own.whole(0, Math.max(0, acknowledged.length - 1))];
         if (attempt && !decided.has(attempt)) {
           const word = `Word ${k}`;
-          if (await act(teacher, changeWord, [attempt, word])) words.set(attempt, word);
-          if (k % 3 === 0 && (await act(teacher, giveVerdict, [attempt, 'again']))) decided.add(attempt);
+          const said = await act(teacher, changeWord, [attempt, word, seen.get(attempt) ?? 0]);
+          // A word whose answer was cut off by a kill may have been kept.
+          const written = writtenBy(said);
+          if (written !== null) seen.set(attempt, written);
+          if (isDone(said)) {
+            words.set(attempt, word);
+            seen.set(attempt, (seen.get(attempt) ?? 0) + 1);
+          }
+          if (k % 3 === 0 && isDone(await act(teacher, giveVerdict, [attempt, 'again']))) decided.add(attempt);
         }
         await new Promise((done) => setTimeout(done, 100));
       }

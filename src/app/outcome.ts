@@ -1,11 +1,14 @@
-/** What an action answers: done, or one sentence about what to mend. Nothing else crosses to the page. */
+/** What an action answers: done, or one sentence about what to mend, with what stands now where somebody else wrote meanwhile. */
 import { FileMissing } from '@/data/files/file-store';
+import { ChangedMeanwhile, type Meanwhile } from '@/studio/access/meanwhile';
 import { isFull, NoRoom, NotFound, Refused } from '@/studio/access/actor';
 import { log } from '@/watch/log';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { ZodError } from 'zod';
 
-export type Outcome<T = null> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly say: string };
+export type Outcome<T = null, Theirs = unknown> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly say: string; readonly meanwhile?: Meanwhile<Theirs> };
 
 export function sayError(error: unknown): string {
   if (error instanceof ZodError) return error.issues[0]?.message ?? 'Something in the form is not right.';
@@ -17,10 +20,14 @@ export function sayError(error: unknown): string {
   return 'Something went wrong on our side. Nothing was lost; try once more.';
 }
 
-export async function outcome<T>(work: () => Promise<T>): Promise<Outcome<T>> {
+/** `Theirs` is what the work is about: what it throws at another's writing. */
+export async function outcome<T, Theirs = unknown>(work: () => Promise<T>): Promise<Outcome<T, Theirs>> {
   try {
     return { ok: true, value: await work() };
   } catch (error) {
-    return { ok: false, say: sayError(error) };
+    const say = sayError(error);
+    if (!(error instanceof ChangedMeanwhile)) return { ok: false, say };
+    const { theirs, written } = error as ChangedMeanwhile<Theirs>;
+    return { ok: false, say, meanwhile: { theirs, written } };
   }
 }

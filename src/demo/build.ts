@@ -81,7 +81,7 @@ async function handIn(place: Place, who: DemoStudent, student: Student, seed: nu
       verdict === 'passed'
         ? 'A calm, even scale. Keep it: you will hold it against your next study.'
         : 'Nearly there. One thing at a time, and bring it next week.';
-    await setWord(house, teacher, attemptId, word);
+    await setWord(house, teacher, attemptId, word, null);
     await decide(house, teacher, attemptId, verdict === 'passed' ? 'pass' : 'again');
   }
 }

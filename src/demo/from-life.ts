@@ -120,7 +120,7 @@ export async function setFromLife({ house, teacher, classId }: World): Promise<F
     note: 'On the round table by the window. One lamp, high on the right; leave it where it stands.',
   };
   const setUpId = await keepNewSetUp(house, teacher, words);
-  await keepSetUp(house, teacher, setUpId, { ...words, setUp });
+  await keepSetUp(house, teacher, setUpId, { ...words, setUp }, null);
   const values = await setExercise(house, teacher, classId, {
     title: 'The jug in all its greys, from life',
     note: 'Two masses first. Then the greys inside each, and the reflected light last: it belongs to the shadow.',

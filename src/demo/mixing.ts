@@ -7,7 +7,7 @@ import { paintedMix, painterPaints } from '@/devices/spectral-paint';
 import type { Student, Teacher } from '@/studio/access/actor';
 import type { House } from '@/studio/house';
 import { checkDab } from '@/studio/mixing/checks';
-import { choosePaints, classPalette, firstAsk, logMix } from '@/studio/mixing/palettes';
+import { setPalette, classPalette, firstAsk, logMix } from '@/studio/mixing/palettes';
 import { setExercise } from '@/studio/plan/exercises';
 import { practiceDab } from '@/studio/practice/practice';
 import { rm } from 'node:fs/promises';
@@ -26,7 +26,7 @@ const MIXES = 4;
 
 /** Four mixes as the app asks for them, and a scale of a yellow that turns green; the id of the last. */
 export async function learnPaints(house: House, teacher: Teacher, classId: string): Promise<string> {
-  await choosePaints(house, teacher, classId, MEDIUM, PAINTS);
+  await setPalette(house, teacher, classId, MEDIUM, { paints: PAINTS }, null);
   const tubes = painterPaints(TUBES);
   const own = chance(TUBES).fork('readings');
   for (let i = 0; i < MIXES; i++) {

@@ -35,28 +35,34 @@ export async function setReferences(world: World): Promise<string> {
   }
   const row = await referenceFor(house, teacher, chosen);
   const { preparation } = row;
-  await keepPreparation(house, teacher, chosen, {
-    ...preparation,
-    squint: 0.6,
-    dissolve: 0.004,
-    smooth: 0.4,
-    // The turned watering can's own dark and the leaves that the light reaches, brushed right.
-    light: {
-      ...preparation.light,
-      edits: [{ kind: 'stroke', to: 'light', width: 0.05, points: [0.06, 0.27, 0.12, 0.2, 0.2, 0.17, 0.27, 0.18] }],
+  await keepPreparation(
+    house,
+    teacher,
+    chosen,
+    {
+      ...preparation,
+      squint: 0.6,
+      dissolve: 0.004,
+      smooth: 0.4,
+      // The turned watering can's own dark and the leaves that the light reaches, brushed right.
+      light: {
+        ...preparation.light,
+        edits: [{ kind: 'stroke', to: 'light', width: 0.05, points: [0.06, 0.27, 0.12, 0.2, 0.2, 0.17, 0.27, 0.18] }],
+      },
+      shapes: {
+        cut: { squint: 0.6, dissolve: 0.004, smooth: 0.4, thresholds: [36, 52, 64] },
+        edits: [],
+        named: [
+          namedShape(0.6, 0.62, 'can > shadow side', 'shadow', 1.5),
+          namedShape(0.39, 0.76, 'fallen pot > inside', 'shadow'),
+          namedShape(0.23, 0.6, 'large pot > shadow side', 'shadow'),
+          namedShape(0.05, 0.33, 'plant', null, 0.8),
+          namedShape(0.85, 0.3, 'wall and bench', 'lit'),
+        ],
+      },
     },
-    shapes: {
-      cut: { squint: 0.6, dissolve: 0.004, smooth: 0.4, thresholds: [36, 52, 64] },
-      edits: [],
-      named: [
-        namedShape(0.6, 0.62, 'can > shadow side', 'shadow', 1.5),
-        namedShape(0.39, 0.76, 'fallen pot > inside', 'shadow'),
-        namedShape(0.23, 0.6, 'large pot > shadow side', 'shadow'),
-        namedShape(0.05, 0.33, 'plant', null, 0.8),
-        namedShape(0.85, 0.3, 'wall and bench', 'lit'),
-      ],
-    },
-  });
+    null,
+  );
   return chosen;
 }
 

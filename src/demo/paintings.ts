@@ -67,20 +67,26 @@ async function prepare({ house, teacher }: World): Promise<string> {
   const row = (await referencesOf(house, teacher)).find((r) => r.title === TITLE);
   if (!row) throw new Error('The sample picture is not there.');
   const { preparation } = await referenceFor(house, teacher, row.id);
-  await keepPreparation(house, teacher, row.id, {
-    ...preparation,
-    shapes: {
-      cut: { squint: 0.2, dissolve: 0.003, smooth: 0.3, thresholds: [27, 49, 62] },
-      edits: [],
-      named: [
-        namedShape(0.567, 0.391, 'jug > lit side', 'lit'),
-        namedShape(0.475, 0.395, 'jug > shadow side', 'shadow'),
-        namedShape(0.277, 0.659, 'loaf > lit side', 'lit'),
-        namedShape(0.494, 0.637, 'loaf > cast shadow', 'cast-shadow'),
-        namedShape(0.007, 0.293, 'wall', null),
-      ],
+  await keepPreparation(
+    house,
+    teacher,
+    row.id,
+    {
+      ...preparation,
+      shapes: {
+        cut: { squint: 0.2, dissolve: 0.003, smooth: 0.3, thresholds: [27, 49, 62] },
+        edits: [],
+        named: [
+          namedShape(0.567, 0.391, 'jug > lit side', 'lit'),
+          namedShape(0.475, 0.395, 'jug > shadow side', 'shadow'),
+          namedShape(0.277, 0.659, 'loaf > lit side', 'lit'),
+          namedShape(0.494, 0.637, 'loaf > cast shadow', 'cast-shadow'),
+          namedShape(0.007, 0.293, 'wall', null),
+        ],
+      },
     },
-  });
+    null,
+  );
   return row.id;
 }
 

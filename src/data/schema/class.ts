@@ -4,7 +4,7 @@ import type { NumberingId } from '@/core/exercise/numbering';
 import type { StoredId } from '@/core/planning/quantities';
 import { sql } from 'drizzle-orm';
 import { boolean, check, index, integer, pgTable, primaryKey, real, text, uniqueIndex } from 'drizzle-orm/pg-core';
-import { at, belongsTo, created, oneOf } from './columns';
+import { at, belongsTo, created, oneOf, written } from './columns';
 import {
   exerciseTerms,
   knownCard,
@@ -81,6 +81,7 @@ export const palettes = pgTable(
     figures: ownFigures('figures').notNull(),
     /** Null until a mix was logged. */
     fit: paintFit('fit'),
+    written: written(),
   },
   (t) => [primaryKey({ columns: [t.classId, t.medium] })],
 );

@@ -15,7 +15,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import { classes, exercises, students } from './class';
-import { at, belongsTo, created, oneOf } from './columns';
+import { at, belongsTo, created, oneOf, written } from './columns';
 import { files } from './file';
 import {
   captureTarget,
@@ -216,6 +216,7 @@ export const critiques = pgTable('critiques', {
     .references(() => attempts.id, { onDelete: 'cascade' }),
   /** The teacher's own words, beside the findings. */
   word: text('word').notNull().default(''),
+  written: written(),
   sentAt: at('sent_at'),
   /** What was said when it was sent; null while it is a draft, which follows from the measurement whenever it is wanted. */
   letter: sentLetter('letter'),
@@ -232,6 +233,7 @@ export const findingEdits = pgTable(
     say: text('say'),
     action: text('action'),
     dropped: boolean('dropped').notNull().default(false),
+    written: written(),
   },
   (t) => [primaryKey({ columns: [t.attemptId, t.key] })],
 );

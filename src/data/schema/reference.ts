@@ -1,6 +1,6 @@
 /** What a class paints from: pictures, with where each is from, who may use it and how it was prepared; and set-ups from life. */
 import { index, integer, pgTable, text } from 'drizzle-orm/pg-core';
-import { belongsTo, created } from './columns';
+import { belongsTo, created, written } from './columns';
 import { files } from './file';
 import { preparation, setUp } from './json-columns';
 import { user } from './sign-in';
@@ -51,6 +51,7 @@ export const setUps = pgTable(
     /** Where it stands and how it is lit, so that it can be put up again. */
     note: text('note').notNull().default(''),
     setUp: setUp('set_up').notNull(),
+    written: written(),
     /** How often it was changed; what was measured says against which. */
     revision: integer('revision').notNull().default(1),
     createdAt: created(),

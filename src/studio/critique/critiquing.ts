@@ -1,22 +1,38 @@
 /** The teacher's side of a hand-in: editing the draft, deciding, taking a decision back. */
+import type { Database } from '@/data/database/engine';
 import { newId } from '@/data/schema/ids';
 import { attempts, critiques, decisions, findingEdits, type Verdict } from '@/data/schema/tables';
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { isToWrite } from '../access/meanwhile';
 import type { House } from '../house';
 import { changeHandIn, holdHandIn } from '../hand-in/states';
 import { attemptsAt, attemptViews, currentOf } from '../views/attempt';
 import { textSchema } from '../words';
 
+const STANDS = 'This critique was sent and stands as it is. Withdraw the decision to change it.';
+
 async function openCritique(house: House, teacher: Teacher, attemptId: string) {
   const own = await attemptFor(house, teacher, attemptId);
-  const [critique] = await house.db.select().from(critiques).where(eq(critiques.attemptId, attemptId));
-  if (!critique) throw new NotFound();
-  if (critique.sentAt)
-    throw new Refused('This critique was sent and stands as it is. Withdraw the decision to change it.');
+  await holdUnsent(house.db, attemptId);
   return own;
 }
 
+/** Holds a critique for whoever writes in it. Throws Refused where it was sent, NotFound where there is none. */
+async function holdUnsent(db: Pick<Database, 'select'>, attemptId: string) {
+  const [critique] = await db.select().from(critiques).where(eq(critiques.attemptId, attemptId)).for('update');
+  if (!critique) throw new NotFound();
+  if (critique.sentAt) throw new Refused(STANDS);
+  return critique;
+}
+
+/** What the teacher made of a finding, as it stands. */
+export type StandingEdit = Pick<typeof findingEdits.$inferSelect, 'say' | 'action' | 'dropped'>;
+
+/** A finding that nobody has changed. */
+const UNTOUCHED: StandingEdit & { readonly written: number } = { say: null, action: null, dropped: false, written: 0 };
+
+/** What a teacher changes of a finding: null words are the draft's own. */
 export interface ItemEdit {
   readonly say?: string;
   readonly action?: string;
@@ -34,7 +50,8 @@ async function draftWithEdits(house: House, own: Awaited<ReturnType<typeof attem
 /**
  * Changes one finding of an unsent draft, by its key; the draft itself stays what it is.
  *
- * @throws NotFound where the draft has no such finding; Refused where it was sent.
+ * @param seen - how often it had been changed when the teacher looked at it; null where that does not matter.
+ * @throws NotFound where the draft has no such finding; Refused where it was sent; ChangedMeanwhile where it reads otherwise by now.
  */
 export async function editItem(
   house: House,
@@ -42,6 +59,7 @@ export async function editItem(
   attemptId: string,
   key: string,
   edit: ItemEdit,
+  seen: number | null,
 ): Promise<void> {
   const own = await openCritique(house, teacher, attemptId);
   const changes = {
@@ -51,18 +69,47 @@ export async function editItem(
   };
   if (Object.keys(changes).length === 0) return;
   if (!(await draftWithEdits(house, own)).some((item) => item.original.key === key)) throw new NotFound();
-  await house.db
-    .insert(findingEdits)
-    .values({ attemptId, key, ...changes })
-    .onConflictDoUpdate({ target: [findingEdits.attemptId, findingEdits.key], set: changes });
+  await house.db.transaction(async (tx) => {
+    await holdUnsent(tx, attemptId);
+    const [row] = await tx
+      .select()
+      .from(findingEdits)
+      .where(and(eq(findingEdits.attemptId, attemptId), eq(findingEdits.key, key)));
+    const { say, action, dropped, written } = row ?? UNTOUCHED;
+    const theirs: StandingEdit = { say, action, dropped };
+    const mine = { ...theirs, ...changes };
+    if (!isToWrite(mine, { theirs, written }, seen)) return;
+    const next = { ...mine, written: written + 1 };
+    await tx
+      .insert(findingEdits)
+      .values({ attemptId, key, ...next })
+      .onConflictDoUpdate({ target: [findingEdits.attemptId, findingEdits.key], set: next });
+  });
 }
 
-export async function setWord(house: House, teacher: Teacher, attemptId: string, word: string): Promise<void> {
+/**
+ * Returns how often it was written.
+ *
+ * @throws ChangedMeanwhile where another word stands there than the one that was seen.
+ */
+export async function setWord(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  given: string,
+  seen: number | null,
+): Promise<number> {
   await openCritique(house, teacher, attemptId);
-  await house.db
-    .update(critiques)
-    .set({ word: textSchema.parse(word) })
-    .where(eq(critiques.attemptId, attemptId));
+  const word = textSchema.parse(given);
+  return house.db.transaction(async (tx) => {
+    const { word: theirs, written } = await holdUnsent(tx, attemptId);
+    if (!isToWrite(word, { theirs, written }, seen)) return written;
+    await tx
+      .update(critiques)
+      .set({ word, written: written + 1 })
+      .where(eq(critiques.attemptId, attemptId));
+    return written + 1;
+  });
 }
 
 /** Sends the critique with a decision; from then on its words are frozen. */

@@ -107,9 +107,9 @@ test('a painting: edits and drops, of shapes with a box too, outlive a reading t
   const flipped = (await codes(id)).filter((key) => key.startsWith('flipped_shape'));
   expect(flipped).toHaveLength(3);
   const [edited, dropped, accepted] = flipped as [string, string, string];
-  await editItem(house, teacher, id, edited, { say: 'This square is gone.' });
-  await editItem(house, teacher, id, dropped, { dropped: true });
-  await editItem(house, teacher, id, 'grey_for_white', { say: 'Your white is the paper’s, not the paint’s.' });
+  await editItem(house, teacher, id, edited, { say: 'This square is gone.' }, null);
+  await editItem(house, teacher, id, dropped, { dropped: true }, null);
+  await editItem(house, teacher, id, 'grey_for_white', { say: 'Your white is the paper’s, not the paint’s.' }, null);
   const words = {
     [edited]: 'This square is gone.',
     [dropped]: 'dropped',
@@ -136,8 +136,8 @@ test('a painting in many values: edits of its parts and features outlive measuri
   studio.nextPainting(await paintedInValues({ regions: [region], displacements: [feature] }));
   const id = await studio.send(bea, 130, exerciseId);
   await measureAttempt(house, id);
-  await editItem(house, teacher, id, 'part_off shape 4.4', { say: 'The jug glows.' });
-  await editItem(house, teacher, id, 'feature_moved shape 8.8', { dropped: true });
+  await editItem(house, teacher, id, 'part_off shape 4.4', { say: 'The jug glows.' }, null);
+  await editItem(house, teacher, id, 'feature_moved shape 8.8', { dropped: true }, null);
   // Something heavier comes before them.
   studio.nextPainting(await paintedInValues({ regions: [other, region], displacements: [feature] }));
   await measureAnew(house, teacher, id);
@@ -150,8 +150,8 @@ test('a scale: edits and drops outlive measuring anew, and wait for a finding th
   const { house, teacher, bea } = studio;
   const id = await studio.send(bea, 60);
   await measureAttempt(house, id);
-  await editItem(house, teacher, id, 'streaky steps 3', { say: 'Three is streaked.' });
-  await editItem(house, teacher, id, 'works_even', { dropped: true });
+  await editItem(house, teacher, id, 'streaky steps 3', { say: 'Three is streaked.' }, null);
+  await editItem(house, teacher, id, 'works_even', { dropped: true }, null);
   const words = { 'streaky steps 3': 'Three is streaked.', works_even: 'dropped' };
   const again = async (flags: 'streaky'[]) => {
     const result = resultWith(true);
@@ -170,11 +170,17 @@ test('a painting from life: edits of its masses outlive masses that are painted 
   const { house, teacher, classId, bea } = studio;
   const setUpId = await keepNewSetUp(house, teacher, { title: 'Jug', note: '' });
   const mass = { id: 'jug', name: 'jug > shadow', part: 'shadow', emphasis: 1, steps: { from: 2, to: 2, of: 2 } };
-  await keepSetUp(house, teacher, setUpId, {
-    title: 'Jug',
-    note: '',
-    setUp: setUpSchema.parse({ version: 1, lights: 1, tones: 2, masses: [mass] }),
-  });
+  await keepSetUp(
+    house,
+    teacher,
+    setUpId,
+    {
+      title: 'Jug',
+      note: '',
+      setUp: setUpSchema.parse({ version: 1, lights: 1, tones: 2, masses: [mass] }),
+    },
+    null,
+  );
   const exerciseId = await setExercise(house, teacher, classId, {
     title: 'From where you sit',
     note: '',
@@ -189,7 +195,7 @@ test('a painting from life: edits of its masses outlive masses that are painted 
   await paintMasses(house, teacher, id, [press]);
   const key = 'outside_steps shape jug > shadow';
   expect(await codes(id)).toContain(key);
-  await editItem(house, teacher, id, key, { say: 'Its shadow never got dark.' });
+  await editItem(house, teacher, id, key, { say: 'Its shadow never got dark.' }, null);
   await paintMasses(house, teacher, id, [press, { ...press, x: 0.6 }]);
   await judgeAgain(house, teacher, id);
   expect(await changed(id)).toEqual({ [key]: 'Its shadow never got dark.' });

@@ -110,8 +110,8 @@ const STREAKY = 'streaky steps 3';
 
 test('before the decision a student sees no reading and no draft; after it, the letter as the teacher left it', async () => {
   const id = await measured(10);
-  await editItem(studio.house, studio.teacher, id, STREAKY, { say: 'Three is streaked.' });
-  await setWord(studio.house, studio.teacher, id, 'Nearly there.');
+  await editItem(studio.house, studio.teacher, id, STREAKY, { say: 'Three is streaked.' }, null);
+  await setWord(studio.house, studio.teacher, id, 'Nearly there.', null);
   const before = await myExercise(studio.house, studio.bea, studio.exerciseId);
   expect(before.attempts[0]?.letter).toBeNull();
   expect(JSON.stringify(before)).not.toContain('streak');
@@ -131,12 +131,12 @@ test('before the decision a student sees no reading and no draft; after it, the 
 
 test('an edit keeps the original beside it, and sending freezes the words', async () => {
   const id = await measured(10);
-  await editItem(studio.house, studio.teacher, id, STREAKY, { say: 'Three is streaked.', dropped: true });
+  await editItem(studio.house, studio.teacher, id, STREAKY, { say: 'Three is streaked.', dropped: true }, null);
   const item = (await saidOf(studio, id)).find((i) => i.original.key === STREAKY);
   expect(item).toMatchObject({ say: 'Three is streaked.', dropped: true, original: { code: 'streaky' } });
   expect(item?.original.say).toMatch(/^Step 3 is streaky/);
   await decide(studio.house, studio.teacher, id, 'again');
-  await expect(editItem(studio.house, studio.teacher, id, STREAKY, { dropped: false })).rejects.toThrow(
+  await expect(editItem(studio.house, studio.teacher, id, STREAKY, { dropped: false }, null)).rejects.toThrow(
     'stands as it is',
   );
 });

@@ -65,7 +65,7 @@ test('when the picture is prepared anew a hand-in says so, and measured anew it 
   const { referenceId, exerciseId } = await paintedFrom(studio);
   const id = await handedIn(studio, exerciseId);
   const { preparation } = await referenceFor(house, teacher, referenceId);
-  await keepPreparation(house, teacher, referenceId, { ...preparation, smooth: 1 });
+  await keepPreparation(house, teacher, referenceId, { ...preparation, smooth: 1 }, null);
   expect(await standingOf(house, teacher, id)).toBe('other-reference');
   await measureAnew(house, teacher, id);
   await measureAttempt(house, id);

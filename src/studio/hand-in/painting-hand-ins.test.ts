@@ -75,7 +75,7 @@ test('when the picture is prepared anew a hand-in says so', async () => {
   const { referenceId, exerciseId } = await valuesFrom(studio);
   const id = await handedIn(exerciseId);
   const { preparation } = await referenceFor(house, teacher, referenceId);
-  await keepPreparation(house, teacher, referenceId, { ...preparation, pushPercent: 10 });
+  await keepPreparation(house, teacher, referenceId, { ...preparation, pushPercent: 10 }, null);
   expect(await standingOf(house, teacher, id)).toBe('other-reference');
 });
 
@@ -142,7 +142,7 @@ test('from life it is read by the masses of its set-up, once they were shown on 
   });
   const words = { title: 'Jug', note: '' };
   const setUpId = await keepNewSetUp(house, teacher, words);
-  await keepSetUp(house, teacher, setUpId, { ...words, setUp });
+  await keepSetUp(house, teacher, setUpId, { ...words, setUp }, null);
   const terms = defaultTerms('monochrome-painting');
   const exercise = { title: 'From where you sit', note: '', dueAt: null, terms, setUpId };
   const exerciseId = await setExercise(house, teacher, classId, exercise);

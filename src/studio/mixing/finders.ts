@@ -39,15 +39,21 @@ export async function addReadings(
   printerId: string,
   fresh: readonly Reading[],
 ): Promise<void> {
-  const printer = await printerFor(house, teacher, printerId);
-  const readings = [...printer.readings, ...fresh];
-  try {
-    printerCurve(readings);
-  } catch (error) {
-    if (error instanceof BadReadings) throw new Refused(error.message);
-    throw error;
-  }
-  await house.db.update(printers).set({ readings }).where(eq(printers.id, printerId));
+  await printerFor(house, teacher, printerId);
+  await house.db.transaction(async (tx) => {
+    const own = eq(printers.id, printerId);
+    // Two who read at once are both kept.
+    const [printer] = await tx.select().from(printers).where(own).for('update');
+    if (!printer) throw new NotFound();
+    const readings = [...printer.readings, ...fresh];
+    try {
+      printerCurve(readings);
+    } catch (error) {
+      if (error instanceof BadReadings) throw new Refused(error.message);
+      throw error;
+    }
+    await tx.update(printers).set({ readings }).where(own);
+  });
 }
 
 export async function importReadings(house: House, teacher: Teacher, printerId: string, csv: string): Promise<void> {

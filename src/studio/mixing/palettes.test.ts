@@ -14,19 +14,8 @@ import { setExercise, pagesToPrint } from '../plan/exercises';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { checkDab, walkOf } from './checks';
 import { myMixes } from './my-mixes';
-import {
-  choosePaints,
-  figuresFor,
-  firstAsk,
-  importPalette,
-  logMixByHand,
-  nearestMixes,
-  paletteCsv,
-  paletteFor,
-  paletteGpl,
-  setFigures,
-  takeOutMix,
-} from './palettes';
+import { setPalette, figuresFor, firstAsk, logMixByHand, paletteFor, takeOutMix } from './palettes';
+import { importPalette, nearestMixes, paletteCsv, paletteGpl } from './palette-files';
 import { shoppingFor } from './shelf';
 
 let studio: TestStudio;
@@ -96,17 +85,33 @@ test('nonsense is refused with why, and nothing of it is kept', async () => {
   ] as const)
     await expect(logMixByHand(house, teacher, classId, 'gouache', wrong)).rejects.toThrow(words);
   expect((await get()).mixes).toHaveLength(1);
-  await expect(choosePaints(house, teacher, classId, 'gouache', ['titanium-white', 'burnt-umber'])).rejects.toThrow(
-    /ivory black: mixes with it are logged/,
+  await expect(
+    setPalette(house, teacher, classId, 'gouache', { paints: ['titanium-white', 'burnt-umber'] }, null),
+  ).rejects.toThrow(/ivory black: mixes with it are logged/);
+  await expect(setPalette(house, teacher, classId, 'gouache', { paints: ['titanium-white'] }, null)).rejects.toThrow(
+    'at least two',
   );
-  await expect(choosePaints(house, teacher, classId, 'gouache', ['titanium-white'])).rejects.toThrow('at least two');
-  await choosePaints(house, teacher, classId, 'gouache', ['titanium-white', 'ivory-black', 'burnt-umber']);
+  await setPalette(
+    house,
+    teacher,
+    classId,
+    'gouache',
+    { paints: ['titanium-white', 'ivory-black', 'burnt-umber'] },
+    null,
+  );
   expect((await get()).paints).toHaveLength(3);
 });
 
 test('figures go out and come in as CSV, swatches as GPL; the teacher’s own stand in for the catalogue', async () => {
   const { house, teacher, classId } = studio;
-  await setFigures(house, teacher, classId, 'gouache', { 'ivory-black': { massTone: [20, 1, 1], tinting: 6 } });
+  await setPalette(
+    house,
+    teacher,
+    classId,
+    'gouache',
+    { figures: { 'ivory-black': { massTone: [20, 1, 1], tinting: 6 } } },
+    null,
+  );
   const csv = paletteCsv(await get());
   expect(csv).toContain('ivory black,20,1,1,6');
   await importPalette(house, teacher, classId, 'gouache', csv.replace(',6', ',5').concat('burnt umber,22,9,10,2\n'));

@@ -1,18 +1,16 @@
 /** A class's palette in a medium: which paints, the teacher's own figures, logged mixes, and what was learnt of them. */
-import { MEDIA, type MediumId } from '@/core/exercise/media';
+import type { MediumId } from '@/core/exercise/media';
 import { PAINT_IDS, type PaintId, PAINTS } from '@/core/exercise/paints';
-import { BadPalette, formatPalette, type PaletteRow, parsePalette } from '@/core/formats/palette-csv';
-import { BadSwatches, formatGpl, gplColours, parseGpl, type Swatch, swatchLab } from '@/core/formats/palette-gpl';
-import { greySet } from '@/core/mixing/grey-set';
 import { checkMix, type LoggedMix, loggedMixSchema, NonsenseMix } from '@/core/mixing/logged-mix';
-import { coveringLab, type Figures, figuresOf, mixModel, paletteOf, type Parts } from '@/core/mixing/paint-model';
+import { type Figures, paletteOf, type Parts } from '@/core/mixing/paint-model';
 import { figuresSchema, type StoredFit } from '@/core/mixing/stored-fit';
 import { SURFACE_OF } from '@/core/mixing/surface';
 import { newId } from '@/data/schema/ids';
-import { mixes, palettes } from '@/data/schema/tables';
+import { classes, mixes, palettes } from '@/data/schema/tables';
 import { and, asc, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { classOf, NotFound, Refused, type Teacher } from '../access/actor';
+import { isSame, isToWrite } from '../access/meanwhile';
 import type { House } from '../house';
 
 export interface LoggedRow {
@@ -27,7 +25,11 @@ export interface ClassPalette {
   readonly figures: Figures;
   readonly fit: StoredFit | null;
   readonly mixes: readonly LoggedRow[];
+  readonly written: number;
 }
+
+/** What a teacher sets of a palette; the rest is learnt. */
+export type SetPalette = Pick<ClassPalette, 'paints' | 'figures'>;
 
 const USUAL_PAINTS: readonly PaintId[] = ['titanium-white', 'ivory-black'];
 const MOST_PAINTS = 12;
@@ -43,7 +45,7 @@ const at = (classId: string, medium: MediumId) => and(eq(palettes.classId, class
 const mixesAt = (classId: string, medium: MediumId) => and(eq(mixes.classId, classId), eq(mixes.medium, medium));
 
 /** As the class has it; the usual white and black where nothing was set yet. */
-export async function classPalette(house: House, classId: string, medium: MediumId): Promise<ClassPalette> {
+export async function classPalette(house: Pick<House, 'db'>, classId: string, medium: MediumId): Promise<ClassPalette> {
   const [row] = await house.db.select().from(palettes).where(at(classId, medium));
   const logged = await house.db
     .select()
@@ -56,6 +58,7 @@ export async function classPalette(house: House, classId: string, medium: Medium
     figures: row?.figures ?? {},
     fit: row?.fit ?? null,
     mixes: logged.map(({ id, mix, source }) => ({ id, mix, source })),
+    written: row?.written ?? 0,
   };
 }
 
@@ -75,56 +78,84 @@ export async function figuresFor(house: House, classId: string, medium: MediumId
   return { ...row?.figures, ...row?.fit?.figures };
 }
 
+/** What the mixes of a palette teach of its paints; null before the first. */
+async function learnt(house: House, { paints, figures, medium, mixes: logged }: ClassPalette) {
+  const used = logged
+    .filter(({ mix }) => Object.keys(mix.parts).every((p) => paints.includes(p as PaintId)))
+    .map((m) => m.mix);
+  if (used.length === 0) return null;
+  return house.pool.run({ task: 'fit', paints: [...paints], mixes: used, medium, start: figures });
+}
+
+const setIn = ({ paints, figures }: SetPalette): SetPalette => ({ paints, figures });
+
+/**
+ * Keeps a change of a palette with what follows from it. What is learnt takes a while: where a mix was logged meanwhile, it is
+ * learnt anew.
+ *
+ * @throws ChangedMeanwhile where somebody else set it otherwise since.
+ */
 async function keep(
   house: House,
   classId: string,
   medium: MediumId,
-  change: Partial<Pick<ClassPalette, 'paints' | 'figures'>>,
-): Promise<void> {
-  const now = await classPalette(house, classId, medium);
-  const paints = [...(change.paints ?? now.paints)];
-  const figures = change.figures ?? now.figures;
-  const used = now.mixes
-    .filter(({ mix }) => Object.keys(mix.parts).every((p) => paints.includes(p as PaintId)))
-    .map((m) => m.mix);
-  const fit =
-    used.length === 0 ? null : await house.pool.run({ task: 'fit', paints, mixes: used, medium, start: figures });
-  await house.db
-    .insert(palettes)
-    .values({ classId, medium, paints, figures, fit })
-    .onConflictDoUpdate({ target: [palettes.classId, palettes.medium], set: { paints, figures, fit } });
+  change: Partial<SetPalette>,
+  seen: number | null,
+): Promise<number> {
+  for (;;) {
+    const now = await classPalette(house, classId, medium);
+    const next = { ...now, ...change };
+    checkPaints(next.paints, now);
+    const own = setIn(next);
+    const isNew = isToWrite(own, { theirs: setIn(now), written: now.written }, seen);
+    const fit = await learnt(house, next);
+    const written = now.written + (isNew ? 1 : 0);
+    const row = { paints: [...next.paints], figures: next.figures, fit, written };
+    const kept = await house.db.transaction(async (tx) => {
+      await tx.select({ id: classes.id }).from(classes).where(eq(classes.id, classId)).for('update');
+      const then = await classPalette({ db: tx }, classId, medium);
+      if (!isSame(then, now)) return false;
+      await tx
+        .insert(palettes)
+        .values({ classId, medium, ...row })
+        .onConflictDoUpdate({ target: [palettes.classId, palettes.medium], set: row });
+      return true;
+    });
+    if (kept) return written;
+  }
 }
 
-export async function choosePaints(
-  house: House,
-  teacher: Teacher,
-  classId: string,
-  medium: MediumId,
-  given: readonly PaintId[],
-): Promise<void> {
-  await classOf(house, teacher, classId);
-  const paints = paintsSchema.parse(given);
-  const { mixes: logged } = await classPalette(house, classId, medium);
-  const missing = [...new Set(logged.flatMap((m) => Object.keys(m.mix.parts) as PaintId[]))].filter(
-    (p) => !paints.includes(p),
-  );
+/** Throws Refused where paints would go that logged mixes hold. */
+function checkPaints(paints: readonly PaintId[], { mixes: logged }: ClassPalette): void {
+  const held = new Set(logged.flatMap((m) => Object.keys(m.mix.parts) as PaintId[]));
+  const missing = [...held].filter((p) => !paints.includes(p));
   if (missing.length > 0)
     throw new Refused(
       `${missing.map((p) => PAINTS[p].name).join(', ')}: mixes with it are logged. Take those mixes out first, or keep the paint.`,
     );
-  await keep(house, classId, medium, { paints });
 }
 
-/** The teacher's own figures for some paints; those left out go back to the catalogue's. */
-export async function setFigures(
+/**
+ * Sets paints, the teacher's own figures for some of them, or both; figures that are left out go back to the catalogue's.
+ * Returns how often the palette was written.
+ *
+ * @param seen - how often it had been written when the teacher looked at it; null where that does not matter.
+ * @throws ChangedMeanwhile where somebody else set it otherwise since; Refused where mixes hold a paint that would go.
+ */
+export async function setPalette(
   house: House,
   teacher: Teacher,
   classId: string,
   medium: MediumId,
-  given: Figures,
-): Promise<void> {
+  given: Partial<SetPalette>,
+  seen: number | null,
+): Promise<number> {
   await classOf(house, teacher, classId);
-  await keep(house, classId, medium, { figures: figuresSchema.parse(given) });
+  const change = {
+    ...(given.paints && { paints: paintsSchema.parse(given.paints) }),
+    ...(given.figures && { figures: figuresSchema.parse(given.figures) }),
+  };
+  return keep(house, classId, medium, change, seen);
 }
 
 /** Logs a mix and learns from it. Throws Refused for nonsense, with why. */
@@ -151,7 +182,7 @@ export async function logMix(
     throw error;
   }
   await house.db.insert(mixes).values({ id: newId(), classId, medium, mix, source });
-  await keep(house, classId, medium, {});
+  await keep(house, classId, medium, {}, null);
 }
 
 export async function logMixByHand(
@@ -172,7 +203,7 @@ export async function takeOutMix(house: House, teacher: Teacher, classId: string
     .where(and(eq(mixes.id, mixId), eq(mixes.classId, classId)))
     .returning();
   if (!gone) throw new NotFound();
-  await keep(house, classId, gone.medium, {});
+  await keep(house, classId, gone.medium, {}, null);
 }
 
 /** What to mix first, before anything was logged; null where nothing can be gained. */
@@ -180,90 +211,4 @@ export async function firstAsk(house: House, palette: ClassPalette): Promise<Par
   const { paints, figures, medium } = palette;
   const { ask } = await house.pool.run({ task: 'fit', paints, mixes: [], medium, start: figures });
   return ask;
-}
-
-/** A palette as rows of paints with their figures, learnt or not. */
-export function rowsOf(palette: ClassPalette): PaletteRow[] {
-  return palette.paints.map((paint) => ({
-    paint,
-    ...figuresOf(paint, { ...palette.figures, ...palette.fit?.figures }),
-  }));
-}
-
-export const paletteCsv = (palette: ClassPalette): string => formatPalette(rowsOf(palette));
-
-/** The paints and their nine greys, as swatches for other programs. */
-export function paletteGpl(palette: ClassPalette, className: string): string {
-  const figures = { ...palette.figures, ...palette.fit?.figures };
-  const models = paletteOf(palette.paints, figures);
-  const surface = SURFACE_OF[palette.medium];
-  const paints = palette.paints.map((p) => ({
-    name: PAINTS[p].name,
-    lab: coveringLab(mixModel(models, { [p]: 1 }), surface),
-  }));
-  const greys = greySet(palette.paints, figures, palette.medium).map((parts, i) => ({
-    name: `grey ${i + 1}`,
-    lab: coveringLab(mixModel(models, parts), surface),
-  }));
-  return formatGpl(`${className}, ${MEDIA[palette.medium].name}`, gplColours([...paints, ...greys]));
-}
-
-/** Takes in paints with their figures, whole or not at all. */
-export async function importPalette(
-  house: House,
-  teacher: Teacher,
-  classId: string,
-  medium: MediumId,
-  csv: string,
-): Promise<void> {
-  await classOf(house, teacher, classId);
-  let rows: PaletteRow[];
-  try {
-    rows = parsePalette(csv);
-  } catch (error) {
-    if (error instanceof BadPalette) throw new Refused(error.message);
-    throw error;
-  }
-  const paints = paintsSchema.parse(rows.map((r) => r.paint));
-  await choosePaints(house, teacher, classId, medium, paints);
-  await setFigures(
-    house,
-    teacher,
-    classId,
-    medium,
-    Object.fromEntries(rows.map(({ paint, massTone, tinting }) => [paint, { massTone, tinting }])),
-  );
-}
-
-export interface NearestMix {
-  readonly swatch: Swatch;
-  readonly parts: Parts;
-  /** CIEDE2000 between the swatch and the nearest mix. */
-  readonly off: number;
-}
-
-/** The mixes of a class's paints that come nearest to the colours of a file. Throws Refused. */
-export async function nearestMixes(
-  house: House,
-  teacher: Teacher,
-  classId: string,
-  medium: MediumId,
-  gpl: string,
-): Promise<NearestMix[]> {
-  const own = await paletteFor(house, teacher, classId, medium);
-  let swatches: Swatch[];
-  try {
-    swatches = parseGpl(gpl);
-  } catch (error) {
-    if (error instanceof BadSwatches) throw new Refused(error.message);
-    throw error;
-  }
-  const found = await house.pool.run({
-    task: 'nearest',
-    paints: own.paints,
-    figures: { ...own.figures, ...own.fit?.figures },
-    medium,
-    wanted: swatches.map(swatchLab),
-  });
-  return swatches.flatMap((swatch, i) => (found[i] ? [{ swatch, ...found[i] }] : []));
 }

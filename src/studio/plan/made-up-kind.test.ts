@@ -73,7 +73,7 @@ test('it goes from setting to decision', async () => {
   expect(part).toMatchObject({ kind: 'scale', row: { perRow: 3, tall: false } });
   const said = await saidOf(studio, id);
   expect(said.map((i) => i.original.key)).toContain('streaky steps 3');
-  await editItem(house, teacher, id, 'streaky steps 3', { say: 'The dark one is streaked.' });
+  await editItem(house, teacher, id, 'streaky steps 3', { say: 'The dark one is streaked.' }, null);
   await decide(house, teacher, id, 'again');
   const { attempts } = await myExercise(house, bea, exerciseId);
   expect(attempts[0]?.letter?.items.at(-1)?.say).toBe('The dark one is streaked.');

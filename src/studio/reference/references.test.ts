@@ -78,10 +78,10 @@ test('a preparation is kept with a revision; what can’t be one is refused with
   const { house, teacher } = studio;
   const id = await bringIn(house, teacher, await pictureFile(studio), ORIGIN);
   const { preparation } = await referenceFor(house, teacher, id);
-  expect(await keepPreparation(house, teacher, id, preparation)).toBe(1);
-  expect(await keepPreparation(house, teacher, id, { ...preparation, tones: 3 })).toBe(2);
+  expect(await keepPreparation(house, teacher, id, preparation, null)).toBe(1);
+  expect(await keepPreparation(house, teacher, id, { ...preparation, tones: 3 }, null)).toBe(2);
   await expect(
-    keepPreparation(house, teacher, id, { ...preparation, cuts: { 'threshold-3': [70, 20] } }),
+    keepPreparation(house, teacher, id, { ...preparation, cuts: { 'threshold-3': [70, 20] } }, null),
   ).rejects.toThrow('cross');
   expect((await referenceFor(house, teacher, id)).preparation.tones).toBe(3);
 });

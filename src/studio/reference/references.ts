@@ -11,6 +11,7 @@ import { and, asc, desc, eq } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { type Actor, classOf, exerciseFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { isToWrite } from '../access/meanwhile';
 import { checkRoom, keepFile, keepPhoto } from '../hand-in/receive';
 import type { House } from '../house';
 import { removeUnused } from '../unused-files';
@@ -74,21 +75,31 @@ export async function referenceFor(house: House, teacher: Teacher, referenceId: 
   return row;
 }
 
-/** Keeps how a picture was prepared. What was measured before says so; nothing is measured anew by it. */
+/**
+ * Keeps how a picture was prepared; returns its revision. What was measured before says so; nothing is measured anew by it.
+ *
+ * @throws ChangedMeanwhile where it was prepared otherwise since the revision that was seen.
+ */
 export async function keepPreparation(
   house: House,
   teacher: Teacher,
   referenceId: string,
   given: unknown,
+  seen: number | null,
 ): Promise<number> {
-  const row = await referenceFor(house, teacher, referenceId);
+  await referenceFor(house, teacher, referenceId);
   const next = preparationSchema.parse(given);
-  if (JSON.stringify(next) === JSON.stringify(row.preparation)) return row.revision;
-  await house.db
-    .update(referencePictures)
-    .set({ preparation: next, revision: row.revision + 1 })
-    .where(eq(referencePictures.id, referenceId));
-  return row.revision + 1;
+  return house.db.transaction(async (tx) => {
+    const own = eq(referencePictures.id, referenceId);
+    const [row] = await tx.select().from(referencePictures).where(own).for('update');
+    if (!row) throw new NotFound();
+    if (!isToWrite(next, { theirs: row.preparation, written: row.revision }, seen)) return row.revision;
+    await tx
+      .update(referencePictures)
+      .set({ preparation: next, revision: row.revision + 1 })
+      .where(own);
+    return row.revision + 1;
+  });
 }
 
 /** Takes a picture away for good. Throws Refused while an exercise is painted from it. */

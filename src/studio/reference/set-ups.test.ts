@@ -68,7 +68,7 @@ async function asRead(frame: NotanResult['frame'] = null) {
 async function fromLife(asked = setUp(1, 2)) {
   const { house, teacher, classId, bea } = studio;
   const setUpId = await keepNewSetUp(house, teacher, words);
-  await keepSetUp(house, teacher, setUpId, { ...words, setUp: asked });
+  await keepSetUp(house, teacher, setUpId, { ...words, setUp: asked }, null);
   const exerciseId = await setExercise(house, teacher, classId, {
     title: 'From where you sit',
     note: '',
@@ -87,14 +87,20 @@ const said = async (attemptId: string) => (await saidOf(studio, attemptId)).map(
 test('a set-up is kept with its masses, is its teacher’s alone, and counts its changes', async () => {
   const { house, teacher } = studio;
   const id = await keepNewSetUp(house, teacher, words);
-  await keepSetUp(house, teacher, id, { ...words, setUp: setUp(1, 2) });
-  await keepSetUp(house, teacher, id, { title: 'Jug by the door', note: '', setUp: setUp(1, 2) });
+  await keepSetUp(house, teacher, id, { ...words, setUp: setUp(1, 2) }, null);
+  await keepSetUp(house, teacher, id, { title: 'Jug by the door', note: '', setUp: setUp(1, 2) }, null);
   expect(await setUpFor(house, teacher, id)).toMatchObject({ title: 'Jug by the door', revision: 2 });
   await expect(
-    keepSetUp(house, teacher, id, {
-      ...words,
-      setUp: { ...setUp(1, 2), masses: [...setUp(1, 2).masses, ...setUp(1, 2).masses] },
-    }),
+    keepSetUp(
+      house,
+      teacher,
+      id,
+      {
+        ...words,
+        setUp: { ...setUp(1, 2), masses: [...setUp(1, 2).masses, ...setUp(1, 2).masses] },
+      },
+      null,
+    ),
   ).rejects.toThrow('give each its own');
   const stranger: Teacher = { role: 'teacher', userId: 'somebody-else', name: 'Odo' };
   await expect(setUpFor(house, stranger, id)).rejects.toThrow(NotFound);
@@ -156,11 +162,11 @@ test('masses that are painted stay when the picture is measured once more', asyn
 test('a hand-in says when what is asked of its masses was changed, and is judged by what is asked now', async () => {
   const { house, teacher } = studio;
   const { setUpId, attemptId } = await fromLife();
-  await keepSetUp(house, teacher, setUpId, { ...words, setUp: setUp(1, 1) });
+  await keepSetUp(house, teacher, setUpId, { ...words, setUp: setUp(1, 1) }, null);
   expect(await standingOf(house, teacher, attemptId)).toBe('as-it-is');
   await paintMasses(house, teacher, attemptId, [press]);
   expect(await standingOf(house, teacher, attemptId)).toBe('as-it-is');
-  await keepSetUp(house, teacher, setUpId, { ...words, setUp: setUp(3, 3) });
+  await keepSetUp(house, teacher, setUpId, { ...words, setUp: setUp(3, 3) }, null);
   expect(await standingOf(house, teacher, attemptId)).toBe('other-set-up');
   await judgeAgain(house, teacher, attemptId);
   expect(await standingOf(house, teacher, attemptId)).toBe('as-it-is');

@@ -11,11 +11,14 @@ import { newId } from '@/data/schema/ids';
 import { attempts, classes, exercises, setUps } from '@/data/schema/tables';
 import { and, asc, desc, eq } from 'drizzle-orm';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { isToWrite } from '../access/meanwhile';
 import { judgeAgain, measureAnew, standsUnsent } from '../hand-in/notan-hand-ins';
 import type { House } from '../house';
 import { nameSchema, textSchema } from '../words';
 
 export type SetUpRow = typeof setUps.$inferSelect;
+/** What a teacher says of a set-up. */
+export type SetUpWords = Pick<SetUpRow, 'title' | 'note' | 'setUp'>;
 
 export async function keepNewSetUp(
   house: House,
@@ -50,25 +53,36 @@ export async function setUpFor(house: House, teacher: Teacher, setUpId: string):
   return row;
 }
 
-/** Changes what is asked of the masses. What was judged before says so; nothing is judged anew by it. */
+/**
+ * Changes what is asked of the masses; returns how often it was written. What was judged before says so; nothing is judged anew.
+ *
+ * @throws ChangedMeanwhile where somebody else changed it since.
+ */
 export async function keepSetUp(
   house: House,
   teacher: Teacher,
   setUpId: string,
   given: { readonly title: string; readonly note: string; readonly setUp: unknown },
-): Promise<void> {
-  const row = await setUpFor(house, teacher, setUpId);
-  const next = setUpSchema.parse(given.setUp);
-  const changed = JSON.stringify(next) !== JSON.stringify(row.setUp);
-  await house.db
-    .update(setUps)
-    .set({
-      title: nameSchema.parse(given.title),
-      note: textSchema.parse(given.note),
-      setUp: next,
-      revision: row.revision + (changed ? 1 : 0),
-    })
-    .where(eq(setUps.id, setUpId));
+  seen: number | null,
+): Promise<number> {
+  await setUpFor(house, teacher, setUpId);
+  const next = {
+    title: nameSchema.parse(given.title),
+    note: textSchema.parse(given.note),
+    setUp: setUpSchema.parse(given.setUp),
+  };
+  return house.db.transaction(async (tx) => {
+    const [row] = await tx.select().from(setUps).where(eq(setUps.id, setUpId)).for('update');
+    if (!row) throw new NotFound();
+    const { title, note, setUp, written } = row;
+    if (!isToWrite(next, { theirs: { title, note, setUp }, written }, seen)) return written;
+    const asksTheSame = JSON.stringify(next.setUp) === JSON.stringify(setUp);
+    await tx
+      .update(setUps)
+      .set({ ...next, written: written + 1, revision: row.revision + (asksTheSame ? 0 : 1) })
+      .where(eq(setUps.id, setUpId));
+    return written + 1;
+  });
 }
 
 /** Exercises that are painted from a set-up. */

@@ -81,6 +81,10 @@ export interface AttemptView {
   readonly masses: readonly MassEdit[];
   readonly critique: {
     readonly word: string;
+    /** How often the word was written. */
+    readonly written: number;
+    /** How often each finding was changed, by its key; those that never were are left out. */
+    readonly changes: Readonly<Record<string, number>>;
     readonly sentAt: Date | null;
     readonly items: readonly SaidItem[];
   } | null;
@@ -138,6 +142,8 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
         critique: critique
           ? {
               word: critique.word,
+              written: critique.written,
+              changes: Object.fromEntries(ownEdits.map((e) => [e.key, e.written])),
               sentAt: critique.sentAt,
               items: saidOf(critique, own, ownEdits, { ...judgedBy, terms }),
             }

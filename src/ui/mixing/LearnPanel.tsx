@@ -25,7 +25,7 @@ interface Props {
   readonly askName: string | null;
   readonly log: (mix: LoggedMix) => Promise<{ ok: boolean; say?: string }>;
   readonly takeOut: (id: string) => Promise<{ ok: boolean; say?: string }>;
-  readonly setFigures: (figures: Figures) => Promise<{ ok: boolean; say?: string }>;
+  readonly setFigures: (figures: Figures) => void;
 }
 
 const signed = (n: number): string => `${n < 0 ? '−' : '+'}${Math.abs(n).toFixed(1)}`;
@@ -139,7 +139,7 @@ export function LearnPanel({ paints, mixes, fit, figures, sureness, ask, askName
                 paint={p}
                 figures={figures}
                 learnt={used.some(({ mix }) => (mix.parts[p] ?? 0) > 0) ? (fit?.figures ?? null) : null}
-                save={(next) => act(() => setFigures(next))}
+                save={setFigures}
               />
             ))}
           </tbody>

@@ -13,8 +13,10 @@ import { SURFACE_OF } from '@/core/mixing/surface';
 import { MAX_STEPS, MIN_STEPS } from '@/core/sheet/scale-layout';
 import { Tabs } from 'radix-ui';
 import { useMemo, useOptimistic, useState, useTransition } from 'react';
+import type { Answer, Meanwhile } from '../parts/answer';
 import { Choice } from '../parts/fields';
 import { cssLab } from '../parts/grey';
+import { useWriting } from '../parts/use-writing';
 import { benchRecipe, evenTargets, type GroundId, GROUNDS } from './bench-state';
 import { FewerPaints } from './FewerPaints';
 import { LayersPanel } from './LayersPanel';
@@ -22,11 +24,12 @@ import { LearnPanel, type LoggedMixRow } from './LearnPanel';
 import { NudgeStrip } from './NudgeStrip';
 import { PaintSelect } from './PaintSelect';
 import { PaletteBar } from './PaletteBar';
+import { PaletteClash, type SetPalette } from './PaletteClash';
 import { StepCard } from './StepCard';
 import { Trough } from './Trough';
 import { WaysPanel } from './WaysPanel';
 
-type Answer = Promise<{ ok: boolean; say?: string }>;
+type Answered = Promise<Answer<unknown, unknown>>;
 
 interface Props {
   readonly classes: readonly { readonly id: string; readonly name: string }[];
@@ -35,13 +38,13 @@ interface Props {
   readonly medium: MediumId;
   readonly paints: readonly PaintId[];
   readonly figures: Figures;
+  readonly written: number;
   readonly fit: StoredFit | null;
   readonly mixes: readonly LoggedMixRow[];
   readonly firstAsk: StoredFit['ask'];
-  readonly choosePaints: (paints: readonly PaintId[]) => Answer;
-  readonly log: (mix: LoggedMix) => Answer;
-  readonly takeOut: (id: string) => Answer;
-  readonly setFigures: (figures: Figures) => Answer;
+  readonly log: (mix: LoggedMix) => Answered;
+  readonly takeOut: (id: string) => Answered;
+  readonly set: (change: Partial<SetPalette>, seen: number) => Promise<Answer<SetPalette, number>>;
 }
 
 const GROUND_NAMES = Object.entries(GROUNDS).map(([id, { name }]) => [id as GroundId, name] as const);
@@ -71,6 +74,7 @@ export function MixingBench(props: Props) {
   const [chosen, setChosen] = useState(5);
   const [moved, setMoved] = useState<Readonly<Record<number, number>>>({});
   const [trouble, setTrouble] = useState('');
+  const [clash, setClash] = useState<(Meanwhile<SetPalette> & { readonly change: Partial<SetPalette> }) | null>(null);
   const [busy, start] = useTransition();
 
   const on = (id: PaintId | null) => (id && palette.has(id) ? id : null);
@@ -101,10 +105,13 @@ export function MixingBench(props: Props) {
     [props.numbering, steps, targets],
   );
   const step = Math.min(chosen, steps);
-  const put = (work: () => Answer) =>
+  const write = useWriting<SetPalette>(props.written);
+  const set = (change: Partial<SetPalette>, over?: number) =>
     start(async () => {
-      const answer = await work();
-      setTrouble(answer.ok ? '' : (answer.say ?? ''));
+      if (change.paints) putPaints(change.paints);
+      const answer = await write((seen) => props.set(change, seen), over);
+      setTrouble(answer.ok ? '' : answer.say);
+      setClash(answer.ok || !answer.meanwhile ? null : { change, ...answer.meanwhile });
     });
   const tubeColour = (p: PaintId) => cssLab(coveringLab(mixModel(palette, { [p]: 1 }), surface));
   const unsure = fit && !middle && steps === fit.unsure.length ? (fit.unsure[step - 1] ?? null) : null;
@@ -128,18 +135,25 @@ export function MixingBench(props: Props) {
         medium={medium}
         paints={paints}
         busy={busy}
-        choose={(next) =>
-          put(() => {
-            putPaints(next);
-            return props.choosePaints(next);
-          })
-        }
+        choose={(next) => set({ paints: next })}
         colour={tubeColour}
       />
       {trouble && (
         <p role="alert" className="trouble">
           {trouble}
         </p>
+      )}
+      {clash && (
+        <PaletteClash
+          mine={{ ...clash.theirs, ...clash.change }}
+          theirs={clash.theirs}
+          busy={busy}
+          keepMine={() => set(clash.change, clash.written)}
+          keepTheirs={() => {
+            setTrouble('');
+            setClash(null);
+          }}
+        />
       )}
       <div className="grid gap-3 lg:grid-cols-[1fr_21rem]">
         <section className="panel p-3" aria-label="The set">
@@ -272,7 +286,7 @@ export function MixingBench(props: Props) {
             askName={askStep ? (labels[askStep - 1] ?? null) : null}
             log={props.log}
             takeOut={props.takeOut}
-            setFigures={props.setFigures}
+            setFigures={(figures) => set({ figures })}
           />
         </Tabs.Content>
       </Tabs.Root>

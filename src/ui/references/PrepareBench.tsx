@@ -5,6 +5,7 @@ import type { BenchView } from '@/workers/browser/bench-protocol';
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { MarkCorners } from '../hand-in/MarkCorners';
+import type { Answer } from '../parts/answer';
 import { useKeys } from '../parts/use-keys';
 import { BesidePanel } from './BesidePanel';
 import { FactsList } from './FactsList';
@@ -18,7 +19,7 @@ import { PictureFigure } from './PictureFigure';
 import { ShapePanel, type ShapeTool } from './ShapePanel';
 import { ShapePointer } from './ShapePointer';
 import { TonesBelow } from './TonesBelow';
-import { type Answer, useKeeping } from './use-keeping';
+import { type Keep, useKeeping } from './use-keeping';
 import { useNamedShapes } from './use-named-shapes';
 import { useReferenceBench } from './use-reference-bench';
 import { ValuesPanel } from './ValuesPanel';
@@ -32,10 +33,11 @@ interface Props {
   /** Width over height of the picture as it came. */
   readonly own: number;
   readonly start: Preparation;
+  readonly revision: number;
   readonly classes: readonly { readonly id: string; readonly name: string }[];
   readonly uses: readonly { readonly id: string; readonly title: string; readonly className: string }[];
   readonly others: readonly { readonly id: string; readonly title: string }[];
-  readonly keep: (preparation: Preparation) => Promise<Answer>;
+  readonly keep: Keep<Preparation>;
   readonly drop: () => Promise<Answer>;
 }
 
@@ -66,8 +68,8 @@ const CAPTIONS: Record<BenchView, string> = {
 };
 const NO_GUIDES = { thirds: false, halves: false, diagonals: false, contrast: false };
 
-export function PrepareBench({ referenceId, title, own, start, classes, uses, others, keep, drop }: Props) {
-  const keeping = useKeeping(start, keep);
+export function PrepareBench({ referenceId, title, own, start, revision, classes, uses, others, keep, drop }: Props) {
+  const keeping = useKeeping(start, revision, keep);
   const { own: preparation, setOwn: setPreparation, unkept } = keeping;
   const [moving, setMoving] = useState(false);
   const [stage, setStage] = useState<Stage>('values');

@@ -2,12 +2,13 @@
 /** A set-up from life: what it is called, how it is lit, its masses at the left and what is asked of the picked one at the right. */
 import { MOST_MASSES, type SetUp } from '@/core/reference/set-up';
 import { useState } from 'react';
+import type { Answer } from '../parts/answer';
 import { Amount } from '../parts/fields';
 import { useKeys } from '../parts/use-keys';
 import { UsesList } from '../plan/UsesList';
 import { KeepButton } from './KeepButton';
 import { MassFields, newMass } from './MassFields';
-import { type Answer, useKeeping } from './use-keeping';
+import { type Keep, useKeeping } from './use-keeping';
 
 interface Kept {
   readonly title: string;
@@ -15,13 +16,14 @@ interface Kept {
   readonly setUp: SetUp;
 }
 interface Props extends Kept {
+  readonly written: number;
   readonly uses: readonly { readonly id: string; readonly title: string; readonly className: string }[];
-  readonly keep: (next: Kept) => Promise<Answer>;
+  readonly keep: Keep<Kept>;
   readonly drop: () => Promise<Answer>;
 }
 
-export function SetUpBench({ uses, keep, drop, ...start }: Props) {
-  const keeping = useKeeping<Kept>(start, keep);
+export function SetUpBench({ written, uses, keep, drop, ...start }: Props) {
+  const keeping = useKeeping<Kept>(start, written, keep);
   const { own, setOwn, busy, trouble } = keeping;
   const [pickedId, setPicked] = useState(start.setUp.masses[0]?.id ?? '');
   const { setUp } = own;

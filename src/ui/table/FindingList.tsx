@@ -1,12 +1,15 @@
 'use client';
 /** One part of a draft: what works, or what is to be mended. */
 import type { SaidItem } from '@/core/critique/letter';
+import type { Answer } from '../parts/answer';
 import { FindingRow } from './FindingRow';
 import type { ItemChange } from './table-props';
 
 interface Props {
   readonly title: string;
   readonly items: readonly SaidItem[];
+  /** How often each was changed, by its key; those that never were are left out. */
+  readonly changes: Readonly<Record<string, number>>;
   /** Place of the first one among all that are shown. */
   readonly from: number;
   readonly chosen: number;
@@ -15,10 +18,25 @@ interface Props {
   readonly frozen: boolean;
   readonly onChoose: (at: number) => void;
   readonly onEdit: (key: string | null) => void;
-  readonly onChange: (key: string, change: ItemChange) => void;
+  readonly onChange: (
+    key: string,
+    change: ItemChange,
+    seen: number,
+  ) => Promise<Answer<Omit<SaidItem, 'original'>, void>>;
 }
 
-export function FindingList({ title, items, from, chosen, editing, frozen, onChoose, onEdit, onChange }: Props) {
+export function FindingList({
+  title,
+  items,
+  changes,
+  from,
+  chosen,
+  editing,
+  frozen,
+  onChoose,
+  onEdit,
+  onChange,
+}: Props) {
   if (items.length === 0) return null;
   return (
     <div>
@@ -29,12 +47,13 @@ export function FindingList({ title, items, from, chosen, editing, frozen, onCho
           <FindingRow
             key={key}
             item={item}
+            written={changes[key] ?? 0}
             frozen={frozen}
             chosen={chosen === from + i}
             editing={editing === key}
             onChoose={() => onChoose(from + i)}
             onEdit={(open) => onEdit(open ? key : null)}
-            onChange={(c) => onChange(key, c)}
+            onChange={(c, seen) => onChange(key, c, seen)}
           />
         );
       })}

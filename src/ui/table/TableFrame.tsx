@@ -10,6 +10,7 @@ import { StateMark } from '../parts/StateMark';
 import { AttemptTrouble } from './AttemptTrouble';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
+import { OwnWord } from './OwnWord';
 import type { TableProps } from './table-props';
 import type { Critique } from './use-critique';
 
@@ -26,7 +27,7 @@ interface Props extends TableProps {
 }
 
 export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critique, ...slots }: Props) {
-  const { works, fixes, headlines, editable, all, setAll, frozen, run } = critique;
+  const { works, fixes, headlines, editable, all, setAll, frozen, run, ask } = critique;
   return (
     <div className="grid min-h-[calc(100vh-44px)] grid-cols-1 lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
@@ -88,18 +89,14 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           </button>
         )}
         {shown?.critique && (
-          <label>
-            <span className="label">Your own word</span>
-            <textarea
-              className="field font-letter"
-              rows={2}
-              defaultValue={shown.critique.word}
-              disabled={frozen}
-              onBlur={(e) =>
-                e.target.value !== shown.critique?.word && run(() => actions.changeWord(shown.id, e.target.value))
-              }
-            />
-          </label>
+          <OwnWord
+            key={shown.id}
+            word={shown.critique.word}
+            written={shown.critique.written}
+            frozen={frozen}
+            busy={critique.busy}
+            change={(word, seen) => ask(() => actions.changeWord(shown.id, word, seen))}
+          />
         )}
         {critique.trouble && (
           <p role="alert" className="trouble">

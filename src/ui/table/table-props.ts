@@ -1,9 +1,10 @@
 /** What the Table is handed: one hand-in, the attempt that is shown of it, and what its family has to show besides. */
+import type { SaidItem } from '@/core/critique/letter';
 import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import type { AttemptState, HandInState } from '@/data/schema/tables';
 import type { AttemptView, Measured } from '@/studio/views/attempt';
+import type { Answer } from '../parts/answer';
 
-export type Answer = { readonly ok: true; readonly value: null } | { readonly ok: false; readonly say: string };
 export interface ItemChange {
   readonly say?: string;
   readonly action?: string;
@@ -12,22 +13,27 @@ export interface ItemChange {
 
 /** What a teacher does on every Table. */
 export interface TableActions {
-  changeItem(attemptId: string, key: string, change: ItemChange): Promise<Answer>;
-  changeWord(attemptId: string, word: string): Promise<Answer>;
-  giveVerdict(attemptId: string, verdict: string): Promise<Answer>;
-  withdrawVerdict(attemptId: string): Promise<Answer>;
-  measureOnceMore(attemptId: string): Promise<Answer>;
+  changeItem(
+    attemptId: string,
+    key: string,
+    change: ItemChange,
+    seen: number,
+  ): Promise<Answer<Omit<SaidItem, 'original'>, void>>;
+  changeWord(attemptId: string, word: string, seen: number): Promise<Answer<string, number>>;
+  giveVerdict(attemptId: string, verdict: string): Promise<Answer<unknown, void>>;
+  withdrawVerdict(attemptId: string): Promise<Answer<unknown, void>>;
+  measureOnceMore(attemptId: string): Promise<Answer<unknown, void>>;
   /** Measures anew what was measured against something that was changed since. */
-  measureAgainstNow(attemptId: string): Promise<Answer>;
+  measureAgainstNow(attemptId: string): Promise<Answer<unknown, void>>;
 }
 
 /** What is done with paintings in few tones besides. */
 export interface TonesActions {
-  acceptAsReading(attemptId: string, region: string, scope: string): Promise<Answer>;
-  judgeOnceMore(attemptId: string): Promise<Answer>;
-  forgetReadings(exerciseId: string): Promise<Answer>;
-  judgeByMasses(attemptId: string, edits: readonly MassEdit[]): Promise<Answer>;
-  takeFrameAsDark(attemptId: string, frameIsDark: boolean): Promise<Answer>;
+  acceptAsReading(attemptId: string, region: string, scope: string): Promise<Answer<unknown, void>>;
+  judgeOnceMore(attemptId: string): Promise<Answer<unknown, void>>;
+  forgetReadings(exerciseId: string): Promise<Answer<unknown, void>>;
+  judgeByMasses(attemptId: string, edits: readonly MassEdit[]): Promise<Answer<unknown, void>>;
+  takeFrameAsDark(attemptId: string, frameIsDark: boolean): Promise<Answer<unknown, void>>;
 }
 
 /** How the straightened strip is laid over the greys that were wanted. */

@@ -7,7 +7,8 @@ import { useState, useTransition } from 'react';
 import { useHold } from '../instruments/HoldButton';
 import { useKeys } from '../parts/use-keys';
 import { useNews } from '../parts/use-news';
-import type { Answer, ItemChange, TableProps } from './table-props';
+import type { Answer } from '../parts/answer';
+import type { ItemChange, TableProps } from './table-props';
 
 export type Critique = ReturnType<typeof useCritique>;
 
@@ -36,16 +37,27 @@ export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
   const pick: SaidItem | undefined = visible[chosen];
   const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
 
-  const run = (work: () => Promise<Answer>) =>
-    start(async () => {
-      const answer = await work();
-      setTrouble(answer.ok ? '' : answer.say);
-      router.refresh();
-    });
+  /** Asks the studio; what it answers is told, and handed on to whoever asked. */
+  const ask = <A extends Answer<unknown, unknown>>(work: () => Promise<A>): Promise<A> =>
+    new Promise((resolve, reject) =>
+      start(async () => {
+        try {
+          const answer = await work();
+          setTrouble(answer.ok ? '' : answer.say);
+          router.refresh();
+          resolve(answer);
+        } catch (error) {
+          reject(error as Error);
+        }
+      }),
+    );
+  const run = (work: () => Promise<Answer<unknown, unknown>>) => void ask(work);
   const go = (id: string | null) => id && router.push(`/table/${id}`);
   const verdict = (v: string) => shown && !frozen && run(() => actions.giveVerdict(shown.id, v));
   const withdraw = () => shown && run(() => actions.withdrawVerdict(shown.id));
-  const change = (key: string, c: ItemChange) => shown && run(() => actions.changeItem(shown.id, key, c));
+  const attemptId = shown?.id ?? '';
+  const change = (key: string, c: ItemChange, seen: number) => ask(() => actions.changeItem(attemptId, key, c, seen));
+  const changes = shown?.critique?.changes ?? {};
   /** Picks the first finding that is said of something. */
   const choose = (isOf: (where: SaidItem['original']['where']) => boolean) => {
     const at = visible.findIndex((i) => isOf(i.original.where));
@@ -58,7 +70,8 @@ export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
       ArrowLeft: () => go(handIn.previous),
       ArrowDown: () => setChosen((c) => Math.min(visible.length - 1, c + 1)),
       ArrowUp: () => setChosen((c) => Math.max(0, c - 1)),
-      d: () => pick && !frozen && change(pick.original.key, { dropped: !pick.dropped }),
+      d: () =>
+        pick && !frozen && void change(pick.original.key, { dropped: !pick.dropped }, changes[pick.original.key] ?? 0),
       e: () => pick && !frozen && setEditing(pick.original.key),
       p: () => verdict('pass'),
       g: () => verdict('again'),
@@ -68,10 +81,10 @@ export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
     { s: squint.hold, o: original.hold },
   );
 
-  const editable = { chosen, editing, frozen, onChoose: setChosen, onEdit: setEditing, onChange: change };
+  const editable = { changes, chosen, editing, frozen, onChoose: setChosen, onEdit: setEditing, onChange: change };
   return {
     ...{ works, fixes, headlines, editable, all, setAll, pick, choose },
-    ...{ help, setHelp, trouble, busy, underWay, frozen, run, verdict, withdraw },
+    ...{ help, setHelp, trouble, busy, underWay, frozen, run, ask, verdict, withdraw },
     ...{ squint, original },
   };
 }

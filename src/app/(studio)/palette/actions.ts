@@ -1,18 +1,10 @@
 'use server';
 import { MEDIUM_IDS, type MediumId } from '@/core/exercise/media';
-import { PAINT_IDS, type PaintId } from '@/core/exercise/paints';
+import { PAINT_IDS } from '@/core/exercise/paints';
 import { type LoggedMix, loggedMixSchema } from '@/core/mixing/logged-mix';
-import type { Figures } from '@/core/mixing/paint-model';
 import { figuresSchema } from '@/core/mixing/stored-fit';
-import {
-  choosePaints,
-  importPalette,
-  logMixByHand,
-  type NearestMix,
-  nearestMixes,
-  setFigures,
-  takeOutMix,
-} from '@/studio/mixing/palettes';
+import { importPalette, type NearestMix, nearestMixes } from '@/studio/mixing/palette-files';
+import { logMixByHand, setPalette, type SetPalette, takeOutMix } from '@/studio/mixing/palettes';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { teacherOnly } from '../../access';
@@ -22,21 +14,32 @@ const idSchema = z.string().max(40);
 const mediumSchema = z.enum(MEDIUM_IDS);
 const fileSchema = z.string().max(200_000, 'This file is too long for a palette.');
 
-async function act<T>(work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<T>): Promise<Outcome<T>> {
+const seenSchema = z.number().int().min(0);
+const changeSchema = z.object({ paints: z.array(z.enum(PAINT_IDS)).optional(), figures: figuresSchema.optional() });
+
+async function act<T, Theirs = unknown>(
+  work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<T>,
+): Promise<Outcome<T, Theirs>> {
   const at = await teacherOnly();
-  const done = await outcome(() => work(at));
+  const done = await outcome<T, Theirs>(() => work(at));
   revalidatePath('/palette');
   return done;
 }
 
-export async function choose(classId: string, medium: MediumId, paints: readonly PaintId[]): Promise<Outcome<void>> {
+export async function setOnPalette(
+  classId: string,
+  medium: MediumId,
+  change: Partial<SetPalette>,
+  seen: number,
+): Promise<Outcome<number, SetPalette>> {
   return act(({ house, teacher }) =>
-    choosePaints(
+    setPalette(
       house,
       teacher,
       idSchema.parse(classId),
       mediumSchema.parse(medium),
-      z.array(z.enum(PAINT_IDS)).parse(paints),
+      changeSchema.parse(change),
+      seenSchema.parse(seen),
     ),
   );
 }
@@ -47,11 +50,6 @@ export async function logged(classId: string, medium: MediumId, mix: LoggedMix):
 }
 export async function takenOut(classId: string, mixId: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => takeOutMix(house, teacher, idSchema.parse(classId), idSchema.parse(mixId)));
-}
-export async function figure(classId: string, medium: MediumId, figures: Figures): Promise<Outcome<void>> {
-  return act(({ house, teacher }) =>
-    setFigures(house, teacher, idSchema.parse(classId), mediumSchema.parse(medium), figuresSchema.parse(figures)),
-  );
 }
 export async function bringInFigures(classId: string, medium: MediumId, csv: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) =>

@@ -4,7 +4,7 @@ import { firstAsk, paletteFor } from '@/studio/mixing/palettes';
 import { MixingBench } from '@/ui/mixing/MixingBench';
 import { z } from 'zod';
 import { orNotFound, teacherOnly } from '../../access';
-import { choose, figure, logged, takenOut } from './actions';
+import { logged, setOnPalette, takenOut } from './actions';
 
 const querySchema = z.object({ class: z.string().max(40).optional(), medium: z.enum(MEDIUM_IDS).catch('gouache') });
 
@@ -41,13 +41,13 @@ export default async function Palette({
       medium={query.medium}
       paints={palette.paints}
       figures={palette.figures}
+      written={palette.written}
       fit={palette.fit}
       mixes={palette.mixes}
       firstAsk={palette.fit ? null : await firstAsk(house, palette)}
-      choosePaints={choose.bind(null, ...at)}
       log={logged.bind(null, ...at)}
       takeOut={takenOut.bind(null, own.id)}
-      setFigures={figure.bind(null, ...at)}
+      set={setOnPalette.bind(null, ...at)}
     />
   );
 }

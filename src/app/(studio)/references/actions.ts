@@ -1,6 +1,7 @@
 'use server';
 import { dropReference, keepPreparation } from '@/studio/reference/references';
-import { dropSetUp, keepNewSetUp, keepSetUp } from '@/studio/reference/set-ups';
+import type { Preparation } from '@/core/reference/preparation';
+import { dropSetUp, keepNewSetUp, keepSetUp, type SetUpWords } from '@/studio/reference/set-ups';
 import { bringShippedIn } from '@/studio/reference/shipped-pictures';
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
@@ -8,12 +9,18 @@ import { z } from 'zod';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
-export async function keepReference(referenceId: string, preparation: unknown): Promise<Outcome> {
+const seenSchema = z.number().int().min(0);
+
+/** Answers its revision. */
+export async function keepReference(
+  referenceId: string,
+  preparation: unknown,
+  seen: number,
+): Promise<Outcome<number, Preparation>> {
   const { house, teacher } = await teacherOnly();
-  const done = await outcome(async () => {
-    await keepPreparation(house, teacher, referenceId, preparation);
-    return null;
-  });
+  const done = await outcome<number, Preparation>(() =>
+    keepPreparation(house, teacher, referenceId, preparation, seenSchema.parse(seen)),
+  );
   revalidatePath('/references');
   return done;
 }
@@ -38,15 +45,16 @@ export async function beginSetUp(form: FormData): Promise<void> {
   if (made.ok) redirect(`/references/set-up/${made.value}`);
 }
 
+/** Answers how often it was written. */
 export async function keepMasses(
   setUpId: string,
   next: { title: string; note: string; setUp: unknown },
-): Promise<Outcome> {
+  seen: number,
+): Promise<Outcome<number, SetUpWords>> {
   const { house, teacher } = await teacherOnly();
-  const done = await outcome(async () => {
-    await keepSetUp(house, teacher, setUpId, next);
-    return null;
-  });
+  const done = await outcome<number, SetUpWords>(() =>
+    keepSetUp(house, teacher, setUpId, next, seenSchema.parse(seen)),
+  );
   revalidatePath('/references');
   return done;
 }

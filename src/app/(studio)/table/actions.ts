@@ -1,6 +1,6 @@
 'use server';
 import { VERDICTS } from '@/data/schema/tables';
-import { decide, editItem, setWord, withdraw } from '@/studio/critique/critiquing';
+import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio/critique/critiquing';
 import {
   acceptReading,
   judgeAgain,
@@ -18,51 +18,59 @@ import { outcome, type Outcome } from '../../outcome';
 
 const edit = z.object({ say: z.string().optional(), action: z.string().optional(), dropped: z.boolean().optional() });
 
-async function act(work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<void>): Promise<Outcome> {
+const seenSchema = z.number().int().min(0);
+
+async function act<T = null, Theirs = unknown>(
+  work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<T>,
+): Promise<Outcome<T, Theirs>> {
   const at = await teacherOnly();
-  const done = await outcome(async () => {
-    await work(at);
-    return null;
-  });
+  const done = await outcome<T, Theirs>(() => work(at));
   revalidatePath('/', 'layout');
   return done;
 }
 
-export async function changeItem(attemptId: string, key: string, change: unknown): Promise<Outcome> {
+export async function changeItem(
+  attemptId: string,
+  key: string,
+  change: unknown,
+  seen: number,
+): Promise<Outcome<void, StandingEdit>> {
   return act(({ house, teacher }) =>
-    editItem(house, teacher, attemptId, z.string().max(300).parse(key), edit.parse(change)),
+    editItem(house, teacher, attemptId, z.string().max(300).parse(key), edit.parse(change), seenSchema.parse(seen)),
   );
 }
-export async function changeWord(attemptId: string, word: string): Promise<Outcome> {
-  return act(({ house, teacher }) => setWord(house, teacher, attemptId, z.string().parse(word)));
+export async function changeWord(attemptId: string, word: string, seen: number): Promise<Outcome<number, string>> {
+  return act(({ house, teacher }) =>
+    setWord(house, teacher, attemptId, z.string().parse(word), seenSchema.parse(seen)),
+  );
 }
-export async function giveVerdict(attemptId: string, verdict: string): Promise<Outcome> {
+export async function giveVerdict(attemptId: string, verdict: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => decide(house, teacher, attemptId, z.enum(VERDICTS).parse(verdict)));
 }
-export async function withdrawVerdict(attemptId: string): Promise<Outcome> {
+export async function withdrawVerdict(attemptId: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => withdraw(house, teacher, attemptId));
 }
-export async function measureOnceMore(attemptId: string): Promise<Outcome> {
+export async function measureOnceMore(attemptId: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => tryAgain(house, teacher, attemptId));
 }
 
-export async function acceptAsReading(attemptId: string, region: string, scope: string): Promise<Outcome> {
+export async function acceptAsReading(attemptId: string, region: string, scope: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) =>
     acceptReading(house, teacher, attemptId, z.string().max(40).parse(region), z.enum(READING_SCOPES).parse(scope)),
   );
 }
-export async function judgeOnceMore(attemptId: string): Promise<Outcome> {
+export async function judgeOnceMore(attemptId: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => judgeAgain(house, teacher, attemptId));
 }
-export async function measureAgainstNow(attemptId: string): Promise<Outcome> {
+export async function measureAgainstNow(attemptId: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => measureAnew(house, teacher, attemptId));
 }
-export async function forgetReadings(exerciseId: string): Promise<Outcome> {
+export async function forgetReadings(exerciseId: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => takeReadingsBack(house, teacher, exerciseId));
 }
-export async function judgeByMasses(attemptId: string, edits: unknown): Promise<Outcome> {
+export async function judgeByMasses(attemptId: string, edits: unknown): Promise<Outcome<void>> {
   return act(({ house, teacher }) => paintMasses(house, teacher, attemptId, edits));
 }
-export async function takeFrameAsDark(attemptId: string, frameIsDark: boolean): Promise<Outcome> {
+export async function takeFrameAsDark(attemptId: string, frameIsDark: boolean): Promise<Outcome<void>> {
   return act(({ house, teacher }) => setFrameIsDark(house, teacher, attemptId, z.boolean().parse(frameIsDark)));
 }

@@ -20,6 +20,7 @@ export default async function Reference({ params }: { params: Promise<{ referenc
       title={row.title}
       own={row.width / row.height}
       start={row.preparation}
+      revision={row.revision}
       classes={groups.map(({ id, name }) => ({ id, name }))}
       uses={uses}
       others={all.filter((r) => r.id !== row.id).map(({ id, title }) => ({ id, title }))}

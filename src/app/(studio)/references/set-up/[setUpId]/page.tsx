@@ -14,6 +14,7 @@ export default async function SetUp({ params }: { params: Promise<{ setUpId: str
       title={row.title}
       note={row.note}
       setUp={row.setUp}
+      written={row.written}
       uses={uses}
       keep={keepMasses.bind(null, row.id)}
       drop={takeSetUpAway.bind(null, row.id)}

@@ -1,6 +1,7 @@
 import { MEDIUM_IDS } from '@/core/exercise/media';
 import { classOf, NotFound } from '@/studio/access/actor';
-import { paletteCsv, paletteFor, paletteGpl } from '@/studio/mixing/palettes';
+import { paletteCsv, paletteGpl } from '@/studio/mixing/palette-files';
+import { paletteFor } from '@/studio/mixing/palettes';
 import { z } from 'zod';
 import { answer } from '../../../../api';
 
