@@ -1,6 +1,7 @@
 'use client';
 /** Something was written elsewhere meanwhile: both versions, and whose is kept. */
 import type { ReactNode } from 'react';
+import { intoView } from './into-view';
 
 interface Props {
   readonly mine: ReactNode;
@@ -12,7 +13,7 @@ interface Props {
 
 export function BothVersions({ mine, theirs, busy, keepMine, keepTheirs }: Props) {
   return (
-    <section className="trouble grid gap-2" aria-label="Two versions">
+    <section ref={intoView} className="trouble mt-2 grid scroll-mb-24 gap-2" aria-label="Two versions">
       <div>
         <p className="label">As it stands, from somewhere else</p>
         <div className="whitespace-pre-line">{theirs}</div>

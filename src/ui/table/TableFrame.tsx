@@ -5,6 +5,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { HoldButton } from '../instruments/HoldButton';
 import { attemptName } from '../parts/attempt-name';
+import { intoView } from '../parts/into-view';
 import { KeyList } from '../parts/KeyList';
 import { StateMark } from '../parts/StateMark';
 import { AttemptTrouble } from './AttemptTrouble';
@@ -99,7 +100,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           />
         )}
         {critique.trouble && (
-          <p role="alert" className="trouble">
+          <p ref={intoView} role="alert" className="trouble scroll-mb-24">
             {critique.trouble}
           </p>
         )}
