@@ -23,7 +23,7 @@ export async function furnish(folder: string, people: readonly string[]): Promis
   // Nothing is measured here.
   const pool = { run: () => Promise.reject(new Error('No work is done yet.')), close: () => Promise.resolve() };
   const house = await openHouse(
-    { folder, databaseUrl: null, s3: null, minFree: 0, demo: false, role: 'all', metrics: null },
+    { folder, databaseUrl: null, s3: null, minFree: 0, demo: false, backupDays: null, role: 'all', metrics: null },
     pool,
   );
   try {

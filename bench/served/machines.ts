@@ -72,6 +72,7 @@ export async function openDistrict(): Promise<District> {
         databaseUrl: postgres.url,
         minFree: 0,
         demo: false,
+        backupDays: null,
         role: 'web',
         metrics: null,
       },

@@ -29,6 +29,12 @@ const environment = z.object({
     .nullable()
     .default(null),
   AWS_REGION: z.string().default('us-east-1'),
+  FAIR_GREY_BACKUP_DAYS: z.coerce
+    .number('FAIR_GREY_BACKUP_DAYS has to be a number of days.')
+    .int()
+    .min(0)
+    .nullable()
+    .default(null),
   FAIR_GREY_ROLE: z.enum(ROLES).default('all'),
   FAIR_GREY_LOG: z.enum(LOG_LEVELS, `FAIR_GREY_LOG has to be one of ${LOG_LEVELS.join(', ')}.`).optional(),
   FAIR_GREY_METRICS: z
@@ -54,6 +60,8 @@ export interface Settings {
   /** Bytes. */
   readonly minFree: number;
   readonly demo: boolean;
+  /** How long backups are kept, as whoever makes them says; null: nobody said. */
+  readonly backupDays: number | null;
   readonly role: Role;
   /** Where what is counted is served; null: nowhere. */
   readonly metrics: MetricsAt | null;
@@ -83,6 +91,7 @@ export function readSettings(env: Record<string, string | undefined> = process.e
       : null,
     minFree: e.FAIR_GREY_MIN_FREE,
     demo: e.FAIR_GREY_DEMO === '1',
+    backupDays: e.FAIR_GREY_BACKUP_DAYS,
     role: e.FAIR_GREY_ROLE,
     metrics: metricsAt(e.FAIR_GREY_METRICS),
   };

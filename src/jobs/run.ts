@@ -1,4 +1,5 @@
 /** Starts the workers of the queue in this process, takes up what a killed one left behind, and looks after both from then on. */
+import { forgetWhatWent } from '@/studio/forgetting';
 import { giveUpOn, measureAttempt, queueWhatWaits, takeUpAgain } from '@/studio/hand-in/measuring';
 import { hasRoom } from '@/studio/hand-in/receive';
 import type { House } from '@/studio/house';
@@ -26,6 +27,7 @@ export async function runJobs(house: House): Promise<void> {
   every(LOOK_MS, 'what waits', async () => {
     if (await hasRoom(house)) await queueWhatWaits(house);
   });
+  every(LOOK_MS, 'what was deleted', () => forgetWhatWent(house));
   every(SWEEP_MS, 'files', () => sweepFiles(house));
   every(SWEEP_MS, 'door', () => house.door.tidy());
 }

@@ -26,6 +26,8 @@ export interface House {
   readonly pool: WorkerPool;
   readonly printer: Printer;
   readonly live: Live;
+  /** Takes what was deleted out of the database's own files. */
+  forget(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -54,6 +56,7 @@ export async function openHouse(settings: Settings = readSettings(), pool: Worke
     pool,
     printer,
     live: await openLive(database),
+    forget: () => database.forget(),
     async close() {
       await metrics?.close();
       await queue.stop().catch(() => undefined);

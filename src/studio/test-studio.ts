@@ -166,7 +166,7 @@ async function openTestHouse(): Promise<TestHouse> {
     close: () => Promise.resolve(),
   };
   const house = await openHouse(
-    { folder, databaseUrl, s3: null, minFree: 0, demo: false, role: 'all', metrics: null },
+    { folder, databaseUrl, s3: null, minFree: 0, demo: false, backupDays: null, role: 'all', metrics: null },
     pool,
   );
   return {

@@ -78,6 +78,7 @@ test('settings come from the environment and are checked', () => {
     role: 'all',
     minFree: 10,
     metrics: null,
+    backupDays: null,
   });
   expect(() => readSettings({ FAIR_GREY_MIN_FREE: 'plenty' })).toThrow();
   expect(readSettings({ DATABASE_URL: 'postgresql://studio@db:5432/grey' }).databaseUrl).toContain('@db:5432');

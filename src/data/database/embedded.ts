@@ -36,6 +36,25 @@ const statementsOf = (pg: PGlite): Statements => ({
   },
 });
 
+const OWN_SCHEMAS = ['public', 'pgboss'];
+
+/**
+ * Rewrites each table without the rows that are gone, one after the other so that requests come in between, and ends the log that
+ * still holds them: a segment goes at the second checkpoint after its end, and none is kept to be written over.
+ */
+async function forget(pg: PGlite): Promise<void> {
+  const { rows } = await pg.query<{ name: string }>(
+    `select format('%I.%I', schemaname, tablename) as name from pg_tables where schemaname = any($1)`,
+    [OWN_SCHEMAS],
+  );
+  for (const { name } of rows) await pg.exec(`vacuum full ${name}`);
+  await pg.exec('set wal_recycle = off');
+  for (let time = 0; time < 2; time++) {
+    await pg.exec('select pg_switch_wal()');
+    await pg.exec('checkpoint');
+  }
+}
+
 /** Throws FolderInUse when another process has the folder. */
 export async function openEmbedded(dataFolder: string): Promise<OpenDatabase> {
   mkdirSync(dataFolder, { recursive: true });
@@ -57,6 +76,7 @@ export async function openEmbedded(dataFolder: string): Promise<OpenDatabase> {
       async listen(channel, hear) {
         await pg.listen(channel, hear);
       },
+      forget: () => forget(pg),
       async close() {
         await pg.close();
         unlock();

@@ -21,5 +21,10 @@ export interface OpenDatabase {
   notify(channel: string, message: string): Promise<void>;
   /** Hears what is told on a channel from now on until the database is closed. */
   listen(channel: string, hear: (message: string) => void): Promise<void>;
+  /**
+   * Takes what was deleted out of the database's own files. A server does that in its own time, beside those who use it, and keeps
+   * it in its backups as long as they are kept: there it does nothing.
+   */
+  forget(): Promise<void>;
   close(): Promise<void>;
 }

@@ -91,6 +91,7 @@ export async function openServer(url: string): Promise<OpenDatabase> {
       await db.execute(sql`select pg_notify(${channel}, ${message})`);
     },
     listen: (channel, hear) => ears.listen(channel, hear),
+    forget: () => Promise.resolve(),
     async close() {
       await ears.close();
       await pool.end();

@@ -16,6 +16,7 @@ import {
 import { FileMissing } from '@/data/files/file-store';
 import { eq, inArray } from 'drizzle-orm';
 import yazl from 'yazl';
+import { markToForget } from '../forgetting';
 import { studentFor, type Teacher } from '../access/actor';
 import type { House } from '../house';
 import { removeUnused } from '../unused-files';
@@ -110,6 +111,7 @@ export async function deleteStudent(house: House, teacher: Teacher, studentId: s
   await house.db.transaction(async (tx) => {
     await tx.delete(students).where(eq(students.id, studentId));
     await tx.delete(user).where(eq(user.id, own.student.userId));
+    await markToForget(tx);
   });
   for (const hash of hashes) await removeUnused(house, hash);
 }

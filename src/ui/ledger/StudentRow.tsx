@@ -11,9 +11,11 @@ interface Props {
   readonly name: string;
   readonly newCode: (id: string) => Promise<Answer>;
   readonly remove: (id: string) => Promise<Answer>;
+  /** How long copies keep what is deleted. */
+  readonly copies: string;
 }
 
-export function StudentRow({ id, number, name, newCode, remove }: Props) {
+export function StudentRow({ id, number, name, newCode, remove, copies }: Props) {
   const [code, setCode] = useState('');
   const [busy, start] = useTransition();
   return (
@@ -51,8 +53,8 @@ export function StudentRow({ id, number, name, newCode, remove }: Props) {
             <AlertDialog.Content className="panel fixed left-1/2 top-1/2 w-96 -translate-x-1/2 -translate-y-1/2">
               <AlertDialog.Title className="mb-2 text-18 font-semibold">Delete {name}?</AlertDialog.Title>
               <AlertDialog.Description className="mb-4">
-                All their hand-ins, photographs, measurements and critiques go for good. Take them out first if anyone
-                may want them.
+                All their hand-ins, photographs, measurements and critiques go for good. {copies} Take them out first if
+                anyone may want them.
               </AlertDialog.Description>
               <div className="flex justify-end gap-2">
                 <AlertDialog.Cancel className="calm">Keep</AlertDialog.Cancel>

@@ -5,6 +5,7 @@ import { CardPanel } from '@/ui/ledger/CardPanel';
 import { ClassSettings } from '@/ui/ledger/ClassSettings';
 import { LedgerForm } from '@/ui/ledger/LedgerForm';
 import { MeetingForm } from '@/ui/ledger/MeetingForm';
+import { keptInCopies } from '@/studio/forgetting';
 import { StudentRow } from '@/ui/ledger/StudentRow';
 import { orNotFound, teacherOnly } from '../../../access';
 import { bringInClassCard, enrol, forgetClassCard, keepMeetings, newCode, removeStudent, setClass } from '../actions';
@@ -58,6 +59,7 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
                   name={s.name}
                   newCode={newCode}
                   remove={removeStudent}
+                  copies={keptInCopies(house.settings)}
                 />
               ))}
             </tbody>
