@@ -3,7 +3,8 @@ import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
 import { inOwnTidewell, type Tidewell } from './evening';
 import { handInAnyway } from './people';
-import { greySheet } from './photographs';
+import { greySheet, handInPhotograph } from './photographs';
+import { handInAndLose } from './tidewell';
 
 const MEGABYTE = 1024 * 1024;
 
@@ -82,6 +83,26 @@ test('with the disk nearly full nothing is taken in, and what is there stays rea
   await told(/too little room/);
   await student.getByText(/It went to your teacher/).waitFor();
   await evening.killAndServe();
+});
+
+test('a picture that can’t be measured stands before its teacher, and is once what was wrong is mended', async () => {
+  let putBack = () => {};
+  await evening.killAndServe({}, async () => {
+    const sheet = await handInPhotograph(evening.exerciseId, 'fine', 58);
+    putBack = await handInAndLose(evening.folder, evening.exerciseId, sheet);
+  });
+  await expect
+    .poll(async () => {
+      await page.goto('/');
+      return page.getByRole('heading', { name: 'One picture could not be measured' }).count();
+    })
+    .toBe(1);
+  await page.getByText(/is missing from the studio’s store/).waitFor();
+  putBack();
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { name: /could not be measured/ })).toHaveCount(0);
+  await student.goto(room);
+  await student.getByText('This picture will do.').waitFor();
 });
 
 test('what is not there, or not theirs, answers 404', async () => {

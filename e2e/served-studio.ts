@@ -19,8 +19,8 @@ export interface ServedStudio {
   readonly logged: () => readonly string[];
   /** What is counted, as a collector reads it. */
   readonly metrics: () => Promise<string>;
-  /** Kills the server as `kill -9` does and serves the same folder again, with the given settings. */
-  readonly killAndServe: (settings?: Record<string, string>) => Promise<void>;
+  /** Kills the server as `kill -9` does and serves the same folder again, with the given settings, after something was done to it. */
+  readonly killAndServe: (settings?: Record<string, string>, meanwhile?: () => Promise<void>) => Promise<void>;
   /** Ends the server; the folder goes. */
   readonly close: () => void;
 }
@@ -70,9 +70,10 @@ export async function serveStudio(
         .split('\n')
         .filter((line) => line.startsWith('{')),
     metrics: async () => (await fetch(`http://${metricsAt(port)}/metrics`)).text(),
-    async killAndServe(settings = {}) {
+    async killAndServe(settings = {}, meanwhile = () => Promise.resolve()) {
       server.kill('SIGKILL');
       await new Promise((r) => setTimeout(r, READY.everyMs));
+      await meanwhile();
       server = await serve(folder, port, settings);
     },
     close() {

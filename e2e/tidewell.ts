@@ -1,10 +1,14 @@
 /** A studio with people in it, made by the studio's own hands before it is served: its doors are walked through in another story. */
 import { defaultTerms } from '@/core/kinds/table';
-import type { Teacher } from '@/studio/access/actor';
+import { attemptFor, type Student, type Teacher } from '@/studio/access/actor';
 import { newClassCode } from '@/data/schema/ids';
+import { students } from '@/data/schema/tables';
 import { addStudent, createClass } from '@/studio/class/people';
-import { openHouse } from '@/studio/house';
+import { receivePhoto } from '@/studio/hand-in/receive';
+import { type House, openHouse } from '@/studio/house';
 import { setExercise } from '@/studio/plan/exercises';
+import { renameSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 
 /** What somebody types at the door. */
 export const HESPER = { name: 'Hesper Dunnock', email: 'hesper@tidewell.example', password: 'saltpans-and-hills' };
@@ -18,15 +22,24 @@ export interface Room {
   readonly exerciseId: string;
 }
 
-/** Puts a room for each of some students into a studio that is not served yet, each with a teacher of its own. */
-export async function furnish(folder: string, people: readonly string[]): Promise<Room[]> {
-  // Nothing is measured here.
+/** Does something in a studio while it is not served. */
+export async function atNight<T>(folder: string, work: (house: House) => Promise<T>): Promise<T> {
+  // Nothing is measured then.
   const pool = { run: () => Promise.reject(new Error('No work is done yet.')), close: () => Promise.resolve() };
   const house = await openHouse(
     { folder, databaseUrl: null, s3: null, minFree: 0, demo: false, backupDays: null, role: 'all', metrics: null },
     pool,
   );
   try {
+    return await work(house);
+  } finally {
+    await house.close();
+  }
+}
+
+/** Puts a room for each of some students into a studio that is not served yet, each with a teacher of its own. */
+export const furnish = (folder: string, people: readonly string[]): Promise<Room[]> =>
+  atNight(folder, async (house) => {
     const rooms: Room[] = [];
     for (const [k, student] of people.entries()) {
       const { name, password } = HESPER;
@@ -42,7 +55,20 @@ export async function furnish(folder: string, people: readonly string[]): Promis
       rooms.push({ student, email, codes: { class: code, own: OWN_CODE }, exerciseId });
     }
     return rooms;
-  } finally {
-    await house.close();
-  }
-}
+  });
+
+/** Hands in a photograph for the one student of a studio, and loses its file; returns what puts it back. */
+export const handInAndLose = (folder: string, exerciseId: string, photograph: Buffer): Promise<() => void> =>
+  atNight(folder, async (house) => {
+    const [row] = await house.db.select().from(students);
+    if (!row) throw new Error('There is no student.');
+    const student: Student = { role: 'student', ...row, studentId: row.id };
+    const file = path.join(house.files.incoming, 'photograph.jpg');
+    writeFileSync(file, photograph);
+    const { attemptId } = await receivePhoto(house, student, exerciseId, file);
+    const { attempt } = await attemptFor(house, student, attemptId);
+    const stored = await house.files.local(attempt.photoHash);
+    const aside = `${folder}.lost`;
+    renameSync(stored, aside);
+    return () => renameSync(aside, stored);
+  });

@@ -3,7 +3,9 @@ import { attempts } from '@/data/schema/tables';
 import { eq, sql } from 'drizzle-orm';
 import { eachInNewStudio, resultWith, type TestStudio } from '../test-studio';
 import { myExercise } from '../views/my-work';
+import { notMeasuredOf } from '../views/today';
 import { giveUpOn, measureAttempt, queueWhatWaits, takeUpAgain } from './measuring';
+import { tryAgain } from './receive';
 
 let studio: TestStudio;
 eachInNewStudio((fresh) => {
@@ -108,4 +110,20 @@ test('a photograph that is missing is looked for again before anybody is told', 
   await giveUpOn(house, id);
   const view = await myExercise(house, studio.bea, studio.exerciseId);
   expect(view.attempts[0]).toMatchObject({ state: 'failed', trouble: expect.stringContaining('backup') as string });
+});
+
+test('what was given up on stands before its teacher until it is tried again, or another picture comes', async () => {
+  const { house, teacher, bea, ruta } = studio;
+  const [first, second] = [await studio.send(bea, 10), await studio.send(ruta, 20)];
+  for (const id of [first, second]) await giveUpOn(house, id);
+  const stand = async () => (await notMeasuredOf(house, teacher)).map((p) => [p.attemptId, p.student]);
+  expect(await stand()).toEqual([
+    [first, 'Bea Lindqvarn'],
+    [second, 'Ruta Vane'],
+  ]);
+  expect((await notMeasuredOf(house, teacher))[0]?.trouble).toMatch(/The picture is kept: try again/);
+  expect(await notMeasuredOf(house, { ...teacher, userId: 'somebody-else' })).toEqual([]);
+  await tryAgain(house, teacher, first);
+  await measureAttempt(house, await studio.send(ruta, 30));
+  expect(await stand()).toEqual([]);
 });

@@ -1,6 +1,7 @@
 /** What waits for the teacher. */
-import { exercises, handIns, students } from '@/data/schema/tables';
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { attempts, classes, exercises, handIns, students, user } from '@/data/schema/tables';
+import { and, asc, eq, inArray, notExists, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import type { Teacher } from '../access/actor';
 import { classesOf } from '../class/people';
 import type { House } from '../house';
@@ -36,4 +37,35 @@ export async function waitingOf(house: House, teacher: Teacher) {
   return waiting
     .map((w) => ({ ...w, measured: measured.get(w.attempt.id) ?? null }))
     .sort((a, b) => a.attempt.createdAt.getTime() - b.attempt.createdAt.getTime());
+}
+
+/** Pictures that could not be measured, however often it was tried, and after which nothing else came; over all classes. */
+export async function notMeasuredOf(house: House, teacher: Teacher) {
+  const later = alias(attempts, 'later');
+  const laterOnes = house.db
+    .select({ one: sql`1` })
+    .from(later)
+    .where(and(eq(later.handInId, attempts.handInId), sql`${later.seq} > ${attempts.seq}`));
+  const rows = await house.db
+    .select({
+      attemptId: attempts.id,
+      handInId: attempts.handInId,
+      student: students.name,
+      title: exercises.title,
+      trouble: attempts.trouble,
+    })
+    .from(attempts)
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .innerJoin(students, eq(handIns.studentId, students.id))
+    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
+    .innerJoin(classes, eq(exercises.classId, classes.id))
+    .where(and(eq(attempts.state, 'failed'), eq(classes.teacherId, teacher.userId), notExists(laterOnes)))
+    .orderBy(asc(attempts.seq));
+  return rows.map((row) => ({ ...row, trouble: row.trouble ?? '' }));
+}
+
+/** How often the teacher's own door was closed within a day because of wrong passwords. */
+export async function closingsOfOwnDoor(house: House, teacher: Teacher): Promise<number> {
+  const [own] = await house.db.select({ email: user.email }).from(user).where(eq(user.id, teacher.userId));
+  return own ? house.door.closings({ teacher: own.email }) : 0;
 }
