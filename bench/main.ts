@@ -5,6 +5,7 @@
  */
 import { parseArgs } from 'node:util';
 import { benchAccuracy } from './accuracy/accuracy';
+import { benchCapacity } from './served/capacity';
 import { benchCluster } from './served/cluster';
 import { benchEmbedded } from './served/embedded';
 import { findOn } from './finder';
@@ -101,6 +102,7 @@ if (wanted('from-life'))
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
 // Minutes of killing: only when it is asked for.
 if (values.only === 'cluster') kept.push(['a district whose processes are killed', await benchCluster(seed, rounds)]);
+if (values.only === 'capacity') kept.push(['what an evening takes', await benchCapacity(seed, rounds)]);
 if (values.only === 'embedded') kept.push(['one machine that is killed', await benchEmbedded(seed, rounds)]);
 if (values.only === 'uploads') kept.push(['bad files', await benchUploads(seed, rounds)]);
 if (wanted('printing')) kept.push(['printing for a class', await benchPrinting()]);

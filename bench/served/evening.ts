@@ -12,6 +12,7 @@ import sharp from 'sharp';
 import { dpiFor, jpegOf, paintedSheet } from '../stage';
 
 export const STUDENTS = 60;
+/** Small ones where it is not about their cost. */
 const MEGAPIXELS = 4;
 
 /** Somebody who is signed in. */
@@ -61,10 +62,10 @@ export async function underWay({ db }: Pick<House, 'db'>): Promise<number> {
 const UNDER_WAY = ['received', 'queued', 'measuring'] as const;
 
 /** As many different files of one photographed sheet as are asked for. */
-export async function photographs(seed: number, many: number): Promise<Buffer[]> {
+export async function photographs(seed: number, many: number, megapixels = MEGAPIXELS): Promise<Buffer[]> {
   const ids = { exercise: null, student: null };
-  const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids, false, dpiFor(MEGAPIXELS));
-  const first = await jpegOf(sheet, 'window', seed, MEGAPIXELS);
+  const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids, false, dpiFor(megapixels));
+  const first = await jpegOf(sheet, 'window', seed, megapixels);
   return Promise.all(
     Array.from({ length: many }, (_, k) =>
       sharp(first)
