@@ -6,6 +6,7 @@
 import { parseArgs } from 'node:util';
 import { benchAccuracy } from './accuracy/accuracy';
 import { benchCapacity } from './served/capacity';
+import { benchStops } from './served/stops';
 import { benchCluster } from './served/cluster';
 import { benchEmbedded } from './served/embedded';
 import { findOn } from './finder';
@@ -104,6 +105,7 @@ if (wanted('painting-speed')) kept.push(['paintings, time and memory', await ben
 if (values.only === 'cluster') kept.push(['a district whose processes are killed', await benchCluster(seed, rounds)]);
 if (values.only === 'capacity') kept.push(['what an evening takes', await benchCapacity(seed, rounds)]);
 if (values.only === 'embedded') kept.push(['one machine that is killed', await benchEmbedded(seed, rounds)]);
+if (values.only === 'stops') kept.push(['nobody waits for another’s page', await benchStops(seed)]);
 if (values.only === 'uploads') kept.push(['bad files', await benchUploads(seed, rounds)]);
 if (wanted('printing')) kept.push(['printing for a class', await benchPrinting()]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);

@@ -27,6 +27,12 @@ export interface Evening {
   readonly exercises: readonly string[];
 }
 
+/** Somebody as their browser has them once they are in. */
+export async function letIn({ auth }: House, signedIn: { readonly token: string } | null): Promise<Sender> {
+  const { name, value } = await auth.cookie(signedIn?.token ?? '');
+  return { cookie: `${name}=${encodeURIComponent(value)}` };
+}
+
 /** A class of sixty, with an exercise for each of their pictures. */
 export async function furnish(house: House, handIns: number): Promise<Evening> {
   const userId = await house.auth.createTeacher('Hesper Dunnock', 'hesper@tidewell.example', 'saltpans-and-hills');
@@ -38,17 +44,13 @@ export async function furnish(house: House, handIns: number): Promise<Evening> {
     const set = { title: `Nine greys, ${k + 1}`, note: '', dueAt: null, terms: defaultTerms('scale') };
     exercises.push(await setExercise(house, teacher, classId, set));
   }
-  const letIn = async (signedIn: { readonly token: string } | null): Promise<Sender> => {
-    const { name, value } = await house.auth.cookie(signedIn?.token ?? '');
-    return { cookie: `${name}=${encodeURIComponent(value)}` };
-  };
   const senders: Sender[] = [];
   for (let k = 0; k < STUDENTS; k++) {
     const { code: own } = await addStudent(house, teacher, classId, `Student ${k + 1}`);
-    senders.push(await letIn(await house.auth.signInStudent(code, own)));
+    senders.push(await letIn(house, await house.auth.signInStudent(code, own)));
   }
   const signedIn = await house.auth.signInTeacher('hesper@tidewell.example', 'saltpans-and-hills');
-  return { classId, senders, exercises, teacher: await letIn(signedIn) };
+  return { classId, senders, exercises, teacher: await letIn(house, signedIn) };
 }
 
 /** Attempts that somebody still waits for. */

@@ -6,8 +6,8 @@ import pLimit from 'p-limit';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { actionCalled, asking } from './actions';
-import { type Evening, furnish, type Sender, STUDENTS } from './evening';
+import { doorsOf } from './doors';
+import { furnish, STUDENTS } from './evening';
 import { keepRunning, until } from './processes';
 import { row } from '../tally';
 import { mutated, mutatedText, WHOLE_TEXTS, wholeFiles } from './mutations';
@@ -18,39 +18,6 @@ const PORT = 3310;
 const LIMIT_MS = 30_000;
 const START_MS = 60_000;
 const BASE = `http://127.0.0.1:${PORT}`;
-
-type Send = (bytes: Buffer, text: string) => { readonly at: string; readonly who: Sender; readonly init: RequestInit };
-
-function doorsOf(
-  { classId, exercises: [exerciseId], teacher, senders }: Evening,
-  own: () => number,
-): readonly (readonly [string, Send])[] {
-  const form = (bytes: Buffer): RequestInit => {
-    const body = new FormData();
-    body.append('photo', new Blob([new Uint8Array(bytes)]), 'sheet.jpg');
-    return { method: 'POST', body };
-  };
-  const upload = (name: string, at: string, byTeacher = false): readonly [string, Send] => [
-    name,
-    (bytes) => ({ at, who: byTeacher ? teacher : (senders[own() % senders.length] as Sender), init: form(bytes) }),
-  ];
-  const pasted = (name: string, at: string, args: (text: string) => readonly unknown[]): readonly [string, Send] => [
-    name,
-    (_, text) => ({ at, who: teacher, init: asking(actionCalled(name), args(text)) }),
-  ];
-  return [
-    upload('hand in', `/hand-in/${exerciseId}`),
-    upload('a look', `/look/${exerciseId}`),
-    upload('a dab', `/check/${exerciseId}?step=2&wet=no&recipe=no`),
-    upload('a pile', `/pile/${classId}?name=pile`, true),
-    upload('a reference', '/bring-in?title=A&source=B&licence=C', true),
-    upload('a card', `/card/${classId}?known=left`, true),
-    pasted('readShelf', '/palette/cupboard', (text) => [text]),
-    pasted('bringInFigures', `/palette/files?class=${classId}`, (text) => [classId, 'acrylic', text]),
-    pasted('bringInSwatches', `/palette/files?class=${classId}`, (text) => [classId, 'acrylic', text]),
-    pasted('bringInClassCard', `/ledger/${classId}`, (text) => [classId, text]),
-  ];
-}
 
 /** Returns whether every file was answered, none with a failure of ours, and the process went on through all of them. */
 export async function benchUploads(seed: number, rounds: number): Promise<boolean> {

@@ -37,14 +37,20 @@ export function nearestThird(frame: Frame, lamp: { readonly x: number; readonly 
 
 type BandTerms = Pick<TermsOf<'bands'>, 'steps' | 'motif' | 'lamp' | 'brushMm' | 'silhouettes'>;
 
-/** A run of a class's sheets asks for one picture many times, and cutting it out takes a tenth of a second. */
-const drawnBefore = new WeakMap<BandTerms, BandPicture>();
+/** Cutting a picture out takes a twentieth of a second, and a class's pages and sheets ask for one again and again: the last few are kept. */
+const drawnBefore = new Map<string, BandPicture>();
+const KEPT = 24;
 
 /** Throws DoesNotFit with what to change when the bands would be narrower than the brush. */
 export function bandPicture(terms: BandTerms, frame: Frame = BAND_FRAME): BandPicture {
-  const before = frame === BAND_FRAME ? drawnBefore.get(terms) : undefined;
-  const picture = before ?? cutOut(terms, frame);
-  if (frame === BAND_FRAME) drawnBefore.set(terms, picture);
+  const { steps, motif, lamp, brushMm, silhouettes } = terms;
+  const key = JSON.stringify([steps, motif, lamp.x, lamp.y, brushMm, silhouettes, frame.widthMm, frame.heightMm]);
+  const picture = drawnBefore.get(key) ?? cutOut(terms, frame);
+  // Put last, whether it was there or not: the one that nobody has asked for the longest goes first.
+  drawnBefore.delete(key);
+  drawnBefore.set(key, picture);
+  const [oldest] = drawnBefore.keys();
+  if (drawnBefore.size > KEPT && oldest !== undefined) drawnBefore.delete(oldest);
   return picture;
 }
 

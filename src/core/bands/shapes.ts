@@ -76,8 +76,8 @@ export function contains(shape: Shape, x: number, y: number): boolean {
   return odd;
 }
 
-/** Distance to the nearest edge, millimetres. */
-export function edgeDistance(shape: Shape, x: number, y: number): number {
+/** Distance to the nearest edge, millimetres; where that is no more than `atLeast`, any distance that shows it. */
+export function edgeDistance(shape: Shape, x: number, y: number, atLeast = 0): number {
   let best = Infinity;
   for (const ring of shape.flat())
     for (let i = 0; i + 1 < ring.length; i++) {
@@ -86,6 +86,7 @@ export function edgeDistance(shape: Shape, x: number, y: number): number {
       const [dx, dy] = [x1 - x0, y1 - y0];
       const t = Math.min(1, Math.max(0, ((x - x0) * dx + (y - y0) * dy) / Math.max(1e-12, dx * dx + dy * dy)));
       best = Math.min(best, Math.hypot(x - x0 - t * dx, y - y0 - t * dy));
+      if (best <= atLeast) return best;
     }
   return best;
 }
@@ -101,9 +102,9 @@ export function roomiest(shape: Shape): Corner | null {
   for (let r = 0; r < TRIES; r++)
     for (let c = 0; c < TRIES; c++) {
       const at: Corner = [x0 + ((c + 0.5) * (x1 - x0)) / TRIES, y0 + ((r + 0.5) * (y1 - y0)) / TRIES];
-      if (!contains(shape, ...at)) continue;
-      const room = edgeDistance(shape, ...at);
-      if (!best || room > best.room) best = { at, room };
+      // Most places are ruled out by the first edge that is nearer than the best place has any.
+      const room = edgeDistance(shape, ...at, best?.room);
+      if (room > (best?.room ?? -1) && contains(shape, ...at)) best = { at, room };
     }
   return best?.at ?? null;
 }

@@ -1,6 +1,7 @@
 /** The embedded database of a data folder: one process at a time has it, and brings its schema up to date. */
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { setImmediate } from 'node:timers/promises';
 import { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/pglite';
@@ -36,6 +37,20 @@ const statementsOf = (pg: PGlite): Statements => ({
   },
 });
 
+/**
+ * A statement is worked out at once and answered in the same turn of the event loop: without a pause before each, a page of ten
+ * statements keeps everybody else waiting for all ten.
+ */
+function pausing(pg: PGlite): PGlite {
+  const query: PGlite['query'] = pg.query.bind(pg);
+  return Object.assign(pg, {
+    query: (async (...given: Parameters<PGlite['query']>) => {
+      await setImmediate();
+      return query(...given);
+    }) as PGlite['query'],
+  });
+}
+
 const OWN_SCHEMAS = ['public', 'pgboss'];
 
 /**
@@ -62,7 +77,7 @@ export async function openEmbedded(dataFolder: string): Promise<OpenDatabase> {
   try {
     const folder = path.join(dataFolder, 'pg');
     if (!existsSync(folder)) await createWhole(folder);
-    const pg = await PGlite.create(folder);
+    const pg = pausing(await PGlite.create(folder));
     const own = drizzle(pg, { schema });
     await migrate(own, { migrationsFolder: MIGRATIONS });
     const db: Database = own;
