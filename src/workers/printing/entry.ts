@@ -1,6 +1,7 @@
-/** What the thread runs that prints: a PDF goes out piece by piece through the port that came with its job. */
+/** What the threads run that print: a PDF goes out piece by piece through the port that came with its job; without one, a picture of its first page comes back. */
 import { shippedFonts } from '@/print/fonts';
 import { writeSheets } from '@/print/sheet-pdf';
+import { sheetToSvg } from '@/print/sheet-svg';
 import type { MessagePort } from 'node:worker_threads';
 import { pagesOf, type PrintJob } from './job';
 
@@ -8,9 +9,21 @@ import { pagesOf, type PrintJob } from './job';
 shippedFonts('regular');
 shippedFonts('strong');
 
-export default async function entry({ job, port }: { job: PrintJob; port: MessagePort }): Promise<void> {
+function pictureOf(job: PrintJob): string | null {
+  const first = pagesOf(job).next();
+  return first.done ? null : sheetToSvg(first.value);
+}
+
+interface Order {
+  readonly job: PrintJob;
+  readonly port: MessagePort | null;
+}
+
+export default async function entry({ job, port }: Order): Promise<string | null> {
+  if (!port) return pictureOf(job);
   try {
     await writeSheets(pagesOf(job), (piece) => port.postMessage(new Uint8Array(piece)));
+    return null;
   } finally {
     port.close();
   }

@@ -1,6 +1,8 @@
 /** Sheets are printed in a thread of their own, whatever a name is made of. */
 import { defaultTerms } from '@/core/kinds/table';
+import { drawExerciseSheet } from '@/core/handout/exercise-sheet';
 import { sheetsToPdf } from '@/print/sheet-pdf';
+import { sheetToSvg } from '@/print/sheet-svg';
 import type { PrintJob } from './job';
 import { exercisePages } from './job';
 import { openPrinter, type Printer } from './printer';
@@ -38,6 +40,12 @@ test('a class is one PDF with the pages of each', async () => {
   expect(pdf.trimEnd().endsWith('%%EOF')).toBe(true);
   const pages = people.flatMap((name) => exercisePages(terms, words(name)));
   expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(pages.length);
+});
+
+test('to look at, the first page comes as it would be printed', async () => {
+  const job: PrintJob = { kind: 'exercise', terms, for: ['Bea Lindqvarn', 'Ruta Vane'].map(words) };
+  expect(await printer.picture(job)).toBe(sheetToSvg(drawExerciseSheet(terms, words('Bea Lindqvarn'))));
+  expect(await printer.picture({ kind: 'drawn', sheets: [] })).toBeNull();
 });
 
 test('nothing to print is told before a PDF is begun', async () => {

@@ -1,14 +1,18 @@
-/** A thread of its own for PDFs: they neither stop the server nor wait behind what is being measured. */
+/** Threads of their own for sheets: they neither stop the server nor wait behind what is being measured. */
 import path from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { PrintJob } from './job';
 
 const LIMIT_MS = 60_000;
+/** A sheet that somebody looks at does not wait for a class's. */
+const THREADS = 2;
 
 export interface Printer {
   /** The PDF as it comes; ready when its first piece is there. Throws where nothing comes of it. */
   print(job: PrintJob): Promise<ReadableStream<Uint8Array>>;
+  /** The first page as SVG, to look at; null of a job without pages. */
+  picture(job: PrintJob): Promise<string | null>;
   close(): Promise<void>;
 }
 
@@ -19,7 +23,7 @@ export function openPrinter(
   const piscina = new Piscina({
     filename: file,
     minThreads: 0,
-    maxThreads: 1,
+    maxThreads: THREADS,
     idleTimeout: 300_000,
     atomics: 'disabled',
   });
@@ -50,6 +54,8 @@ export function openPrinter(
       await Promise.race([first, ended]);
       return stream;
     },
+    picture: (job) =>
+      piscina.run({ job, port: null }, { signal: AbortSignal.timeout(LIMIT_MS) }) as Promise<string | null>,
     close: () => piscina.destroy(),
   };
 }

@@ -1,6 +1,4 @@
-import { sheetToSvg } from '@/print/sheet-svg';
 import { pagesToPrint } from '@/studio/plan/exercises';
-import { pagesOf } from '@/workers/printing/job';
 import { answer, nothingHere } from '../../api';
 import { answerPdf } from '../../pdf';
 
@@ -14,9 +12,7 @@ export async function GET(
   return answer(async (house, actor) => {
     const job = await pagesToPrint(house, actor, exerciseId, query.get('student'));
     if (query.get('as') !== 'svg') return answerPdf(house, job, 'worksheets');
-    const first = pagesOf(job).next();
-    return first.done
-      ? nothingHere()
-      : new Response(sheetToSvg(first.value), { headers: { 'Content-Type': 'image/svg+xml' } });
+    const picture = await house.printer.picture(job);
+    return picture === null ? nothingHere() : new Response(picture, { headers: { 'Content-Type': 'image/svg+xml' } });
   });
 }
