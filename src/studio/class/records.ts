@@ -60,7 +60,9 @@ export async function exportStudent(
   };
   const zip = new yazl.ZipFile();
   zip.addBuffer(Buffer.from(JSON.stringify(record, null, 2)), 'record.json');
-  const types = new Map((await house.db.select().from(files)).map((f) => [f.hash, f.type]));
+  const photos = tries.map((t) => t.photoHash);
+  const stored = some ? await house.db.select().from(files).where(inArray(files.hash, photos)) : [];
+  const types = new Map(stored.map((f) => [f.hash, f.type]));
   const kept = new Map<string, string>();
   for (const { photoHash: hash } of tries)
     kept.set(hash, `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`);
