@@ -50,11 +50,15 @@ test('two words for one painting: both are shown, and the teacher says which is 
   await expect(other.getByLabel('Your own word')).toHaveValue('Well squinted.');
 });
 
-test('what is written elsewhere stands in the field of whoever writes nothing', async () => {
+test('what is written elsewhere comes into the field of whoever writes nothing there', async () => {
   await openTables();
   await writeWord(other, 'Look at three again.');
-  await page.reload();
+  // Whatever else is done here shows it.
+  await page.locator('[data-code=too_close] button').first().click();
+  await page.getByRole('button', { name: 'Drop' }).click();
   await expect(page.getByLabel('Your own word')).toHaveValue('Look at three again.');
+  await page.getByRole('button', { name: 'Take it back in' }).click();
+  await page.getByRole('button', { name: 'Drop' }).waitFor();
   await writeWord(page, 'Look at four again.');
   await expect(both()).toHaveCount(0);
 });

@@ -4,6 +4,7 @@ import next from 'next';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
 import { answering } from '@/watch/request-id';
+import { logWhatIsSaidAside } from '@/watch/said-aside';
 import { callers, introduce } from './caller-of';
 import { routesOfBuild } from './routes-of-build';
 import { contentPolicy, securityHeaders } from './security-headers';
@@ -42,5 +43,8 @@ server.once('error', (error) => {
   console.error(`Nothing can be served at http://${host}:${port}: ${error.message}. Is something else there?`);
   process.exit(1);
 });
-server.listen(port, host, () => console.log(`Ready at http://${host}:${port}`));
+server.listen(port, host, () => {
+  console.log(`Ready at http://${host}:${port}`);
+  logWhatIsSaidAside();
+});
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => server.close());

@@ -2,7 +2,11 @@
  * Two who write the same at once. Whoever writes says which writing was seen; where another came since, nothing is written, and
  * what stands now is handed back, so that both can be looked at.
  */
+import { z } from 'zod';
 import { Refused } from './actor';
+
+/** The writing that somebody saw, as it comes from a page. */
+export const seenSchema = z.number().int().min(0);
 
 /** What somebody else wrote meanwhile. */
 export interface Meanwhile<T> {

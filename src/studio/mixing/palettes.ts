@@ -105,7 +105,7 @@ async function keep(
   for (;;) {
     const now = await classPalette(house, classId, medium);
     const next = { ...now, ...change };
-    checkPaints(next.paints, now);
+    if (change.paints) checkPaints(next.paints, now);
     const own = setIn(next);
     const isNew = isToWrite(own, { theirs: setIn(now), written: now.written }, seen);
     const fit = await learnt(house, next);

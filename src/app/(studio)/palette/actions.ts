@@ -5,6 +5,7 @@ import { type LoggedMix, loggedMixSchema } from '@/core/mixing/logged-mix';
 import { figuresSchema } from '@/core/mixing/stored-fit';
 import { importPalette, type NearestMix, nearestMixes } from '@/studio/mixing/palette-files';
 import { logMixByHand, setPalette, type SetPalette, takeOutMix } from '@/studio/mixing/palettes';
+import { seenSchema } from '@/studio/access/meanwhile';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { teacherOnly } from '../../access';
@@ -14,7 +15,6 @@ const idSchema = z.string().max(40);
 const mediumSchema = z.enum(MEDIUM_IDS);
 const fileSchema = z.string().max(200_000, 'This file is too long for a palette.');
 
-const seenSchema = z.number().int().min(0);
 const changeSchema = z.object({ paints: z.array(z.enum(PAINT_IDS)).optional(), figures: figuresSchema.optional() });
 
 async function act<T, Theirs = unknown>(

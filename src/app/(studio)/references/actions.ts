@@ -3,13 +3,12 @@ import { dropReference, keepPreparation } from '@/studio/reference/references';
 import type { Preparation } from '@/core/reference/preparation';
 import { dropSetUp, keepNewSetUp, keepSetUp, type SetUpWords } from '@/studio/reference/set-ups';
 import { bringShippedIn } from '@/studio/reference/shipped-pictures';
+import { seenSchema } from '@/studio/access/meanwhile';
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
-
-const seenSchema = z.number().int().min(0);
 
 /** Answers its revision. */
 export async function keepReference(

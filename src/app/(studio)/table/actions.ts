@@ -11,14 +11,13 @@ import {
 } from '@/studio/hand-in/notan-hand-ins';
 import { tryAgain } from '@/studio/hand-in/receive';
 import { paintMasses } from '@/studio/reference/set-ups';
+import { seenSchema } from '@/studio/access/meanwhile';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
 const edit = z.object({ say: z.string().optional(), action: z.string().optional(), dropped: z.boolean().optional() });
-
-const seenSchema = z.number().int().min(0);
 
 async function act<T = null, Theirs = unknown>(
   work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<T>,
