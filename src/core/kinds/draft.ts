@@ -1,13 +1,23 @@
 /** The draft of a critique: what a measured hand-in has to tell, by the rules of its family and the terms of its exercise. */
 import type { Finding } from '../critique/finding';
-import { critiquePainting } from '../critique/painting/critique';
-import { critiqueScale } from '../critique/scale/critique';
-import { critiqueTones } from '../critique/tones/critique';
+import { critiquePainting, PAINTING_RULES } from '../critique/painting/critique';
+import { critiqueScale, SCALE_RULES } from '../critique/scale/critique';
+import { critiqueTones, TONES_RULES } from '../critique/tones/critique';
+import { type Sources, type Why, whyOf } from '../critique/why';
 import type { NumberingId } from '../exercise/numbering';
 import { type ExerciseTerms, isPicture, isStepped, type PictureTerms } from '../exercise/terms';
 import type { PaintingResult } from '../painting/result';
 import type { MeasuredResult } from './measured-result';
 import { handInStagesOf } from './table';
+
+const RULES: Record<MeasuredResult['kind'], Sources> = {
+  scale: SCALE_RULES,
+  notan: TONES_RULES,
+  painting: PAINTING_RULES,
+};
+
+/** Why a finding of a measurement is said. */
+export const whyIn = (kind: MeasuredResult['kind'], finding: Finding): Why => whyOf(finding, RULES[kind]);
 
 /** What its stage, or else the exercise, allows a part to be off by, steps. */
 const toleranceAt = ({ stage }: PaintingResult, terms: PictureTerms): number =>

@@ -2,7 +2,8 @@
 import { withEdits, type FindingEdit, type SaidItem } from '@/core/critique/letter';
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { ExerciseTerms } from '@/core/exercise/terms';
-import { draftOf } from '@/core/kinds/draft';
+import type { Why } from '@/core/critique/why';
+import { draftOf, whyIn } from '@/core/kinds/draft';
 import { handInStagesOf } from '@/core/kinds/table';
 import type { NotanResult } from '@/core/notan/result';
 import type { PaintingResult } from '@/core/painting/result';
@@ -87,6 +88,8 @@ export interface AttemptView {
     readonly changes: Readonly<Record<string, number>>;
     readonly sentAt: Date | null;
     readonly items: readonly SaidItem[];
+    /** Why each is said, by its key. */
+    readonly whys: Readonly<Record<string, Why>>;
   } | null;
   readonly verdict: Verdict | null;
 }
@@ -108,6 +111,9 @@ function saidOf(
   return measured ? withEdits(draftOf(measured.result, terms, numbering), edits) : [];
 }
 
+const whysOf = ({ kind }: Measured, items: readonly SaidItem[]): Readonly<Record<string, Why>> =>
+  Object.fromEntries(items.map(({ original }) => [original.key, whyIn(kind, original)]));
+
 /** Attempts as they are looked at, in the order in which they came: a handful of queries for all of them. */
 export async function attemptViews(house: House, rows: readonly Attempt[], judgedBy: JudgedBy): Promise<AttemptView[]> {
   const ids = rows.map((r) => r.id);
@@ -126,6 +132,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
       const terms = row.terms ?? judgedBy.terms;
       const critique = said.find((c) => c.attemptId === row.id);
       const ownEdits = edits.filter((e) => e.attemptId === row.id);
+      const items = critique ? saidOf(critique, own, ownEdits, { ...judgedBy, terms }) : [];
       return {
         id: row.id,
         number: row.number,
@@ -145,7 +152,8 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
               written: critique.written,
               changes: Object.fromEntries(ownEdits.map((e) => [e.key, e.written])),
               sentAt: critique.sentAt,
-              items: saidOf(critique, own, ownEdits, { ...judgedBy, terms }),
+              items,
+              whys: own ? whysOf(own, items) : {},
             }
           : null,
         verdict: decided.find((d) => d.attemptId === row.id)?.verdict ?? null,

@@ -1,6 +1,7 @@
 'use client';
 /** One part of a draft: what works, or what is to be mended. */
 import type { SaidItem } from '@/core/critique/letter';
+import type { Why } from '@/core/critique/why';
 import type { Answer } from '../parts/answer';
 import { FindingRow } from './FindingRow';
 import type { ItemChange } from './table-props';
@@ -10,6 +11,10 @@ interface Props {
   readonly items: readonly SaidItem[];
   /** How often each was changed, by its key; those that never were are left out. */
   readonly changes: Readonly<Record<string, number>>;
+  /** Why each is said, by its key. */
+  readonly whys: Readonly<Record<string, Why>>;
+  readonly whyOpen: boolean;
+  readonly onWhy: (open: boolean) => void;
   /** Place of the first one among all that are shown. */
   readonly from: number;
   readonly chosen: number;
@@ -25,18 +30,8 @@ interface Props {
   ) => Promise<Answer<Omit<SaidItem, 'original'>, void>>;
 }
 
-export function FindingList({
-  title,
-  items,
-  changes,
-  from,
-  chosen,
-  editing,
-  frozen,
-  onChoose,
-  onEdit,
-  onChange,
-}: Props) {
+export function FindingList({ title, items, changes, whys, whyOpen, onWhy, from, chosen, ...rest }: Props) {
+  const { editing, frozen, onChoose, onEdit, onChange } = rest;
   if (items.length === 0) return null;
   return (
     <div>
@@ -48,6 +43,9 @@ export function FindingList({
             key={key}
             item={item}
             written={changes[key] ?? 0}
+            why={whys[key] ?? null}
+            whyOpen={whyOpen}
+            onWhy={onWhy}
             frozen={frozen}
             chosen={chosen === from + i}
             editing={editing === key}

@@ -1,14 +1,20 @@
 'use client';
 /** One finding of a draft: read, lit up, edited, dropped. The words as drafted stay beside an edit. */
 import type { SaidItem } from '@/core/critique/letter';
+import type { Why } from '@/core/critique/why';
 import type { Answer } from '../parts/answer';
 import { FindingForm } from './FindingForm';
 import type { ItemChange } from './table-props';
+import { WhyFold } from './WhyFold';
 
 interface Props {
   readonly item: SaidItem;
   /** How often it was changed. */
   readonly written: number;
+  /** Null where nobody knows any more. */
+  readonly why: Why | null;
+  readonly whyOpen: boolean;
+  readonly onWhy: (open: boolean) => void;
   readonly frozen: boolean;
   readonly chosen: boolean;
   readonly editing: boolean;
@@ -17,7 +23,8 @@ interface Props {
   readonly onChange: (change: ItemChange, seen: number) => Promise<Answer<Omit<SaidItem, 'original'>, void>>;
 }
 
-export function FindingRow({ item, written, frozen, chosen, editing, onChoose, onEdit, onChange }: Props) {
+export function FindingRow({ item, written, why, whyOpen, onWhy, ...rest }: Props) {
+  const { frozen, chosen, editing, onChoose, onEdit, onChange } = rest;
   const say = item.say ?? item.original.say;
   const action = item.action ?? item.original.do ?? '';
   if (editing) return <FindingForm item={item} written={written} change={onChange} close={() => onEdit(false)} />;
@@ -47,6 +54,7 @@ export function FindingRow({ item, written, frozen, chosen, editing, onChoose, o
           </button>
         </div>
       )}
+      {chosen && why && <WhyFold why={why} open={whyOpen} onOpen={onWhy} />}
     </div>
   );
 }

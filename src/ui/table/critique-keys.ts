@@ -34,6 +34,7 @@ export const KEYS = [
   ['↓ ↑', 'next finding, the one before'],
   ['d', 'drop the finding, or take it back in'],
   ['e', 'edit the finding'],
+  ['y', 'why it is said'],
   ['p', 'pass'],
   ['g', 'once more'],
   ['w', 'withdraw the decision'],

@@ -51,7 +51,7 @@ const attempt = {
   verdict: null,
 };
 const items = withEdits(draftOf(measured, terms, 'white-is-one'), []);
-const critique = { word: '', written: 0, changes: {}, sentAt: null, items };
+const critique = { word: '', written: 0, changes: {}, whys: {}, sentAt: null, items };
 const scale = { kind: 'scale' as const, result: measured };
 
 test('a scale: its strip over what was wanted, the ruler, least work, findings and both decisions', () => {

@@ -10,6 +10,9 @@ import { useNews } from '../parts/use-news';
 import type { Answer } from '../parts/answer';
 import type { ItemChange, TableProps } from './table-props';
 
+type Said = NonNullable<NonNullable<TableProps['shown']>['critique']>;
+const NOTHING_SAID: Pick<Said, 'changes' | 'whys'> = { changes: {}, whys: {} };
+
 export type Critique = ReturnType<typeof useCritique>;
 
 export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
@@ -17,6 +20,7 @@ export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
   const [chosen, setChosen] = useState(0);
   const [editing, setEditing] = useState<string | null>(null);
   const [all, setAll] = useState(false);
+  const [whyOpen, setWhyOpen] = useState(false);
   const [help, setHelp] = useState(false);
   const [trouble, setTrouble] = useState('');
   const [busy, start] = useTransition();
@@ -57,7 +61,7 @@ export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
   const withdraw = () => shown && run(() => actions.withdrawVerdict(shown.id));
   const attemptId = shown?.id ?? '';
   const change = (key: string, c: ItemChange, seen: number) => ask(() => actions.changeItem(attemptId, key, c, seen));
-  const changes = shown?.critique?.changes ?? {};
+  const { changes, whys } = shown?.critique ?? NOTHING_SAID;
   /** Picks the first finding that is said of something. */
   const choose = (isOf: (where: SaidItem['original']['where']) => boolean) => {
     const at = visible.findIndex((i) => isOf(i.original.where));
@@ -76,12 +80,24 @@ export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
       p: () => verdict('pass'),
       g: () => verdict('again'),
       w: () => shown?.verdict && withdraw(),
+      y: () => setWhyOpen((open) => !open),
       '?': () => setHelp(true),
     },
     { s: squint.hold, o: original.hold },
   );
 
-  const editable = { changes, chosen, editing, frozen, onChoose: setChosen, onEdit: setEditing, onChange: change };
+  const editable = {
+    changes,
+    whys,
+    whyOpen,
+    onWhy: setWhyOpen,
+    chosen,
+    editing,
+    frozen,
+    onChoose: setChosen,
+    onEdit: setEditing,
+    onChange: change,
+  };
   return {
     ...{ works, fixes, headlines, editable, all, setAll, pick, choose },
     ...{ help, setHelp, trouble, busy, underWay, frozen, run, ask, verdict, withdraw },

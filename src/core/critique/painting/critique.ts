@@ -16,7 +16,7 @@ import { PAINTING_WORDS } from './words';
 
 /** What works is said in the order in which it is built up: the drawing, the values, the range. */
 const { drawing_holds, ...drawingRules } = DRAWING_RULES;
-const RULES: Rules<PaintingReading, PaintingFacts> = {
+export const PAINTING_RULES: Rules<PaintingReading, PaintingFacts> = {
   drawing_holds,
   ...STAGE_RULES,
   ...RESCUE_RULES,
@@ -36,7 +36,7 @@ const EARLY_SLACK = 2;
 export function critiquePainting(result: PaintingResult, tolerance: number, register: Register = 'studio'): Finding[] {
   if (!result.capture.accepted || !(result.registration ?? result.stage ?? (result.fromLife || null))) return [];
   const slack = result.stage && !result.stage.last ? EARLY_SLACK : 1;
-  return drafted(RULES, PAINTING_WORDS[register], { result, step: result.step, tolerance, slack }, {}).filter((f) =>
-    toldAt(result, f.code),
+  return drafted(PAINTING_RULES, PAINTING_WORDS[register], { result, step: result.step, tolerance, slack }, {}).filter(
+    (f) => toldAt(result, f.code),
   );
 }

@@ -63,7 +63,7 @@ export const RESCUE_RULES = {
   rescue_narrower: rule('rescue_narrower', {
     tells: ({ range, repainted }) => range <= -WIDER && repainted >= HARDLY,
     weight: ({ range }) => (-range / (2 * WIDER)) * Math.sqrt(WHOLE_AREA),
-    source: 'as for what reaches further',
+    source: 'half a step of nine less between its lightest and its darkest twentieth',
   }),
   rescue_untouched: rule('rescue_untouched', {
     tells: ({ repainted }) => repainted < HARDLY,

@@ -65,7 +65,7 @@ const massesMeet: PaintingRule<'masses_meet'> = {
   tells: ({ apart }) => apart <= APART,
   weight: ({ apart }) => (1 - apart) * Math.sqrt(WHOLE_AREA),
   evidence: ({ apart }) => ({ steps: round2(apart) }),
-  source: 'as for masses that are apart',
+  source: 'all but a twentieth of the light lies above all but a twentieth of the dark where masses are apart',
 };
 
 const greysInOrder: PaintingRule<'greys_in_order'> = {

@@ -13,7 +13,7 @@ import { STRENGTH_RULES } from './strength-rules';
 import { VALUE_RULES } from './value-rules';
 import { SCALE_WORDS } from './words';
 
-const SCALE_RULES: Rules<ScaleReading, ScaleFacts> = { ...STRENGTH_RULES, ...VALUE_RULES, ...CRAFT_RULES };
+export const SCALE_RULES: Rules<ScaleReading, ScaleFacts> = { ...STRENGTH_RULES, ...VALUE_RULES, ...CRAFT_RULES };
 
 /** Findings for a measurement with its steps; none where nothing was read, or what was read would mislead. */
 export function critiqueScale(

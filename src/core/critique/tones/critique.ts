@@ -13,7 +13,7 @@ import { TONE_WORDS } from './words';
 /** What works is said in the order in which it stands here: the big shapes first, the decision last. */
 const { big_shapes, decided, ...pictureRules } = PICTURE_RULES;
 const { flat_tones, ...toneRules } = TONE_RULES;
-const RULES: Rules<ToneReading, ToneFacts> = {
+export const TONES_RULES: Rules<ToneReading, ToneFacts> = {
   big_shapes,
   flat_tones,
   ...MASS_RULES,
@@ -42,5 +42,5 @@ export function critiqueTones(
   const [light, dark] = [result.targets?.[0] ?? ends.light, result.targets?.at(-1) ?? ends.dark];
   const scale = { steps: result.tones.length, order: 'light-first' as const, spacing: 'lightness' as const, ends };
   const names = { labels: stepLabels(numbering, scale) };
-  return drafted(RULES, TONE_WORDS[register], { result, ends: { light, dark }, whiteSparing }, names);
+  return drafted(TONES_RULES, TONE_WORDS[register], { result, ends: { light, dark }, whiteSparing }, names);
 }

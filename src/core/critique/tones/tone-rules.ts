@@ -76,7 +76,7 @@ const greyForWhite: ToneRule<'grey_for_white'> = {
   tells: ({ lightness, target }) => lightness < target - SHORT,
   weight: ({ lightness, target }) => (target - lightness) / WHOLE_RANGE,
   evidence: ({ lightness, target }) => ({ lightness: round2(lightness), target }),
-  source: 'as for the dark',
+  source: 'further than two coats of one white lie apart',
 };
 
 const unevenTone: ToneRule<'uneven_tone'> = {
