@@ -73,6 +73,10 @@ test('the rack shows the hand-in as its measured strip, light to dark', async ()
 test('the teacher edits a finding and sends it back; the student reads it', async () => {
   await openTable();
   await page.locator('[data-code=too_close] button').first().click();
+  // Why it is said opens beside it, and goes along to the next.
+  await page.keyboard.press('y');
+  await page.getByText('the gap should be').waitFor();
+  await page.getByText('Judged by:').waitFor();
   await page.getByRole('button', { name: 'Edit' }).click();
   await page.getByLabel('What is seen').fill('Four and five are twins.');
   await page.getByRole('button', { name: 'Keep these words' }).click();

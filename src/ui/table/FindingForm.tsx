@@ -4,17 +4,19 @@ import type { SaidItem } from '@/core/critique/letter';
 import { useState } from 'react';
 import type { Answer, Meanwhile } from '../parts/answer';
 import { BothVersions } from '../parts/BothVersions';
-import type { ItemChange } from './table-props';
+import { SaidBefore } from './SaidBefore';
+import type { ItemChange, Phrases } from './table-props';
 
 interface Props {
   readonly item: SaidItem;
   /** How often it had been changed when it was opened. */
   readonly written: number;
+  readonly phrases: Phrases;
   readonly change: (change: ItemChange, seen: number) => Promise<Answer<Omit<SaidItem, 'original'>, void>>;
   readonly close: () => void;
 }
 
-export function FindingForm({ item, written, change, close }: Props) {
+export function FindingForm({ item, written, phrases, change, close }: Props) {
   const { original } = item;
   const [seen] = useState(written);
   const [say, setSay] = useState(item.say ?? original.say);
@@ -48,11 +50,15 @@ export function FindingForm({ item, written, change, close }: Props) {
         <span className="label">What is seen</span>
         <textarea className="field" rows={3} autoFocus value={say} onChange={(e) => setSay(e.target.value)} />
       </label>
+      <SaidBefore phrases={phrases.say} now={say} use={setSay} />
       {original.kind === 'fix' && (
-        <label>
-          <span className="label mt-2">What to do</span>
-          <textarea className="field" rows={2} value={action} onChange={(e) => setAction(e.target.value)} />
-        </label>
+        <>
+          <label>
+            <span className="label mt-2">What to do</span>
+            <textarea className="field" rows={2} value={action} onChange={(e) => setAction(e.target.value)} />
+          </label>
+          <SaidBefore phrases={phrases.action} now={action} use={setAction} />
+        </>
       )}
       {clash ? (
         <BothVersions

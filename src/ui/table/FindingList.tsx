@@ -4,13 +4,14 @@ import type { SaidItem } from '@/core/critique/letter';
 import type { Why } from '@/core/critique/why';
 import type { Answer } from '../parts/answer';
 import { FindingRow } from './FindingRow';
-import type { ItemChange } from './table-props';
+import type { ItemChange, Phrases, TableProps } from './table-props';
 
 interface Props {
   readonly title: string;
   readonly items: readonly SaidItem[];
   /** How often each was changed, by its key; those that never were are left out. */
   readonly changes: Readonly<Record<string, number>>;
+  readonly phrases: TableProps['phrases'];
   /** Why each is said, by its key. */
   readonly whys: Readonly<Record<string, Why>>;
   readonly whyOpen: boolean;
@@ -30,7 +31,9 @@ interface Props {
   ) => Promise<Answer<Omit<SaidItem, 'original'>, void>>;
 }
 
-export function FindingList({ title, items, changes, whys, whyOpen, onWhy, from, chosen, ...rest }: Props) {
+const NONE: Phrases = { say: [], action: [] };
+
+export function FindingList({ title, items, phrases, changes, whys, whyOpen, onWhy, from, chosen, ...rest }: Props) {
   const { editing, frozen, onChoose, onEdit, onChange } = rest;
   if (items.length === 0) return null;
   return (
@@ -43,6 +46,7 @@ export function FindingList({ title, items, changes, whys, whyOpen, onWhy, from,
             key={key}
             item={item}
             written={changes[key] ?? 0}
+            phrases={phrases[item.original.code] ?? NONE}
             why={whys[key] ?? null}
             whyOpen={whyOpen}
             onWhy={onWhy}

@@ -4,13 +4,14 @@ import type { SaidItem } from '@/core/critique/letter';
 import type { Why } from '@/core/critique/why';
 import type { Answer } from '../parts/answer';
 import { FindingForm } from './FindingForm';
-import type { ItemChange } from './table-props';
+import type { ItemChange, Phrases } from './table-props';
 import { WhyFold } from './WhyFold';
 
 interface Props {
   readonly item: SaidItem;
   /** How often it was changed. */
   readonly written: number;
+  readonly phrases: Phrases;
   /** Null where nobody knows any more. */
   readonly why: Why | null;
   readonly whyOpen: boolean;
@@ -23,11 +24,14 @@ interface Props {
   readonly onChange: (change: ItemChange, seen: number) => Promise<Answer<Omit<SaidItem, 'original'>, void>>;
 }
 
-export function FindingRow({ item, written, why, whyOpen, onWhy, ...rest }: Props) {
+export function FindingRow({ item, written, phrases, why, whyOpen, onWhy, ...rest }: Props) {
   const { frozen, chosen, editing, onChoose, onEdit, onChange } = rest;
   const say = item.say ?? item.original.say;
   const action = item.action ?? item.original.do ?? '';
-  if (editing) return <FindingForm item={item} written={written} change={onChange} close={() => onEdit(false)} />;
+  if (editing)
+    return (
+      <FindingForm item={item} written={written} phrases={phrases} change={onChange} close={() => onEdit(false)} />
+    );
   return (
     <div
       className={`rounded-sm border-l-4 py-1 pl-2 ${chosen ? 'border-ink bg-l97' : 'border-transparent'}`}

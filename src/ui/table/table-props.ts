@@ -11,6 +11,12 @@ export interface ItemChange {
   readonly dropped?: boolean;
 }
 
+/** What was said of one thing before, the newest first: what is seen, and what to do. */
+export interface Phrases {
+  readonly say: readonly string[];
+  readonly action: readonly string[];
+}
+
 /** What a teacher does on every Table. */
 export interface TableActions {
   changeItem(
@@ -102,5 +108,7 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
   readonly isCurrent: boolean;
   readonly labels: readonly string[];
   readonly part: P;
+  /** Words that the teacher has used before, by the code of what they were said of. */
+  readonly phrases: Readonly<Record<string, Phrases>>;
   readonly actions: TableActions & { readonly tones: TonesActions };
 }

@@ -7,7 +7,9 @@ import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
 import { samplePainting, sampleRegion, sampleShape } from '@/core/painting/sample-result';
 import { jest } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
+import { FindingForm } from './FindingForm';
 import type { TableProps } from './table-props';
+import { WhyFold } from './WhyFold';
 
 jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
 const { Table } = await import('./Table');
@@ -70,6 +72,7 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
       isCurrent
       labels={labelsOf(terms, 'white-is-one')}
       part={part as TableProps['part']}
+      phrases={{}}
       actions={actions}
     />,
   );
@@ -105,6 +108,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       isCurrent
       labels={[]}
       part={{ kind: 'painting', measured: painting, standing: 'other-reference', setUp: null, beside: 'reference' }}
+      phrases={{}}
       actions={actions}
     />,
   );
@@ -131,10 +135,36 @@ test('by eye: the photograph as it came, no findings, and both decisions', () =>
       isCurrent
       labels={[]}
       part={null}
+      phrases={{}}
       actions={actions}
     />,
   );
   expect(html).toContain('/picture/a1/preview');
   expect(html).not.toContain('data-code');
   for (const words of ['Once more', 'Pass']) expect(html).toContain(words);
+});
+
+test('words that were said of the same thing before are offered while it is edited', () => {
+  const [item] = critique.items;
+  if (!item) throw new Error('Nothing is said.');
+  const html = renderToStaticMarkup(
+    <FindingForm
+      item={item}
+      written={0}
+      phrases={{ say: ['Four and five are twins.', item.original.say], action: [] }}
+      change={() => Promise.resolve({ ok: true, value: undefined })}
+      close={() => undefined}
+    />,
+  );
+  expect(html).toContain('Four and five are twins.');
+  // What stands there already is not offered.
+  expect(html.split('aria-label="Said before"')[1]?.match(/<li>/g)).toHaveLength(1);
+});
+
+test('why a finding is said stands folded away, and is opened with its numbers', () => {
+  const why = { numbers: [{ label: 'the gap is', value: '4.1 L*' }], weight: 0.3, source: 'beyond the tolerance' };
+  const fold = (open: boolean) => renderToStaticMarkup(<WhyFold why={why} open={open} onOpen={() => undefined} />);
+  expect(fold(false)).not.toContain('4.1');
+  for (const words of ['the gap is', '4.1 L*', 'weighs, beside the rest', 'Judged by: beyond the tolerance.'])
+    expect(fold(true)).toContain(words);
 });

@@ -15,7 +15,7 @@ const NOTHING_SAID: Pick<Said, 'changes' | 'whys'> = { changes: {}, whys: {} };
 
 export type Critique = ReturnType<typeof useCritique>;
 
-export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
+export function useCritique({ handIn, shown, isCurrent, phrases, actions }: TableProps) {
   const router = useRouter();
   const [chosen, setChosen] = useState(0);
   const [editing, setEditing] = useState<string | null>(null);
@@ -87,6 +87,7 @@ export function useCritique({ handIn, shown, isCurrent, actions }: TableProps) {
   );
 
   const editable = {
+    phrases,
     changes,
     whys,
     whyOpen,

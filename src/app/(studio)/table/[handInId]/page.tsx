@@ -1,4 +1,5 @@
 import { labelsOf } from '@/core/kinds/table';
+import { phrasesOf } from '@/studio/critique/phrases';
 import { tableOf } from '@/studio/views/table';
 import { tablePartOf } from '@/studio/views/table-part';
 import { Table } from '@/ui/table/Table';
@@ -33,6 +34,8 @@ export default async function TablePage({ params, searchParams }: Props) {
   const shown =
     table.attempts.find((a) => a.id === asked) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
   const labels = labelsOf(shown?.terms ?? table.exercise.terms, table.class.numbering);
+  const isDraft = shown?.critique?.sentAt === null;
+  const codes = isDraft ? [...new Set(shown.critique.items.map(({ original }) => original.code))] : [];
   return (
     <Table
       key={shown?.id ?? 'none'}
@@ -51,6 +54,7 @@ export default async function TablePage({ params, searchParams }: Props) {
       isCurrent={shown !== null && shown.id === table.currentId}
       labels={labels}
       part={await tablePartOf(house, teacher, table, shown, labels)}
+      phrases={await phrasesOf(house, teacher, codes)}
       actions={actions}
     />
   );
