@@ -8,7 +8,7 @@ import path from 'node:path';
 /** Ports of one served studio after the other in this process. */
 let nextPort = 3187;
 /** Ports of what is counted are so much above those of the pages. */
-const METRICS_ABOVE = 1000;
+const METRICS_ABOVE = 2000;
 /** How often, and how long apart, it is asked whether it is ready. */
 const READY = { times: 120, everyMs: 500 } as const;
 

@@ -1,4 +1,5 @@
 /** News of attempts, told through a database that stands in: what is told is heard where it was asked for, and nowhere else. */
+import { log } from '@/watch/log';
 import { jest } from '@jest/globals';
 import { openLive } from './live';
 
@@ -36,7 +37,7 @@ test('those who look on hear what happens in another process, in its order, unti
 test('news that cannot be told stops nobody, and what comes after it is told', async () => {
   const between = wire();
   let broken = true;
-  const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const quiet = jest.spyOn(log, 'error').mockReturnValue(undefined);
   const live = await openLive({
     ...between,
     notify: (channel, message) =>
