@@ -88,7 +88,8 @@ test('the teacher edits a finding and sends it back; the student reads it', asyn
 });
 
 test('killed while it measures, the studio takes the measurement up again', async () => {
-  await handIn(student, await handInPhotograph(exerciseId, 'fine', 52));
+  // A large one, so that it is the measuring that is cut off, and not the page being told of its end.
+  await handIn(student, await handInPhotograph(exerciseId, 'fine', 52, 12));
   await student.getByText('Measuring your picture').waitFor();
   await evening.killAndServe();
   // The page that waits hears of it by itself.
