@@ -12,7 +12,7 @@ interface Props {
   /** How often it was changed. */
   readonly written: number;
   readonly phrases: Phrases;
-  /** Null where nobody knows any more. */
+  /** Null where its rule is gone. */
   readonly why: Why | null;
   readonly whyOpen: boolean;
   readonly onWhy: (open: boolean) => void;
