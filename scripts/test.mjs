@@ -31,12 +31,11 @@ const jest = (report, ...more) =>
     ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${report}`, ...more],
     shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' }),
   );
-/** Unit tests, and then those that touch data once more, on a PostgreSQL server. */
-async function units() {
-  await once(jest(unitReport), 'exit');
-  await once(jest(serverReport, '--config', 'jest.server.config.mjs'), 'exit');
-}
-const ended = Promise.all([once(browser, 'exit'), units()]);
+const units = once(jest(unitReport), 'exit');
+const browsed = once(browser, 'exit');
+/** Those that touch data once more, on a PostgreSQL server, as soon as the browser leaves room for them. */
+const onServer = browsed.then(() => once(jest(serverReport, '--config', 'jest.server.config.mjs'), 'exit'));
+const ended = Promise.all([units, onServer]);
 const faulty = [];
 for (const check of ['types', 'lint']) {
   const [status] = await once(spawn('nice', ['-n', '10', 'npm', 'run', '--silent', check], shown()), 'exit');

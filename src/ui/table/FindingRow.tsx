@@ -44,21 +44,25 @@ export function FindingRow({ item, written, phrases, why, whyOpen, onWhy, ...res
         {action && !item.dropped && <span className="block">{action}</span>}
         {item.say !== null && <span className="quiet block">Drafted: {item.original.say}</span>}
       </button>
-      {!frozen && chosen && (
-        <div className="mt-1 flex gap-3 text-13">
-          <button type="button" className="cursor-pointer underline" onClick={() => onEdit(true)}>
-            Edit
-          </button>
-          <button
-            type="button"
-            className="cursor-pointer underline"
-            onClick={() => void onChange({ dropped: !item.dropped }, written)}
-          >
-            {item.dropped ? 'Take it back in' : 'Drop'}
-          </button>
+      {chosen && (
+        <div className="mt-1 flex flex-wrap gap-x-3 text-13">
+          {!frozen && (
+            <>
+              <button type="button" className="cursor-pointer underline" onClick={() => onEdit(true)}>
+                Edit
+              </button>
+              <button
+                type="button"
+                className="cursor-pointer underline"
+                onClick={() => void onChange({ dropped: !item.dropped }, written)}
+              >
+                {item.dropped ? 'Take it back in' : 'Drop'}
+              </button>
+            </>
+          )}
+          {why && <WhyFold why={why} open={whyOpen} onOpen={onWhy} />}
         </div>
       )}
-      {chosen && why && <WhyFold why={why} open={whyOpen} onOpen={onWhy} />}
     </div>
   );
 }

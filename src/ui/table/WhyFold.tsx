@@ -1,4 +1,4 @@
-/** Why a finding is said: its numbers, and what it is judged by. */
+/** Why a finding is said, as part of a row of buttons: its numbers, and what it is judged by, below them. */
 import type { Why } from '@/core/critique/why';
 
 interface Props {
@@ -10,12 +10,12 @@ interface Props {
 export function WhyFold({ why: { numbers, weight, source }, open, onOpen }: Props) {
   const rows = weight === null ? numbers : [...numbers, { label: 'weighs, beside the rest', value: String(weight) }];
   return (
-    <div className="mt-1 text-13">
+    <>
       <button type="button" className="cursor-pointer underline" aria-expanded={open} onClick={() => onOpen(!open)}>
-        Why do you say so? <kbd>y</kbd>
+        Why do you say so?
       </button>
       {open && (
-        <div className="mt-1">
+        <div className="mt-1 basis-full">
           <dl className="grid grid-cols-[1fr_auto] gap-x-3">
             {rows.map(({ label, value }) => (
               <div key={label} className="contents">
@@ -27,6 +27,6 @@ export function WhyFold({ why: { numbers, weight, source }, open, onOpen }: Prop
           {source !== null && <p className="quiet mt-1">Judged by: {source}.</p>}
         </div>
       )}
-    </div>
+    </>
   );
 }
