@@ -1,13 +1,13 @@
 /** What the numbers behind a finding are called, for a teacher who asks why it is said. */
 
-/** What a number counts. A share is of 1; what is counted has no unit. */
+/** What a number counts. A share, from 0 to 1, and what is counted have no unit. */
 export const UNITS = {
   lightness: 'L*',
   steps: 'steps',
   widths: 'of the width',
   degrees: 'degrees',
   times: 'times',
-  share: 'of 1',
+  share: '',
   colour: '',
   count: '',
 } as const;

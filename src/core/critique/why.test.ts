@@ -61,7 +61,7 @@ test('numbers are read as they are said, and what works weighs nothing', () => {
     numbers: [
       { label: 'off by (below 0: too dark)', value: '−1.23 steps' },
       { label: 'lighter than its target (below 0: darker)', value: '41 L*' },
-      { label: 'how much of the picture', value: '0.1 of 1' },
+      { label: 'how much of the picture', value: '0.1' },
     ],
   });
   const works = finding({ code: 'works_even', kind: 'works', weight: 0, evidence: { gaps: [9.5, 10] } });

@@ -15,7 +15,7 @@ export function WhyFold({ why: { numbers, weight, source }, open, onOpen }: Prop
         Why do you say so?
       </button>
       {open && (
-        <div className="mt-1 basis-full">
+        <div className="mt-1 basis-full pr-2">
           <dl className="grid grid-cols-[1fr_auto] gap-x-3">
             {rows.map(({ label, value }) => (
               <div key={label} className="contents">
