@@ -2,7 +2,7 @@
 import base from './jest.config.mjs';
 
 /** What is about the embedded database itself, or about no database at all. */
-const EMBEDDED = '/(database/(database|lock)|critique/stored-world)[.]test[.]ts$';
+const EMBEDDED = '/(database/(database|lock)|critique/stored-world|studio/forgetting)[.]test[.]ts$';
 const NO_ROWS = '/(files/[^/]+|hand-in/(unzip|live)|studio/words)[.]test[.]ts$';
 
 export default {

@@ -1,5 +1,4 @@
 /** What is deleted is gone from the raw files of the embedded database, and the screen says what copies keep. */
-import { TEST_SERVER } from '@/data/database/test-database';
 import { students, user } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { readdir, readFile } from 'node:fs/promises';
@@ -27,9 +26,8 @@ async function foundInFiles(words: readonly string[]): Promise<string[]> {
 
 const ROUND = ['Brisknettle', 'Ombrelight', 'Palewarren', 'Quillsedge'];
 const [NAME, WORD, EDIT, PLEA] = ROUND as [string, string, string, string];
-const onEmbedded = TEST_SERVER ? test.skip : test;
 
-onEmbedded('of a student who is deleted nothing said or written is left in any file', async () => {
+test('of a student who is deleted nothing said or written is left in any file', async () => {
   const { house, teacher, bea } = studio;
   await house.db.update(students).set({ name: NAME }).where(eq(students.id, bea.studentId));
   await house.db.update(user).set({ name: NAME }).where(eq(user.id, bea.userId));
