@@ -1,14 +1,13 @@
 /** What an action answers: done, or one sentence about what to mend, with what stands now where somebody else wrote meanwhile. */
 import { FileMissing } from '@/data/files/file-store';
-import { ChangedMeanwhile, type Meanwhile } from '@/studio/access/meanwhile';
+import { ChangedMeanwhile } from '@/studio/access/meanwhile';
 import { isFull, NoRoom, NotFound, Refused } from '@/studio/access/actor';
+import type { Answer } from '@/ui/parts/answer';
 import { log } from '@/watch/log';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import { ZodError } from 'zod';
 
-export type Outcome<T = null, Theirs = unknown> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly say: string; readonly meanwhile?: Meanwhile<Theirs> };
+export type Outcome<T = null, Theirs = unknown> = Answer<Theirs, T>;
 
 export function sayError(error: unknown): string {
   if (error instanceof ZodError) return error.issues[0]?.message ?? 'Something in the form is not right.';

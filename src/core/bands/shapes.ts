@@ -102,7 +102,7 @@ export function roomiest(shape: Shape): Corner | null {
   for (let r = 0; r < TRIES; r++)
     for (let c = 0; c < TRIES; c++) {
       const at: Corner = [x0 + ((c + 0.5) * (x1 - x0)) / TRIES, y0 + ((r + 0.5) * (y1 - y0)) / TRIES];
-      // Most places are ruled out by the first edge that is nearer than the best place has any.
+      // The first edge that is nearer than any edge of the best place rules a place out.
       const room = edgeDistance(shape, ...at, best?.room);
       if (room > (best?.room ?? -1) && contains(shape, ...at)) best = { at, room };
     }

@@ -1,4 +1,7 @@
-/** What the threads run that print: a PDF goes out piece by piece through the port that came with its job; without one, a picture of its first page comes back. */
+/**
+ * What the threads run that print: a PDF goes out piece by piece through the port that came with its job; without one, a picture of
+ * its first page comes back.
+ */
 import { shippedFonts } from '@/print/fonts';
 import { writeSheets } from '@/print/sheet-pdf';
 import { sheetToSvg } from '@/print/sheet-svg';
