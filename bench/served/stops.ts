@@ -4,6 +4,7 @@
  */
 import { routesOfBuild } from '@/app/server/routes-of-build';
 import { readSettings } from '@/data/settings';
+import { CLASS, TEACHER } from '@/demo/world';
 import { openHouse } from '@/studio/house';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -26,6 +27,9 @@ const TIMES = 2;
 /** A stream of news has no end: it is left after this. */
 const LISTEN_MS = 500;
 const MEGAPIXELS = 12;
+const CODE_OF_BEA = 'FRESHPAN';
+/** Fewer than this are reached only where the sample world is not there. */
+const LEAST_ROUTES = 35;
 
 const LINK = /(?:href|src)="(\/[^"#]*)"/g;
 const BEGINNINGS = {
@@ -89,8 +93,8 @@ export async function benchStops(seed: number): Promise<boolean> {
   spawnSync(process.execPath, ['dist/demo.mjs'], { env, stdio: 'ignore' });
   const house = await openHouse(readSettings(own));
   const people = {
-    teacher: await letIn(house, await house.auth.signInTeacher('hesper@tidewell.example', 'saltpans-and-hills')),
-    student: await letIn(house, await house.auth.signInStudent('TDWELL', 'FRESHPAN')),
+    teacher: await letIn(house, await house.auth.signInTeacher(TEACHER.email, TEACHER.password)),
+    student: await letIn(house, await house.auth.signInStudent(CLASS.code, CODE_OF_BEA)),
   };
   await house.close();
   const server = keepRunning('studio', process.execPath, ['dist/serve.mjs'], env);
@@ -122,7 +126,7 @@ export async function benchStops(seed: number): Promise<boolean> {
       console.log(
         `  ${route.padEnd(44)}${quantile(times, 0.5).toFixed(1).padStart(8)}${longest(route).toFixed(1).padStart(8)}`,
       );
-    return [...stops.keys()].every((route) => longest(route) <= LIMIT_MS);
+    return stops.size >= LEAST_ROUTES && [...stops.keys()].every((route) => longest(route) <= LIMIT_MS);
   } finally {
     await server.stop();
     rmSync(folder, { recursive: true, force: true });

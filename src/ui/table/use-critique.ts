@@ -42,19 +42,15 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
 
   /** Asks the studio; what it answers is told, and handed on to whoever asked. */
-  const ask = <A extends Answer<unknown, unknown>>(work: () => Promise<A>): Promise<A> =>
-    new Promise((resolve, reject) =>
-      start(async () => {
-        try {
-          const answer = await work();
-          setTrouble(answer.ok ? '' : answer.say);
-          router.refresh();
-          resolve(answer);
-        } catch (error) {
-          reject(error as Error);
-        }
-      }),
-    );
+  const ask = <A extends Answer<unknown, unknown>>(work: () => Promise<A>): Promise<A> => {
+    const answered = work();
+    start(async () => {
+      const answer = await answered;
+      setTrouble(answer.ok ? '' : answer.say);
+      router.refresh();
+    });
+    return answered;
+  };
   const run = (work: () => Promise<Answer<unknown, unknown>>) => void ask(work);
   const go = (id: string | null) => id && router.push(`/table/${id}`);
   const verdict = (v: string) => shown && !frozen && run(() => actions.giveVerdict(shown.id, v));
