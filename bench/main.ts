@@ -9,6 +9,7 @@ import { benchCapacity } from './served/capacity';
 import { benchStops } from './served/stops';
 import { benchCluster } from './served/cluster';
 import { benchEmbedded } from './served/embedded';
+import { benchCritique } from './critique/critique';
 import { findOn } from './finder';
 import { benchMasses } from './masses';
 import { benchFit } from './mixing-speed';
@@ -90,6 +91,8 @@ if (wanted('modelling'))
     await benchModelling(seed, Math.max(60, 3 * rounds), Number(values.megapixels)),
   ]);
 if (wanted('found-by-size')) await benchFoundBySize(seed, Math.max(4, rounds), Number(values.megapixels));
+if (wanted('critique'))
+  kept.push(['what is said first', await benchCritique(seed, Math.min(5, rounds), Number(values.megapixels))]);
 if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);
 if (wanted('cameras'))
   kept.push([

@@ -1,6 +1,7 @@
 /** Trials side by side in worker threads; called with a list, it answers in the list's order. */
 import path from 'node:path';
 import { Piscina } from 'piscina';
+import type { CritiqueOutcome, CritiqueTrial } from './critique/critique-trial';
 import type { DabOutcome, DabTrial } from './dab-trial';
 import type { MassOutcome, MassTrial } from './mass-trial';
 import type { NotanOutcome, NotanTrial } from './notan-trial';
@@ -26,6 +27,7 @@ function open<T, O>(file: string): Trials<T, O> {
 export const openTrials = () => open<Trial, TrialOutcome>('dist/bench-trial.mjs');
 export const openNotanTrials = () => open<NotanTrial, NotanOutcome>('dist/bench-notan.mjs');
 export const openPaintingTrials = () => open<PaintingTrial, PaintingOutcome>('dist/bench-painting.mjs');
+export const openCritiqueTrials = () => open<CritiqueTrial, CritiqueOutcome>('dist/bench-critique.mjs');
 export const openFormTrials = () => open<FormTrial, FormOutcome>('dist/bench-form.mjs');
 export const openColourTrials = () => open<ColourTrial, ColourOutcome>('dist/bench-colours.mjs');
 export const openStatesTrials = () => open<StatesTrial, StatesOutcome>('dist/bench-states.mjs');

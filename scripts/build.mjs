@@ -18,6 +18,7 @@ const entries = {
   'bench-trial': 'bench/trial.ts',
   'bench-painting': 'bench/painting/painting-trial.ts',
   'bench-colours': 'bench/painting/colour-trial.ts',
+  'bench-critique': 'bench/critique/critique-trial.ts',
   'bench-form': 'bench/painting/form-trial.ts',
   'bench-states': 'bench/painting/states-trial.ts',
   'bench-dab': 'bench/dab-trial.ts',

@@ -5,7 +5,6 @@ import { critiquePainting } from '@/core/critique/painting/critique';
 import { measurePainting } from '@/core/painting/measure-painting';
 import { paintingReference } from '@/core/painting/reference';
 import type { PaintingResult } from '@/core/painting/result';
-import { between } from '@/core/raster/between';
 import { valueMap, valueSpan } from '@/core/reference/value-map';
 import { withAccents } from '@/devices/accents';
 import type { CameraCondition } from '@/devices/condition-names';
@@ -13,11 +12,12 @@ import { AS_IT_IS, type Move, type Whole } from '@/devices/drawing-hand';
 import { paintPicture } from '@/devices/picture-painter';
 import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
-import { type Chance, chance } from '@/devices/random';
+import { chance } from '@/devices/random';
 import { decodePhoto } from '@/workers/decoding/decode';
 import { loadOpenCv } from '@/workers/decoding/opencv';
 import { readQr } from '@/workers/decoding/read-qr';
 import { blankFor, targetOf } from '../notan-stage';
+import { finely, moveOf, wholeOf } from './beginning';
 import { plannedModelling } from './modelling-faults';
 import { type MovedPart, movedParts } from './moved-parts';
 import { nameOf, namedPlane, shapesOf, smallestOf } from './named-of-scene';
@@ -109,40 +109,8 @@ export interface PaintingOutcome {
 /** How many steps a part may be off by. */
 const TOLERANCE_STEPS = 0.5;
 
-/** So many times finer than the rendered picture is what is measured against: thin lines are put into it. */
-const SHARPER = 2;
-/** A whole that is askew as a careful student's is. */
-const wholeOf = (own: Chance): Whole => ({
-  shift: { x: 0.012 * own.gauss(), y: 0.012 * own.gauss() },
-  scale: { x: 1 + 0.015 * own.gauss(), y: 1 + 0.015 * own.gauss() },
-  rotation: 0.8 * own.gauss(),
-  shear: 0.006 * own.gauss(),
-});
-
 /** A large brush, and values that lie close together. */
 const ROUGHLY = { smallest: 0.03, unsure: 2.5, squeezed: [42, 80] } as const;
-
-/** A thing before wall and table that can be moved: all of it within the picture. */
-function moveOf(named: ReturnType<typeof shapesOf>, own: Chance, asked?: number): Move | null {
-  const things = [...new Set(named.map(({ shape }) => shape >> 1))].filter((thing) => {
-    const parts = named.filter(({ shape }) => shape >> 1 === thing);
-    const area = parts.reduce((s, p) => s + p.area, 0);
-    const inside = parts.every(({ box }) => box.x > 0.06 && box.x + box.width < 0.94 && box.y + box.height < 0.94);
-    return thing > 2 && inside && area > 0.01 && area < 0.15;
-  });
-  if (things.length === 0) return null;
-  const thing = things[own.whole(0, things.length - 1)] as number;
-  const [usual, way] = [own.between(0.025, 0.055), own.between(0, 2 * Math.PI)];
-  const far = asked ?? usual;
-  return {
-    shapes: [2 * thing, 2 * thing + 1],
-    dx: far * Math.cos(way),
-    dy: far * Math.sin(way),
-    width: own.between(0.9, 1.1),
-    height: own.between(0.9, 1.1),
-    slant: own.between(-5, 5),
-  };
-}
 
 export default async function runPaintingTrial(trial: PaintingTrial): Promise<PaintingOutcome> {
   const { seed, camera, megapixels } = trial;
@@ -172,12 +140,8 @@ export default async function runPaintingTrial(trial: PaintingTrial): Promise<Pa
   const reaches = trial.small === 'extents' ? plannedExtents(reference, named, own.fork('reaches'), trial.size) : null;
   const modelled = trial.small === 'modelling' ? plannedModelling(reference, named, of, own.fork('modelled')) : null;
   modelled?.mistaken.forEach((by, shape) => mistaken.set(shape, by));
-  const plane = { width: SHARPER * width, height: SHARPER * height };
-  const plain = { width, height, data: lightness };
-  const sharper = Float32Array.from({ length: plane.width * plane.height }, (_, i) =>
-    between(plain, ((i % plane.width) + 0.5) / SHARPER, (Math.floor(i / plane.width) + 0.5) / SHARPER),
-  );
-  const seen = lines ? withAccents(sharper, plane.width, plane.height, lines.wanted) : sharper;
+  const plane = finely(reference);
+  const seen = lines ? withAccents(plane.data, plane.width, plane.height, lines.wanted) : plane.data;
   const blank = await blankFor(trial, trial.card === 'measured' ? 'office' : 'nominal', height / width);
   const { surface, canvas } = paintPicture(
     blank.surface,

@@ -40,6 +40,8 @@ export interface Rule<Code extends string, Reading, F> {
   /** Error beyond tolerance in steps times the square root of the area share. */
   weight(facts: F): number;
   evidence(facts: F): Finding['evidence'];
+  /** Told of at the most, those that weigh most; all of them unless said. */
+  readonly most?: number;
   /** Why the limit and the weight are what they are. */
   readonly source: string;
 }
@@ -83,53 +85,103 @@ function whereOf(subject: Subject): Finding['where'] {
   return { steps: [], ...(box && { box }), ...(name !== undefined && { shape: name }) };
 }
 
-/** Two that would share a key are told apart by their order: " (2)", " (3)". */
-function withOwnKeys(findings: readonly Finding[]): Finding[] {
+/** Something that a rule tells, before it is put in words. */
+export interface Told<Facts, Code extends keyof Facts & string = keyof Facts & string> {
+  /** Code and subject: those that would share a key are told apart by their order, " (2)", " (3)". */
+  readonly key: string;
+  readonly code: Code;
+  readonly kind: Finding['kind'];
+  readonly subject: Subject;
+  readonly facts: Facts[Code];
+  /** 0 of what works. */
+  readonly weight: number;
+}
+
+/** How much more what is said of a subject weighs than the same of another. */
+export type EmphasisOf = (subject: Subject) => number;
+const ALIKE: EmphasisOf = () => 1;
+
+function withOwnKeys<T extends { readonly key: string }>(all: readonly T[]): T[] {
   const seen = new Map<string, number>();
-  return findings.map((finding) => {
-    const count = (seen.get(finding.key) ?? 0) + 1;
-    seen.set(finding.key, count);
-    return count === 1 ? finding : { ...finding, key: `${finding.key} (${count})` };
+  return all.map((one) => {
+    const count = (seen.get(one.key) ?? 0) + 1;
+    seen.set(one.key, count);
+    return count === 1 ? one : { ...one, key: `${one.key} (${count})` };
   });
 }
 
-/** The findings of one rule, in the order in which it looks. */
-function told<Code extends string, Reading, F, Names>(
-  rule: Rule<Code, Reading, F>,
-  words: Words<F, Names>,
+/** What one rule tells, in the order in which it looks. */
+function toldBy<Reading, Facts, Code extends keyof Facts & string>(
+  rule: Rule<Code, Reading, Facts[Code]>,
   reading: Reading,
+  emphasis: EmphasisOf,
+): Told<Facts, Code>[] {
+  const { code, kind } = rule;
+  return withOwnKeys(
+    rule
+      .reads(reading)
+      .filter(({ facts }) => rule.tells(facts))
+      .map(({ subject, facts }) => ({
+        ...{ code, kind, subject, facts },
+        key: code + subjectKey(subject),
+        weight: kind === 'works' ? 0 : rule.weight(facts) * emphasis(subject),
+      })),
+  );
+}
+
+/** All that the rules of a family tell, however much that is, in the order of the rules. */
+export const allTold = <Reading, Facts>(
+  rules: Rules<Reading, Facts>,
+  reading: Reading,
+  emphasis: EmphasisOf = ALIKE,
+): Told<Facts>[] =>
+  (Object.keys(rules) as (keyof Facts & string)[]).flatMap((code) =>
+    toldBy<Reading, Facts, typeof code>(rules[code], reading, emphasis),
+  );
+
+const firstStep = (subject: Subject): number => (subject.kind === 'steps' ? (subject.steps[0] ?? 0) : 0);
+const heaviestFirst = <T extends { readonly weight: number; readonly subject: Subject }>(told: readonly T[]): T[] =>
+  [...told].sort((a, b) => b.weight - a.weight || firstStep(a.subject) - firstStep(b.subject));
+
+/** As much of it as people are told: of every rule so many, the heaviest; what works first, then what to mend, heaviest first. */
+export function chosenToTell<Reading, Facts>(
+  rules: Rules<Reading, Facts>,
+  told: readonly Told<Facts>[],
+): Told<Facts>[] {
+  const most = (code: keyof Facts & string) => rules[code].most ?? Infinity;
+  const fixes = heaviestFirst(told.filter((t) => t.kind === 'fix'));
+  const place = new Map<string, number>();
+  const kept = fixes.filter(({ code }) => {
+    const before = place.get(code) ?? 0;
+    place.set(code, before + 1);
+    return before < most(code);
+  });
+  return [...told.filter((t) => t.kind === 'works'), ...kept];
+}
+
+/** A finding of what is told: its numbers, and the words for it. */
+export function findingOf<Reading, Facts, Names>(
+  { rules, words }: { readonly rules: Rules<Reading, Facts>; readonly words: Catalogue<Facts, Names> },
+  { key, code, kind, subject, facts, weight }: Told<Facts>,
   names: Names,
-): Finding[] {
-  return rule
-    .reads(reading)
-    .filter(({ facts }) => rule.tells(facts))
-    .map(({ subject, facts }) => ({
-      key: rule.code + subjectKey(subject),
-      code: rule.code,
-      kind: rule.kind,
-      weight: rule.kind === 'works' ? 0 : round2(rule.weight(facts)),
-      where: whereOf(subject),
-      evidence: rule.evidence(facts),
-      say: words.say(facts, names),
-      do: words.do(facts, names),
-    }));
+): Finding {
+  return {
+    ...{ key, code, kind },
+    weight: round2(weight),
+    where: whereOf(subject),
+    evidence: rules[code].evidence(facts),
+    say: words[code].say(facts, names),
+    do: words[code].do(facts, names),
+  };
 }
 
 /**
  * What a family's rules have to tell: what works in the order of the rules, then what to mend, heaviest first, ties by step.
  * The same reading always gets the same draft.
  */
-export function drafted<Reading, Facts, Names>(
+export const drafted = <Reading, Facts, Names>(
   rules: Rules<Reading, Facts>,
   words: Catalogue<Facts, Names>,
   reading: Reading,
   names: Names,
-): Finding[] {
-  const all = (Object.keys(rules) as (keyof Facts & string)[]).flatMap((code) =>
-    told(rules[code], words[code], reading, names),
-  );
-  const fixes = all
-    .filter((f) => f.kind === 'fix')
-    .sort((a, b) => b.weight - a.weight || (a.where.steps[0] ?? 0) - (b.where.steps[0] ?? 0));
-  return withOwnKeys([...all.filter((f) => f.kind === 'works'), ...fixes]);
-}
+): Finding[] => chosenToTell(rules, allTold(rules, reading)).map((told) => findingOf({ rules, words }, told, names));

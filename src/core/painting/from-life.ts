@@ -46,14 +46,13 @@ function massesIn(
 ): PaintingResult['shapes'] {
   const { width, height, data } = plane;
   const own = { width, height, numbers: new Uint8Array(0), wanted: data, painted: data, shapes };
-  return shapes.flatMap(({ name, part, number, places, inside }): PaintingResult['shapes'] => {
+  return shapes.flatMap(({ name, part, emphasis = 1, number, places, inside }): PaintingResult['shapes'] => {
     const around = boxOfPlaces(places, width);
     if (!around) return [];
     const lab = colours && labOver(colours, inside);
     return [
       {
-        name,
-        part,
+        ...{ name, part, emphasis },
         box: shareBox(around, plane),
         area: places.length / data.length,
         lightness: inside.length === 0 ? null : meanOf(own, 'painted', inside),

@@ -124,6 +124,8 @@ export const paintingResultSchema = z.object({
       residual: z.number().nullable(),
       /** The part of its object under the light that it is. */
       part: z.enum(FORM_PARTS).nullable().default(null),
+      /** How much what is said of it weighs. */
+      emphasis: z.number().default(1),
       /** Its colour as it was painted; null where that was not asked for, and where it is not known. */
       a: z.number().nullable().default(null),
       b: z.number().nullable().default(null),

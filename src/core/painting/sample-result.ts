@@ -96,6 +96,7 @@ export const sampleShape = (
   deltaLightness: 0,
   residual: 0,
   part: null,
+  emphasis: 1,
   a: null,
   b: null,
   edgeMm: null,

@@ -73,6 +73,7 @@ export const shapeFrom = (mass: Mass): NamedShape => ({
   part: mass.part === 'cast-shadow' ? 'cast' : mass.part,
   material: mass.material,
   steps: allotted(mass, PICTURE_STEPS),
+  emphasis: mass.emphasis,
 });
 
 function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): SeenReference {

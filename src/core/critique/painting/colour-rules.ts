@@ -49,9 +49,10 @@ function turnOf({ residualA, residualB, residualChroma }: ColouredPart): Turn {
 const offOf = ({ residualA, residualB }: ColouredPart): number => Math.hypot(residualA, residualB);
 
 const partsOf = (reading: PaintingReading): ColourFacts[] =>
-  (reading.result.colour?.parts ?? [])
-    .map((part) => ({ part, turn: turnOf(part), off: offOf(part), tolerance: toleranceOf(reading) }))
-    .sort((x, y) => y.off * Math.sqrt(y.part.area) - x.off * Math.sqrt(x.part.area));
+  (reading.result.colour?.parts ?? []).map((part) => ({
+    ...{ part, turn: turnOf(part), off: offOf(part) },
+    tolerance: toleranceOf(reading),
+  }));
 
 const weightOf = (off: number, tolerance: number, area: number): number =>
   AFTER_VALUES * ((off - tolerance) / STEP_OF_COLOUR) * Math.sqrt(area);
@@ -121,13 +122,12 @@ const colourOff: PaintingRule<'colour_off'> = {
   code: 'colour_off',
   kind: 'fix',
   reads: (reading) =>
-    partsOf(reading)
-      .slice(0, MOST_PARTS)
-      .map((facts) => ({
-        subject: ofShape(facts.part.id, facts.part.shape ?? undefined, facts.part.box),
-        facts,
-      })),
+    partsOf(reading).map((facts) => ({
+      subject: ofShape(facts.part.id, facts.part.shape ?? undefined, facts.part.box),
+      facts,
+    })),
   tells: ({ off, tolerance }) => off > tolerance,
+  most: MOST_PARTS,
   weight: ({ off, tolerance, part }) => weightOf(off, tolerance, part.area),
   evidence: ({ part }) => ({ a: round1(part.residualA), b: round1(part.residualB), area: round2(part.area) }),
   source: 'what is left beside the colour of the whole, beyond what two patches side by side may differ by',

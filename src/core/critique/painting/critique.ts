@@ -1,7 +1,9 @@
 /** Drafts the critique of a painting. The same measurement and the same terms always get the same draft. */
 import type { PaintingResult } from '../../painting/result';
 import type { Finding } from '../finding';
-import { drafted, type Register, type Rules } from '../rule';
+import { allTold, chosenToTell, findingOf, type Register, type Rules, type Subject, type Told } from '../rule';
+import { inOrder, type TellAll } from './actions/order';
+import { whatToDo } from './actions/words';
 import { COLOUR_RULES } from './colour-rules';
 import { DRAWING_RULES } from './drawing-rules';
 import type { PaintingFacts, PaintingReading } from './facts';
@@ -32,11 +34,45 @@ export const PAINTING_RULES: Rules<PaintingReading, PaintingFacts> = {
 /** Before the last stage things may stand so many times further off: they are drawn again. */
 const EARLY_SLACK = 2;
 
-/** Findings for a painting that was read, where each part may be off by `tolerance` steps; none where nothing was, or what was read would mislead. */
-export function critiquePainting(result: PaintingResult, tolerance: number, register: Register = 'studio'): Finding[] {
-  if (!result.capture.accepted || !(result.registration ?? result.stage ?? (result.fromLife || null))) return [];
+/** What a painting is judged by at its stage; null where nothing was read, or what was read would mislead. */
+export function readingOf(result: PaintingResult, tolerance: number): PaintingReading | null {
+  if (!result.capture.accepted || !(result.registration ?? result.stage ?? (result.fromLife || null))) return null;
   const slack = result.stage && !result.stage.last ? EARLY_SLACK : 1;
-  return drafted(PAINTING_RULES, PAINTING_WORDS[register], { result, step: result.step, tolerance, slack }, {}).filter(
-    (f) => toldAt(result, f.code),
-  );
+  return { result, step: result.step, tolerance, slack };
+}
+
+/** All that is to be told of a painting at its stage, weighed by what its shapes weigh. */
+export const tellAll: TellAll = (reading) => {
+  const { result } = reading;
+  const emphases = new Map(result.shapes.map((s) => [s.name, s.emphasis]));
+  const emphasis = (subject: Subject) =>
+    subject.kind === 'shape' && subject.name !== undefined ? (emphases.get(subject.name) ?? 1) : 1;
+  return allTold(PAINTING_RULES, reading, emphasis).filter(({ code }) => toldAt(result, code));
+};
+
+const round2 = (v: number) => Math.round(v * 100) / 100;
+
+/**
+ * Findings for a painting that was read, where each part may be off by `tolerance` steps: what works, then what to mend, in the
+ * order in which it is best done. None where nothing was read.
+ */
+export function critiquePainting(result: PaintingResult, tolerance: number, register: Register = 'studio'): Finding[] {
+  const reading = readingOf(result, tolerance);
+  if (!reading) return [];
+  const told = chosenToTell(PAINTING_RULES, tellAll(reading));
+  const { steps, cured } = inOrder(tellAll, reading, told);
+  const family = { rules: PAINTING_RULES, words: PAINTING_WORDS[register] };
+  const inWords = (own: Told<PaintingFacts>) => findingOf(family, own, {});
+  return [
+    ...told.filter((t) => t.kind === 'works').map(inWords),
+    ...steps.map((step): Finding => {
+      const finding = inWords(step.told);
+      return {
+        ...finding,
+        do: whatToDo(step, finding.do, reading.step),
+        evidence: { ...finding.evidence, removes: round2(step.removes), repaint: round2(step.action.area) },
+      };
+    }),
+    ...cured.map(inWords),
+  ];
 }

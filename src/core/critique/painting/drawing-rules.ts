@@ -7,7 +7,7 @@ import type { Moved, PaintingFacts, PaintingReading, Sits, Way } from './facts';
 /** A whole that is further off than this is told: degrees, ratios. */
 const TURNED = 1;
 const SIZED = 0.03;
-/** Features told of at the most, the furthest off. */
+/** Features told of at the most. */
 const MOST_FEATURES = 5;
 /** A feature is told from here on: widths, ratios, degrees. */
 const OFF: Record<Way, number> = { place: 0.015, width: 0.1, height: 0.1, slant: 5 };
@@ -75,10 +75,9 @@ const gapOff: PaintingRule<'gap_off'> = {
   reads: ({ result: { gaps }, slack }) =>
     gaps
       .filter(({ wanted, painted }) => Math.abs(painted - wanted) > slack * GAP.changed)
-      .sort((a, b) => Math.abs(b.painted - b.wanted) - Math.abs(a.painted - a.wanted))
-      .slice(0, MOST_GAPS)
       .map((gap) => ({ subject: ofShape(`gap ${gap.between.join(' and ')}`, undefined, gap.box), facts: { gap } })),
   tells: ({ gap: { wanted, painted } }) => painted < GAP.closed * wanted || painted > GAP.open * wanted,
+  most: MOST_GAPS,
   weight: ({ gap: { wanted, painted } }) => SHIFT_WEIGHT * Math.abs(painted - wanted),
   evidence: ({ gap: { wanted, painted } }) => ({ wanted: round3(wanted), painted: round3(painted) }),
   source: 'the eye sees the shape between two things sooner than where each of them stands',
@@ -120,7 +119,7 @@ const TOGETHER = 0.005;
 const middleOf = ({ box: { x, y, width, height } }: Moved) => ({ x: x + width / 2, y: y + height / 2 });
 
 /** Where a part goes if it goes with its object: as that did, and with it where it grew, shrank or leant about its middle. */
-function drawnWith(object: Moved, part: Moved): { readonly dx: number; readonly dy: number } {
+export function drawnWith(object: Moved, part: Moved): { readonly dx: number; readonly dy: number } {
   const [own, of] = [middleOf(part), middleOf(object)];
   const [right, down] = [own.x - of.x, own.y - of.y];
   const lean = Math.tan((object.slant * Math.PI) / 180) * object.height;
@@ -136,10 +135,15 @@ function objectOfPart({ name }: Moved): string | null {
   return object === name ? null : object;
 }
 
+/** Whether one feature is a part of the other. */
+export function isPartOf(part: Moved, object: Moved): boolean {
+  const name = objectOfPart(part);
+  return name !== null && name === object.name;
+}
+
 /** Whether a part of an object only goes where all of it went: that is told of the object. */
 function goesAlong(moved: Moved, all: readonly Moved[]): boolean {
-  const name = objectOfPart(moved);
-  const object = name !== null && all.find((o) => o.name === name);
+  const object = all.find((o) => isPartOf(moved, o));
   if (!object) return false;
   const along = drawnWith(object, moved);
   return Math.hypot(along.dx - moved.dx, along.dy - moved.dy) < TOGETHER;
@@ -157,14 +161,12 @@ const featureMoved: PaintingRule<'feature_moved'> = {
   reads: ({ result: { displacements, extents }, slack }) =>
     displacements
       .filter((moved) => !goesAlong(moved, displacements) && !isTheirEdge(moved, extents))
-      .map((moved) => ({ moved, ways: waysOf(moved, slack), most: Math.max(...Object.values(offBy(moved))) }))
-      .sort((a, b) => b.most - a.most)
-      .slice(0, MOST_FEATURES)
-      .map(({ moved, ways }) => ({
+      .map((moved) => ({
         subject: ofShape(moved.id, moved.name ?? undefined, moved.box),
-        facts: { moved, ways },
+        facts: { moved, ways: waysOf(moved, slack) },
       })),
   tells: ({ ways }) => ways.length > 0,
+  most: MOST_FEATURES,
   weight: ({ moved }) => SHIFT_WEIGHT * Math.hypot(moved.dx, moved.dy) + Math.abs(moved.width - 1) / 2,
   evidence: ({ moved: { dx, dy, width, height, slant } }) => ({
     dx: round3(dx),

@@ -3,7 +3,7 @@ import { objectOf } from '../../tones/mass';
 import { ofShape, PICTURE, type Rule } from '../rule';
 import type { BrokenForm, FormFacts, MassRead, PaintingFacts, PaintingReading } from './facts';
 
-/** Told of at the most: those that weigh most. */
+/** Told of at the most. */
 const MOST = 5;
 
 /** What breaking a rule weighs, in steps over the share of the picture that it is about: light and shadow carry all the rest. */
@@ -34,14 +34,12 @@ const formBroken: Rule<'form_broken', PaintingReading, FormFacts> = {
   code: 'form_broken',
   kind: 'fix',
   reads: ({ result: { rules } }) =>
-    [...rules]
-      .sort((a, b) => weightOf(b) - weightOf(a))
-      .slice(0, MOST)
-      .map((rule) => ({
-        subject: ofShape(`${rule.code} ${rule.id}`, OF_ALL.includes(rule.code) ? undefined : rule.names[0], rule.box),
-        facts: { rule },
-      })),
+    rules.map((rule) => ({
+      subject: ofShape(`${rule.code} ${rule.id}`, OF_ALL.includes(rule.code) ? undefined : rule.names[0], rule.box),
+      facts: { rule },
+    })),
   tells: () => true,
+  most: MOST,
   weight: ({ rule }) => weightOf(rule),
   evidence: ({ rule }) => ({ value: round2(rule.value), limit: round2(rule.limit) }),
   source:

@@ -5,7 +5,7 @@
 import { ofShape, type Rule } from '../rule';
 import type { ContrastFacts, GradientFacts, GradientFault, MassRead, PaintingFacts, PaintingReading } from './facts';
 
-/** Told of at the most, of each: those that weigh most. */
+/** Told of at the most, of each. */
 const [MOST_GRADIENTS, MOST_CONTRASTS] = [3, 3];
 /** From one side of a shape to the other may be amiss what so many steps beside the tolerance are. */
 const GRADIENT_SLACK = 0.6;
@@ -40,18 +40,15 @@ function isGradient({ regions }: PaintingReading['result'], name: string): boole
   return ways.size !== 1;
 }
 
-/** Shapes whose gradient is off, those that weigh most first. */
+/** Shapes whose gradient is off. */
 export const gradientsOff = ({ result, step, tolerance }: PaintingReading): GradientFacts[] =>
-  result.shapes
-    .flatMap((shape): GradientFacts[] => {
-      const { gradient } = shape;
-      const limit = (tolerance + GRADIENT_SLACK) * step;
-      return gradient && gradient.across.off > limit && isGradient(result, shape.name)
-        ? [{ shape, fault: faultOf(gradient, step), steps: gradient.across.off / step }]
-        : [];
-    })
-    .sort((a, b) => b.steps * Math.sqrt(b.shape.area) - a.steps * Math.sqrt(a.shape.area))
-    .slice(0, MOST_GRADIENTS);
+  result.shapes.flatMap((shape): GradientFacts[] => {
+    const { gradient } = shape;
+    const limit = (tolerance + GRADIENT_SLACK) * step;
+    return gradient && gradient.across.off > limit && isGradient(result, shape.name)
+      ? [{ shape, fault: faultOf(gradient, step), steps: gradient.across.off / step }]
+      : [];
+  });
 
 const gradientOff: ModellingRule<'gradient_off'> = {
   code: 'gradient_off',
@@ -62,6 +59,7 @@ const gradientOff: ModellingRule<'gradient_off'> = {
       facts,
     })),
   tells: () => true,
+  most: MOST_GRADIENTS,
   weight: ({ shape, steps }) => SIDE * steps * Math.sqrt(shape.area),
   evidence: ({ shape: { gradient }, steps }) => ({
     steps: round2(steps),
@@ -100,14 +98,13 @@ const contrastOff: ModellingRule<'contrast_off'> = {
           !contrast.between.some((name) => told.has(name)) &&
           (Math.abs(steps) > tolerance + CONTRAST_SLACK || instead !== null),
       )
-      .sort((a, b) => Math.abs(b.steps) - Math.abs(a.steps))
-      .slice(0, MOST_CONTRASTS)
       .map((facts) => ({
         subject: ofShape(`contrast ${facts.contrast.between.join(' and ')}`, undefined, facts.contrast.box),
         facts,
       }));
   },
   tells: () => true,
+  most: MOST_CONTRASTS,
   weight: ({ contrast: { box }, steps }) => SIDE * Math.abs(steps) * Math.sqrt(box.width * box.height),
   evidence: ({ contrast: { lightness, chroma, hue }, steps }) => ({
     steps: round2(steps),

@@ -2,7 +2,7 @@
 import { ofShape, type Rule } from '../rule';
 import type { ExtentOff, LineOff, PaintingFacts, PaintingReading } from './facts';
 
-/** Told of at the most, of each: those that weigh most. */
+/** Told of at the most, of each. */
 const MOST_EXTENTS = 5;
 const MOST_LINES = 5;
 /** A shape that is wider by a tenth of itself weighs as much as a fifth of a step all over it. */
@@ -28,13 +28,12 @@ const extentOff: PaintingRule<'extent_off'> = {
       // A part that is too light or too dark is no detail besides.
       .filter(({ kind, name }) => kind !== 'detail' || !regions.some((r) => r.shape !== null && r.shape === name))
       .map((extent) => ({ extent, steps: stepsOf(extent, step) }))
-      .sort((a, b) => b.steps * Math.sqrt(areaOf(b.extent)) - a.steps * Math.sqrt(areaOf(a.extent)))
-      .slice(0, MOST_EXTENTS)
       .map((facts) => ({
         subject: ofShape(facts.extent.id, facts.extent.name ?? undefined, facts.extent.box),
         facts,
       })),
   tells: () => true,
+  most: MOST_EXTENTS,
   weight: ({ extent, steps }) => steps * Math.sqrt(areaOf(extent)),
   evidence: ({ extent, steps }) => ({ by: round2(extent.by), steps: round2(steps) }),
   source: 'what was measured is told only from a twentieth of a width, or well beyond what the brush leaves elsewhere',
@@ -44,11 +43,9 @@ const lineOff: PaintingRule<'line_off'> = {
   code: 'line_off',
   kind: 'fix',
   reads: ({ result: { accents } }) =>
-    [...accents]
-      .sort((a, b) => LINE_WEIGHT[b.kind] - LINE_WEIGHT[a.kind])
-      .slice(0, MOST_LINES)
-      .map((line) => ({ subject: ofShape(line.id, undefined, line.box), facts: { line } })),
+    accents.map((line) => ({ subject: ofShape(line.id, undefined, line.box), facts: { line } })),
   tells: () => true,
+  most: MOST_LINES,
   weight: ({ line }) => LINE_WEIGHT[line.kind] * Math.sqrt(LINE_AREA),
   evidence: ({ line }) => ({ amount: round2(line.amount) }),
   source: 'thin as they are, lines carry a drawing: they weigh more than the paint in them',

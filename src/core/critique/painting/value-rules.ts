@@ -3,7 +3,7 @@ import { ofShape, PICTURE, type Rule } from '../rule';
 import { gradientsOff } from './modelling-rules';
 import type { OffPart, PaintingFacts, PaintingReading, RangeFacts, WholeFacts } from './facts';
 
-/** Parts told of at the most, the largest. */
+/** Parts told of at the most. */
 const MOST_PARTS = 7;
 /** A range of less than this share of the reference's is short, of more than that stretched. */
 const SHORT = 0.85;
@@ -143,14 +143,13 @@ const partOff: PaintingRule<'part_off'> = {
     const told = new Set<string | null>(gradientsOff(reading).map((g) => g.shape.name));
     const areas = new Map(result.shapes.map((s) => [s.name, s.area]));
     const shareOf = ({ shape, area }: OffPart) => area / Math.max(area, areas.get(shape ?? '') ?? area);
-    return byShape(result.regions.filter((r) => !told.has(r.shape)))
-      .slice(0, MOST_PARTS)
-      .map((part) => ({
-        subject: ofShape(part.id, part.shape ?? undefined, part.box),
-        facts: { part, share: shareOf(part), steps: part.residual / step, tolerance },
-      }));
+    return byShape(result.regions.filter((r) => !told.has(r.shape))).map((part) => ({
+      subject: ofShape(part.id, part.shape ?? undefined, part.box),
+      facts: { part, share: shareOf(part), steps: part.residual / step, tolerance },
+    }));
   },
   tells: ({ steps, tolerance }) => Math.abs(steps) > tolerance,
+  most: MOST_PARTS,
   weight: ({ part, steps, tolerance }) => (Math.abs(steps) - tolerance) * Math.sqrt(part.area),
   evidence: ({ part, steps }) => ({
     steps: round2(steps),

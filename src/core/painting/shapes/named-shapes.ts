@@ -18,6 +18,8 @@ export interface NamedShape {
   readonly material: MaterialSeen;
   /** Steps (1 the lightest) that it is allotted; null for any. */
   readonly steps: { readonly from: number; readonly to: number } | null;
+  /** How much what is said of it weighs; 1 unless said. */
+  readonly emphasis?: number;
 }
 
 export interface ShapePlane {
@@ -63,13 +65,13 @@ export function insideOf(places: Int32Array, grid: { width: number; height: numb
 
 /** Each named shape: what it was to be, what it became, and what the curve of the whole leaves of that. Null where it can't be read. */
 export function readShapes(
-  shapes: readonly { readonly name: string; readonly part: FormPart | null; readonly places: Int32Array }[],
+  shapes: readonly (Pick<NamedShape, 'name' | 'part' | 'emphasis'> & { readonly places: Int32Array })[],
   target: Plane,
   painted: Plane,
   { onCurve, left }: { readonly onCurve: (target: number) => number; readonly left: LeftBeside },
   edgeMm: (number: number) => number | null,
 ): PaintingResult['shapes'] {
-  return shapes.flatMap(({ name, part, places }, k): PaintingResult['shapes'] => {
+  return shapes.flatMap(({ name, part, emphasis = 1, places }, k): PaintingResult['shapes'] => {
     const around = boxOfPlaces(places, target.width);
     if (!around) return [];
     const box = shareBox(around, target);
@@ -82,7 +84,8 @@ export function readShapes(
       wanted += target.data[i] as number;
       became += l;
     }
-    const own = { name, part, a: null, b: null, box, area: places.length / target.data.length, edgeMm: edgeMm(k + 1) };
+    const area = places.length / target.data.length;
+    const own = { name, part, emphasis, a: null, b: null, box, area, edgeMm: edgeMm(k + 1) };
     const unread = { lightness: null, deltaLightness: null, residual: null, gradient: null };
     if (n === 0) return [{ ...own, ...unread, target: meanOver(target, places) }];
     const [t, l] = [wanted / n, became / n];
