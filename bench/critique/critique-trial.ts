@@ -33,6 +33,8 @@ export interface ToldFix {
   readonly box: ShareBox | undefined;
   /** Of a value: how much too light, steps. */
   readonly steps: number;
+  /** Of a part: rings of shares of the picture. */
+  readonly outline: PaintingResult['regions'][number]['outline'];
   /** Of a line: whether it is a light one. */
   readonly light: boolean;
   readonly weight: number;
@@ -42,8 +44,8 @@ export interface CritiqueOutcome {
   readonly trial: CritiqueTrial;
   readonly accepted: boolean;
   readonly faults: readonly { readonly kind: Fault['kind']; readonly size: number; readonly place: number | null }[];
-  /** Every fix in its order, and whether what it says is there. */
-  readonly fixes: readonly (ToldFix & { readonly there: boolean })[];
+  /** Every fix in its order, whether what it says is there, and what its action is thought to take away; null of what another one cures. */
+  readonly fixes: readonly (ToldFix & { readonly there: boolean; readonly removes: number | null })[];
   /** The first fix of each other photograph, and whether it is the same as this one's. */
   readonly first: readonly { readonly camera: string; readonly key: string | null; readonly same: boolean }[];
   /** All that is amiss before, and after each action by itself; the first is the one that is advised. */
@@ -56,10 +58,10 @@ export interface CritiqueOutcome {
 
 function fixOf({ key, code, subject, weight, facts }: Told<PaintingFacts>): ToldFix {
   const shape = subject.kind === 'shape' ? subject : null;
-  const known = facts as { readonly steps?: number; readonly line?: { readonly light: boolean } };
+  const known = facts as Partial<PaintingFacts['part_off'] & PaintingFacts['line_off']>;
   return {
     ...{ key, code, weight, shape: shape?.name, box: shape?.box },
-    ...{ steps: known.steps ?? 0, light: known.line?.light ?? false },
+    ...{ steps: known.steps ?? 0, outline: known.part?.outline ?? [], light: known.line?.light ?? false },
   };
 }
 
@@ -149,7 +151,9 @@ export default async function runCritiqueTrial(trial: CritiqueTrial): Promise<Cr
       const place = first.findIndex(({ fix, also }) => [fix, ...also].some((f) => isAbout(fault, f)));
       return { kind: fault.kind, size: sizeOf(fault, sitting.named), place: place < 0 ? null : place };
     }),
-    fixes: [...steps.map((s) => s.told), ...cured].map(fixOf).map((fix) => ({ ...fix, there: isThere(fix) })),
+    fixes: [...steps, ...cured.map((told) => ({ told, removes: null }))]
+      .map((s) => ({ ...fixOf(s.told), removes: s.removes }))
+      .map((fix) => ({ ...fix, there: isThere(fix) })),
     first: others,
     before: errorOf(reading.result),
     ...{ after, plantedAfter },

@@ -34,7 +34,10 @@ export const TOLERANCE_STEPS = 0.5;
 const MISTAKEN = [11, 22] as const;
 /** Shapes of this share of the picture are mistaken. */
 const AREA = { least: 0.015, most: 0.2 } as const;
-const LIFTED = [10, 24] as const;
+/** Ends are lifted by more than a step of nine, which is the least that is told of a range; and quiet shapes are plainly lively. */
+const LIFTED = [14, 26] as const;
+const PLAINLY_REACHES = 0.15;
+const LIVELY = [11, 16] as const;
 
 /** What a fault weighs: steps beyond what is allowed by the root of the area; a shift of a quarter of the picture as a step everywhere. */
 export function sizeOf(fault: Fault, named: Named): number {
@@ -97,9 +100,12 @@ export function planned(reference: Reference, named: Named, own: Chance): Planne
     });
   const [spread] = reaches.spreads;
   const [reach] = reaches.planted;
-  if (own.next() < 0.3 && spread && reach) plant({ kind: 'reach', spread, extent: reach });
+  if (own.next() < 0.3 && spread && reach && reach.by >= PLAINLY_REACHES)
+    plant({ kind: 'reach', spread, extent: reach });
   const detail = reaches.planted.find((p) => p.kind === 'detail');
-  if (own.next() < 0.2 && reaches.busy && detail) plant({ kind: 'busy', busy: reaches.busy, extent: detail });
+  const by = own.between(...LIVELY);
+  if (own.next() < 0.2 && reaches.busy && detail)
+    plant({ kind: 'busy', busy: { ...reaches.busy, by }, extent: { ...detail, by } });
   const [accent] = lines.wanted;
   const line = lines.planted.find((p) => p.fate !== 'extra');
   if (own.next() < 0.3 && accent && line) plant({ kind: 'line', accent, planted: { ...line, fate: 'missing' } });

@@ -39,13 +39,17 @@ export interface Canvas {
   readonly faults: readonly Fault[];
 }
 
-/** How much lighter a shape was painted than its place on the curve of the whole, L*; null where it is not there. */
-function offOf({ sitting, picture, faults }: Canvas, name: string): number | null {
+/** How much lighter some places were painted than theirs on the curve of the whole, L*; null of none. They are shares of the picture. */
+function offAt(
+  { sitting, picture, faults }: Canvas,
+  isOne: (shape: number, x: number, y: number) => boolean,
+): number | null {
   const { reference, value } = sitting;
   const { drawing, painted } = picture.canvas;
   let [n, sum] = [0, 0];
   drawing.shapeOf.forEach((shape, i) => {
-    if (nameOf(shape) !== name) return;
+    const [u, v] = [(drawing.x[i] as number) / reference.width, (drawing.y[i] as number) / reference.height];
+    if (!isOne(shape, u, v)) return;
     const [x, y] = [Math.floor(drawing.x[i] as number), Math.floor(drawing.y[i] as number)];
     const at =
       Math.min(reference.height - 1, Math.max(0, y)) * reference.width + Math.min(reference.width - 1, Math.max(0, x));
@@ -54,6 +58,18 @@ function offOf({ sitting, picture, faults }: Canvas, name: string): number | nul
   });
   return n === 0 ? null : sum / n;
 }
+
+const offOf = (canvas: Canvas, name: string): number | null => offAt(canvas, (shape) => nameOf(shape) === name);
+
+/** Whether a place lies within rings, by how many sides of them a line from it to the left crosses. */
+const isInside = (rings: ToldFix['outline'], x: number, y: number): boolean =>
+  rings.reduce((inside, ring) => {
+    const crosses = ring.filter(([x1, y1], k) => {
+      const [x0, y0] = ring[(k + ring.length - 1) % ring.length] as [number, number];
+      return y1 > y !== y0 > y && x < x1 + ((y - y1) / (y0 - y1)) * (x0 - x1);
+    }).length;
+    return crosses % 2 === 1 ? !inside : inside;
+  }, false);
 
 /** What is said is there from this share of what it is told from on. */
 const NEARLY = 0.7;
@@ -79,12 +95,12 @@ function isAskew({ whole: { shift, scale, rotation } }: Sitting, code: string): 
 }
 
 /** Whether the canvas shows what a fix says, though nobody planted it: hands stray, and one fault makes others. */
-export function isOnCanvas(canvas: Canvas, { code, key, shape, box, steps, light }: ToldFix): boolean {
+export function isOnCanvas(canvas: Canvas, { code, key, shape, box, steps, outline, light }: ToldFix): boolean {
   const limit = NEARLY * TOLERANCE_STEPS * STEP;
   const { sitting, picture } = canvas;
   switch (code) {
     case 'part_off': {
-      const off = shape === undefined ? null : offOf(canvas, shape);
+      const off = offAt(canvas, (_, x, y) => isInside(outline, x, y));
       return off !== null && Math.sign(off) === Math.sign(steps) && Math.abs(off) > limit;
     }
     case 'contrast_off': {

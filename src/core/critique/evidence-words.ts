@@ -17,6 +17,12 @@ export type Unit = keyof typeof UNITS;
 export type Called = readonly [label: string, unit: Unit];
 type Calls = Readonly<Record<string, Called>>;
 
+/** Numbers of what is to be done about a finding, whatever it is. */
+export const OF_ACTIONS: Calls = {
+  removes: ['doing it takes away, of what all the rest weighs', 'share'],
+  repaint: ['of the picture is painted over for it', 'share'],
+};
+
 /** What a number is called wherever its rule does not say otherwise. */
 export const USUALLY: Calls = {
   a: ['too red (below 0: too green)', 'colour'],

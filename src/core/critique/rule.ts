@@ -4,6 +4,7 @@
  */
 import type { ShareBox } from '../geometry/share-box';
 import type { Finding } from './finding';
+import { oneWay, type Said, type Voice } from './voice';
 
 /** What is told of. Steps and tones count from 1; a shape goes by an id of its own. */
 export type Subject =
@@ -46,14 +47,10 @@ export interface Rule<Code extends string, Reading, F> {
   readonly source: string;
 }
 
-/** How people are spoken to. One so far: adults and young people of an evening studio. */
-export const REGISTERS = ['studio'] as const;
-export type Register = (typeof REGISTERS)[number];
-
 /** How one code is put: what is seen, and one thing to do about it. `Names` are the class's own words for its values. */
 export interface Words<F, Names> {
-  say(facts: F, names: Names): string;
-  do(facts: F, names: Names): string | null;
+  say(facts: F, names: Names): Said;
+  do(facts: F, names: Names): Said | null;
 }
 
 /** The words of a family of rules: one entry a code. */
@@ -159,19 +156,27 @@ export function chosenToTell<Reading, Facts>(
   return [...told.filter((t) => t.kind === 'works'), ...kept];
 }
 
+/** A family of rules with its words for somebody. */
+export interface Spoken<Reading, Facts, Names> {
+  readonly rules: Rules<Reading, Facts>;
+  readonly words: Catalogue<Facts, Names>;
+  readonly names: Names;
+  readonly voice: Voice;
+}
+
 /** A finding of what is told: its numbers, and the words for it. */
 export function findingOf<Reading, Facts, Names>(
-  { rules, words }: { readonly rules: Rules<Reading, Facts>; readonly words: Catalogue<Facts, Names> },
+  { rules, words, names, voice }: Spoken<Reading, Facts, Names>,
   { key, code, kind, subject, facts, weight }: Told<Facts>,
-  names: Names,
 ): Finding {
+  const toDo = words[code].do(facts, names);
   return {
     ...{ key, code, kind },
     weight: round2(weight),
     where: whereOf(subject),
     evidence: rules[code].evidence(facts),
-    say: words[code].say(facts, names),
-    do: words[code].do(facts, names),
+    say: oneWay(words[code].say(facts, names), voice, key),
+    do: toDo && oneWay(toDo, voice, `${key} do`),
   };
 }
 
@@ -179,9 +184,5 @@ export function findingOf<Reading, Facts, Names>(
  * What a family's rules have to tell: what works in the order of the rules, then what to mend, heaviest first, ties by step.
  * The same reading always gets the same draft.
  */
-export const drafted = <Reading, Facts, Names>(
-  rules: Rules<Reading, Facts>,
-  words: Catalogue<Facts, Names>,
-  reading: Reading,
-  names: Names,
-): Finding[] => chosenToTell(rules, allTold(rules, reading)).map((told) => findingOf({ rules, words }, told, names));
+export const drafted = <Reading, Facts, Names>(spoken: Spoken<Reading, Facts, Names>, reading: Reading): Finding[] =>
+  chosenToTell(spoken.rules, allTold(spoken.rules, reading)).map((told) => findingOf(spoken, told));

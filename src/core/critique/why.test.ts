@@ -68,6 +68,11 @@ test('numbers are read as they are said, and what works weighs nothing', () => {
   expect(whyOf(works, SCALE_RULES as never)).toMatchObject({ weight: null, numbers: [{ value: '9.5, 10 L*' }] });
 });
 
+test('what doing it takes away is told too', () => {
+  const why = whyOf(finding({ evidence: { steps: 1, removes: 0.26, repaint: 0.06 } }), PAINTING_RULES as never);
+  expect(why.numbers.map((n) => n.value)).toEqual(['1 steps', '0.26', '0.06']);
+});
+
 test('a finding of a rule that is no more still shows its numbers', () => {
   const why = whyOf(finding({ code: 'long_gone', evidence: { spread: 3, unheard: 1 } }), {});
   expect(why).toEqual({ numbers: [{ label: 'uneven by', value: '3 L*' }], weight: 0.35, source: null });

@@ -1,5 +1,5 @@
 /** Why a finding is said: the numbers that it rests on, in words, and where its limit and its weight are from. */
-import { OTHERWISE, UNITS, USUALLY } from './evidence-words';
+import { OF_ACTIONS, OTHERWISE, UNITS, USUALLY } from './evidence-words';
 import type { Finding } from './finding';
 import type { Rule } from './rule';
 
@@ -21,7 +21,7 @@ const sayNumber = (value: number): string => String(Math.round(value * 100) / 10
 /** What stands behind a finding. A number that nobody named is left out rather than shown by its field. */
 export function whyOf({ code, kind, weight, evidence }: Finding, rules: Sources): Why {
   const numbers = Object.entries(evidence).flatMap(([key, value]) => {
-    const called = OTHERWISE[code]?.[key] ?? USUALLY[key];
+    const called = OTHERWISE[code]?.[key] ?? USUALLY[key] ?? OF_ACTIONS[key];
     if (!called) return [];
     const [label, unit] = called;
     const said = [value].flat().map(sayNumber).join(', ');

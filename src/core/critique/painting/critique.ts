@@ -1,7 +1,7 @@
 /** Drafts the critique of a painting. The same measurement and the same terms always get the same draft. */
 import type { PaintingResult } from '../../painting/result';
 import type { Finding } from '../finding';
-import { allTold, chosenToTell, findingOf, type Register, type Rules, type Subject, type Told } from '../rule';
+import { allTold, chosenToTell, findingOf, type Rules, type Subject, type Told } from '../rule';
 import { inOrder, type TellAll } from './actions/order';
 import { whatToDo } from './actions/words';
 import { COLOUR_RULES } from './colour-rules';
@@ -14,7 +14,8 @@ import { SHAPE_RULES } from './shape-rules';
 import { STAGE_RULES, toldAt } from './stage-rules';
 import { VALUE_RULES } from './value-rules';
 import { WHOLE_RULES } from './whole-rules';
-import { PAINTING_WORDS } from './words';
+import { PLAIN_VOICE, type Voice } from '../voice';
+import { PAINTING_WORDS } from './registers';
 
 /** What works is said in the order in which it is built up: the drawing, the values, the range. */
 const { drawing_holds, ...drawingRules } = DRAWING_RULES;
@@ -41,13 +42,18 @@ export function readingOf(result: PaintingResult, tolerance: number): PaintingRe
   return { result, step: result.step, tolerance, slack };
 }
 
+/** What weighs less is not told: two photographs of one painting differ by as much. */
+const LEAST = 0.02;
+
 /** All that is to be told of a painting at its stage, weighed by what its shapes weigh. */
 export const tellAll: TellAll = (reading) => {
   const { result } = reading;
   const emphases = new Map(result.shapes.map((s) => [s.name, s.emphasis]));
   const emphasis = (subject: Subject) =>
     subject.kind === 'shape' && subject.name !== undefined ? (emphases.get(subject.name) ?? 1) : 1;
-  return allTold(PAINTING_RULES, reading, emphasis).filter(({ code }) => toldAt(result, code));
+  return allTold(PAINTING_RULES, reading, emphasis).filter(
+    ({ code, kind, weight }) => toldAt(result, code) && (kind === 'works' || weight >= LEAST),
+  );
 };
 
 const round2 = (v: number) => Math.round(v * 100) / 100;
@@ -56,13 +62,13 @@ const round2 = (v: number) => Math.round(v * 100) / 100;
  * Findings for a painting that was read, where each part may be off by `tolerance` steps: what works, then what to mend, in the
  * order in which it is best done. None where nothing was read.
  */
-export function critiquePainting(result: PaintingResult, tolerance: number, register: Register = 'studio'): Finding[] {
+export function critiquePainting(result: PaintingResult, tolerance: number, voice: Voice = PLAIN_VOICE): Finding[] {
   const reading = readingOf(result, tolerance);
   if (!reading) return [];
   const told = chosenToTell(PAINTING_RULES, tellAll(reading));
   const { steps, cured } = inOrder(tellAll, reading, told);
-  const family = { rules: PAINTING_RULES, words: PAINTING_WORDS[register] };
-  const inWords = (own: Told<PaintingFacts>) => findingOf(family, own, {});
+  const spoken = { rules: PAINTING_RULES, words: PAINTING_WORDS[voice.register], names: {}, voice };
+  const inWords = (own: Told<PaintingFacts>) => findingOf(spoken, own);
   return [
     ...told.filter((t) => t.kind === 'works').map(inWords),
     ...steps.map((step): Finding => {

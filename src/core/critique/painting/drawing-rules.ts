@@ -1,5 +1,6 @@
 /** Rules about drawing: how the whole sits in its frame, then what stands elsewhere in it. */
 import { objectOf } from '../../tones/mass';
+import { extentsTold, isNamedToo, isOfTheirEdge, onlyLooksMoved } from './one-thing-once';
 import { SHIFTED } from '../naming';
 import { ofShape, PICTURE, type Rule } from '../rule';
 import type { Moved, PaintingFacts, PaintingReading, Sits, Way } from './facts';
@@ -149,25 +150,33 @@ function goesAlong(moved: Moved, all: readonly Moved[]): boolean {
   return Math.hypot(along.dx - moved.dx, along.dy - moved.dy) < TOGETHER;
 }
 
-/** Whether it is a part of an object whose light and shadow are told to meet elsewhere: that is all that moved. */
-function isTheirEdge(moved: Moved, extents: PaintingReading['result']['extents']): boolean {
-  const object = objectOfPart(moved);
-  return object !== null && extents.some((e) => e.kind !== 'detail' && objectOf({ name: e.name ?? '' }) === object);
+/** Features that are told by themselves: not with their object, nor for an edge or a value that is wrong. */
+function featuresTold(reading: PaintingReading): Moved[] {
+  const { displacements } = reading.result;
+  const extents = extentsTold(reading);
+  return displacements.filter(
+    (moved) =>
+      !goesAlong(moved, displacements) &&
+      !(objectOfPart(moved) !== null && isOfTheirEdge(moved.name, extents)) &&
+      !isNamedToo(moved, displacements) &&
+      !onlyLooksMoved(moved, reading),
+  );
 }
 
 const featureMoved: PaintingRule<'feature_moved'> = {
   code: 'feature_moved',
   kind: 'fix',
-  reads: ({ result: { displacements, extents }, slack }) =>
-    displacements
-      .filter((moved) => !goesAlong(moved, displacements) && !isTheirEdge(moved, extents))
-      .map((moved) => ({
-        subject: ofShape(moved.id, moved.name ?? undefined, moved.box),
-        facts: { moved, ways: waysOf(moved, slack) },
-      })),
+  reads: (reading) =>
+    featuresTold(reading).map((moved) => ({
+      subject: ofShape(moved.id, moved.name ?? undefined, moved.box),
+      facts: { moved, ways: waysOf(moved, reading.slack) },
+    })),
   tells: ({ ways }) => ways.length > 0,
   most: MOST_FEATURES,
-  weight: ({ moved }) => SHIFT_WEIGHT * Math.hypot(moved.dx, moved.dy) + Math.abs(moved.width - 1) / 2,
+  weight: ({ moved: { dx, dy, width, height, slant } }) =>
+    SHIFT_WEIGHT * Math.hypot(dx, dy) +
+    Math.max(Math.abs(width - 1), Math.abs(height - 1)) / 2 +
+    Math.abs(slant) / DEGREES,
   evidence: ({ moved: { dx, dy, width, height, slant } }) => ({
     dx: round3(dx),
     dy: round3(dy),
@@ -180,9 +189,10 @@ const featureMoved: PaintingRule<'feature_moved'> = {
 
 export const DRAWING_RULES = {
   drawing_holds: drawingHolds,
-  gap_off: gapOff,
   picture_moved: pictureMoved,
   picture_turned: pictureTurned,
   picture_sized: pictureSized,
   feature_moved: featureMoved,
+  // After what moved: where one move mends both, it is the thing that is spoken of.
+  gap_off: gapOff,
 } as const;

@@ -1,5 +1,6 @@
 /** Rules about how far shapes reach and about the thin lines between them: a shape of the right value may have the wrong size. */
 import { ofShape, type Rule } from '../rule';
+import { extentsTold } from './one-thing-once';
 import type { ExtentOff, LineOff, PaintingFacts, PaintingReading } from './facts';
 
 /** Told of at the most, of each. */
@@ -23,11 +24,9 @@ const stepsOf = ({ kind, by }: ExtentOff, step: number): number =>
 const extentOff: PaintingRule<'extent_off'> = {
   code: 'extent_off',
   kind: 'fix',
-  reads: ({ result: { extents, regions }, step }) =>
-    extents
-      // A part that is too light or too dark is no detail besides.
-      .filter(({ kind, name }) => kind !== 'detail' || !regions.some((r) => r.shape !== null && r.shape === name))
-      .map((extent) => ({ extent, steps: stepsOf(extent, step) }))
+  reads: (reading) =>
+    extentsTold(reading)
+      .map((extent) => ({ extent, steps: stepsOf(extent, reading.step) }))
       .map((facts) => ({
         subject: ofShape(facts.extent.id, facts.extent.name ?? undefined, facts.extent.box),
         facts,

@@ -1,5 +1,6 @@
 /** Rules about values: what is wrong with the whole is told once, then what single parts are off by beside it. */
 import { ofShape, PICTURE, type Rule } from '../rule';
+import { partsTold, shareOfShape } from './one-thing-once';
 import { gradientsOff } from './modelling-rules';
 import type { OffPart, PaintingFacts, PaintingReading, RangeFacts, WholeFacts } from './facts';
 
@@ -141,11 +142,9 @@ const partOff: PaintingRule<'part_off'> = {
     const { result, step, tolerance } = reading;
     // Sides of a shape that are off against each other are told as how it goes over from one to the other.
     const told = new Set<string | null>(gradientsOff(reading).map((g) => g.shape.name));
-    const areas = new Map(result.shapes.map((s) => [s.name, s.area]));
-    const shareOf = ({ shape, area }: OffPart) => area / Math.max(area, areas.get(shape ?? '') ?? area);
-    return byShape(result.regions.filter((r) => !told.has(r.shape))).map((part) => ({
+    return byShape(partsTold(reading).filter((r) => !told.has(r.shape))).map((part) => ({
       subject: ofShape(part.id, part.shape ?? undefined, part.box),
-      facts: { part, share: shareOf(part), steps: part.residual / step, tolerance },
+      facts: { part, share: shareOfShape(part, result), steps: part.residual / step, tolerance },
     }));
   },
   tells: ({ steps, tolerance }) => Math.abs(steps) > tolerance,

@@ -2,17 +2,19 @@
 import type { ShareBox } from '../../geometry/share-box';
 import { inSteps } from '../amounts';
 import { capital, massName, place, whither } from '../naming';
-import type { Catalogue, Register, Words } from '../rule';
+import type { Catalogue, Words } from '../rule';
+import type { Said } from '../voice';
 import { COLOUR_WORDS } from './colour-words';
 import { MODELLING_WORDS } from './modelling-words';
 import { WHOLE_WORDS } from './whole-words';
+import { ALL_OF_IT } from './one-thing-once';
 import { formBroken } from './form-words';
 import type { ExtentFacts, LineFacts, MovedFacts, PaintingFacts, RangeFacts, Sits, Way, WholeFacts } from './facts';
 
 /** Nothing of a painting goes by the class's own numbers. */
 export type NoNames = Record<never, never>;
 
-const praise = <F>(say: (facts: F) => string): Words<F, NoNames> => ({ say, do: () => null });
+const praise = <F>(say: (facts: F) => Said): Words<F, NoNames> => ({ say, do: () => null });
 
 const named = (name: string | null, box: ShareBox, what: string): string =>
   name === null ? `${what} ${place(box)}` : massName(name);
@@ -20,15 +22,18 @@ const named = (name: string | null, box: ShareBox, what: string): string =>
 /** How much, for an amount in steps. */
 const howMuch = (steps: number): string => (Math.abs(steps) < 1 ? 'a little' : Math.abs(steps) < 2 ? 'clearly' : 'far');
 
-/** What is off in less than this share of a shape is a part of it. */
-const ALL_OF_IT = 0.5;
-
 const partNamed = ({ part: { shape, box }, share }: PaintingFacts['part_off']): string =>
   shape === null || share >= ALL_OF_IT ? named(shape, box, 'a shape') : `a part of ${massName(shape)} ${place(box)}`;
 
 const partOff: Words<PaintingFacts['part_off'], NoNames> = {
-  say: (facts) =>
-    `${capital(partNamed(facts))} is ${howMuch(facts.steps)} too ${facts.steps > 0 ? 'light' : 'dark'} beside the rest.`,
+  say: (facts) => {
+    const [what, how] = [capital(partNamed(facts)), howMuch(facts.steps)];
+    const way = facts.steps > 0 ? 'light' : 'dark';
+    return [
+      `${what} is ${how} too ${way} beside the rest.`,
+      `Beside the rest ${partNamed(facts)} is ${how} too ${way}.`,
+    ];
+  },
   do: ({ steps }) => `Bring it ${steps > 0 ? 'down' : 'up'} by ${inSteps(steps)}.`,
 };
 
@@ -161,14 +166,25 @@ const STAGE_WORDS = {
   },
 } satisfies Partial<Catalogue<PaintingFacts, NoNames>>;
 
-const STUDIO: Catalogue<PaintingFacts, NoNames> = {
+export const BEGINNERS: Catalogue<PaintingFacts, NoNames> = {
   ...STAGE_WORDS,
   ...COLOUR_WORDS,
   ...MODELLING_WORDS,
   ...WHOLE_WORDS,
-  drawing_holds: praise(() => 'The drawing holds: everything sits where the reference has it.'),
-  values_hold: praise(() => 'The values hold together: nothing stands out as too light or too dark.'),
-  range_holds: praise(() => 'It goes from its lightest light to its darkest dark as far as it should.'),
+  drawing_holds: praise(() => [
+    'The drawing holds: everything sits where the reference has it.',
+    'Things stand where they should: the drawing can be trusted.',
+    'The drawing is right, and all the rest can stand on it.',
+  ]),
+  values_hold: praise(() => [
+    'The values hold together: nothing stands out as too light or too dark.',
+    'Each value is right beside its neighbours.',
+    'Light and dark sit as they should, shape by shape.',
+  ]),
+  range_holds: praise(() => [
+    'It goes from its lightest light to its darkest dark as far as it should.',
+    'It uses the whole range, from a real dark to a real light.',
+  ]),
   range_short: {
     say: (facts) =>
       shortEnd(facts) === 'dark'
@@ -208,5 +224,3 @@ const STUDIO: Catalogue<PaintingFacts, NoNames> = {
     do: () => 'Next time mark how far the largest shape reaches before you draw it.',
   },
 };
-
-export const PAINTING_WORDS: Record<Register, Catalogue<PaintingFacts, NoNames>> = { studio: STUDIO };

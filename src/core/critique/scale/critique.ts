@@ -6,12 +6,13 @@ import { type NumberingId, stepLabels } from '../../exercise/numbering';
 import type { ScaleTerms } from '../../scale/flags';
 import type { ScaleResult } from '../../scale/result';
 import type { Finding } from '../finding';
-import { drafted, type Register, type Rules } from '../rule';
+import { drafted, type Rules } from '../rule';
+import { PLAIN_VOICE, type Voice } from '../voice';
 import { CRAFT_RULES } from './craft-rules';
 import { type ScaleFacts, type ScaleReading, scaleReading } from './facts';
 import { STRENGTH_RULES } from './strength-rules';
 import { VALUE_RULES } from './value-rules';
-import { SCALE_WORDS } from './words';
+import { SCALE_WORDS } from './registers';
 
 export const SCALE_RULES: Rules<ScaleReading, ScaleFacts> = { ...STRENGTH_RULES, ...VALUE_RULES, ...CRAFT_RULES };
 
@@ -20,9 +21,9 @@ export function critiqueScale(
   result: ScaleResult,
   terms: ScaleTerms,
   numbering: NumberingId,
-  register: Register = 'studio',
+  voice: Voice = PLAIN_VOICE,
 ): Finding[] {
   if (!result.capture.accepted || result.steps.length === 0) return [];
   const names = { labels: stepLabels(numbering, terms), lightFirst: terms.order === 'light-first' };
-  return drafted(SCALE_RULES, SCALE_WORDS[register], scaleReading(result, terms), names);
+  return drafted({ rules: SCALE_RULES, words: SCALE_WORDS[voice.register], names, voice }, scaleReading(result, terms));
 }

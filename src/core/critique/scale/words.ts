@@ -1,7 +1,8 @@
 /** The sentences of a scale critique, one entry a code: what is seen, and one thing to do about it. */
 import type { MeasuredChip } from '../../scale/result';
 import { inSteps } from '../amounts';
-import type { Catalogue, Register, Words } from '../rule';
+import type { Catalogue, Words } from '../rule';
+import type { Said } from '../voice';
 import type { ChipFacts, ScaleFacts, StepFacts, ValueFacts } from './facts';
 
 /** What the class calls the steps of this scale. */
@@ -18,8 +19,8 @@ export function list(labels: readonly string[]): string {
   return `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;
 }
 
-const nameOf = ({ labels }: ScaleNames, step: number): string => labels[step - 1] ?? String(step);
-const namesOf = (names: ScaleNames, steps: readonly number[]): string[] => steps.map((s) => nameOf(names, s));
+export const nameOf = ({ labels }: ScaleNames, step: number): string => labels[step - 1] ?? String(step);
+export const namesOf = (names: ScaleNames, steps: readonly number[]): string[] => steps.map((s) => nameOf(names, s));
 const named = (labels: readonly string[]) => `${labels.length > 1 ? 'Steps' : 'Step'} ${list(labels)}`;
 const isAre = (labels: readonly string[]) => (labels.length > 1 ? 'are' : 'is');
 const wayOf = (error: number) => (error > 0 ? 'darker' : 'lighter');
@@ -118,18 +119,31 @@ const chipMisplaced: Words<ChipFacts, ScaleNames> = {
     `Lay it beside ${nameOf(names, chip.nearest)} and squint: where the seam goes, it is at home.`,
 };
 
-const praise = <F>(say: (facts: F, names: ScaleNames) => string): Words<F, ScaleNames> => ({ say, do: () => null });
+export const praise = <F>(say: (facts: F, names: ScaleNames) => Said): Words<F, ScaleNames> => ({
+  say,
+  do: () => null,
+});
 
-const STUDIO: Catalogue<ScaleFacts, ScaleNames> = {
-  works_even: praise(() => 'The steps run evenly from one end to the other, with no jump and no two alike.'),
+export const BEGINNERS: Catalogue<ScaleFacts, ScaleNames> = {
+  works_even: praise(() => [
+    'The steps run evenly from one end to the other, with no jump and no two alike.',
+    'Even steps all the way: no jump, and no two alike.',
+    'From white to black each step is as large as the next.',
+  ]),
   works_even_part: praise(
     ({ from, to }, names) => `From ${nameOf(names, from)} to ${nameOf(names, to)} the steps are even.`,
   ),
-  works_ends: praise(() => 'Both ends are where the paint can go: a clean white and a real black.'),
+  works_ends: praise(() => [
+    'Both ends are where the paint can go: a clean white and a real black.',
+    'A clean white at one end, a real black at the other.',
+  ]),
   works_black: praise(() => 'The black is a real black: as dark as the paint goes.'),
   works_white: praise(() => 'The white is clean.'),
   works_order: praise(() => 'The order holds from one end to the other.'),
-  works_flat: praise(() => 'The paint lies flat and covers, from edge to edge.'),
+  works_flat: praise(() => [
+    'The paint lies flat and covers, from edge to edge.',
+    'Well laid: flat, covering, and clean at the edges.',
+  ]),
   works_on_target: praise(({ steps }, names) => `Right on the value: ${list(namesOf(names, steps))}.`),
   weak_black: weakBlack,
   weak_white: weakWhite,
@@ -176,5 +190,3 @@ const STUDIO: Catalogue<ScaleFacts, ScaleNames> = {
     do: () => 'Give the dark shape another coat of black as it comes from the tube, right up to its outline.',
   },
 };
-
-export const SCALE_WORDS: Record<Register, Catalogue<ScaleFacts, ScaleNames>> = { studio: STUDIO };

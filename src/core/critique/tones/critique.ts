@@ -3,12 +3,13 @@ import { type NumberingId, stepLabels } from '../../exercise/numbering';
 import type { Ends } from '../../exercise/scale';
 import type { NotanResult } from '../../notan/result';
 import type { Finding } from '../finding';
-import { drafted, type Register, type Rules } from '../rule';
+import { drafted, type Rules } from '../rule';
+import { PLAIN_VOICE, type Voice } from '../voice';
 import type { ToneFacts, ToneReading } from './facts';
 import { MASS_RULES } from './mass-rules';
 import { PICTURE_RULES } from './picture-rules';
 import { TONE_RULES } from './tone-rules';
-import { TONE_WORDS } from './words';
+import { TONE_WORDS } from './registers';
 
 /** What works is said in the order in which it stands here: the big shapes first, the decision last. */
 const { big_shapes, decided, ...pictureRules } = PICTURE_RULES;
@@ -35,12 +36,15 @@ export function critiqueTones(
   result: NotanResult,
   ends: Ends,
   { whiteSparing = false, numbering = 'white-is-one' }: ToneAsks = {},
-  register: Register = 'studio',
+  voice: Voice = PLAIN_VOICE,
 ): Finding[] {
   if (!result.capture.accepted || result.tones.length === 0) return [];
   // What was aimed at is kept with what was measured: a study in a high key is asked for no darker dark.
   const [light, dark] = [result.targets?.[0] ?? ends.light, result.targets?.at(-1) ?? ends.dark];
   const scale = { steps: result.tones.length, order: 'light-first' as const, spacing: 'lightness' as const, ends };
   const names = { labels: stepLabels(numbering, scale) };
-  return drafted(TONES_RULES, TONE_WORDS[register], { result, ends: { light, dark }, whiteSparing }, names);
+  return drafted(
+    { rules: TONES_RULES, words: TONE_WORDS[voice.register], names, voice },
+    { result, ends: { light, dark }, whiteSparing },
+  );
 }

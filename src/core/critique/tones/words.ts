@@ -1,11 +1,12 @@
 /** The sentences of a critique of few tones, one entry a code: what is seen, and one thing to do about it. */
 import { capital, massName, partOf, place, whither } from '../naming';
-import type { Catalogue, Register, Words } from '../rule';
+import type { Catalogue, Words } from '../rule';
+import type { Said } from '../voice';
 import type { EndFacts, MassFacts, MeasuredRegion, ToneFacts } from './facts';
 import { toneGroup, toneName, type ToneNames } from './tone-names';
 import { SHORT } from './tone-rules';
 
-const praise = <F>(say: (facts: F) => string): Words<F, ToneNames> => ({ say, do: () => null });
+const praise = <F>(say: (facts: F) => Said): Words<F, ToneNames> => ({ say, do: () => null });
 
 const flippedShape: Words<MeasuredRegion, ToneNames> = {
   say: ({ shape, box, drawn, wanted }, names) => {
@@ -44,15 +45,21 @@ const greyForBlack: Words<EndFacts, ToneNames> = {
   do: () => 'Paint the dark once more, with no white in it.',
 };
 
-const STUDIO: Catalogue<ToneFacts, ToneNames> = {
-  big_shapes: praise(() => 'The big shapes sit where the reference has them.'),
+export const BEGINNERS: Catalogue<ToneFacts, ToneNames> = {
+  big_shapes: praise(() => [
+    'The big shapes sit where the reference has them.',
+    'You saw the big shapes first, and they are in their places.',
+  ]),
   flat_tones: praise(() => 'Each tone is one flat value.'),
   pairs_hold: praise(({ pairs }) => {
     const where = pairs.length === 1 ? `On ${massName(pairs[0]?.object ?? '')}` : 'On every object';
     return `${where} all of the light is lighter than all of the shadow.`;
   }),
   in_their_steps: praise(() => 'Each mass keeps to the steps that it was given.'),
-  decided: praise(() => 'It is decided: no shape is left between two tones, none is too thin to read.'),
+  decided: praise(() => [
+    'It is decided: no shape is left between two tones, none is too thin to read.',
+    'Every shape is one tone or the other, and each of them reads.',
+  ]),
   flipped_shape: flippedShape,
   outside_steps: outsideSteps,
   pair_crossed: {
@@ -111,5 +118,3 @@ const STUDIO: Catalogue<ToneFacts, ToneNames> = {
     do: () => 'Bring the two values together until they touch, then mix the one in between for the seam.',
   },
 };
-
-export const TONE_WORDS: Record<Register, Catalogue<ToneFacts, ToneNames>> = { studio: STUDIO };

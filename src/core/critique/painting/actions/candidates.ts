@@ -115,7 +115,7 @@ const WAYS: WaysOf = {
 };
 
 /** All that could be done about one thing that was told. What has no way of its own may be done and cures itself alone. */
-export function candidatesFor<C extends keyof PaintingFacts & string>(
+export function candidatesFor<C extends keyof PaintingFacts>(
   { key, code, facts }: Told<PaintingFacts, C>,
   reading: PaintingReading,
 ): Action[] {

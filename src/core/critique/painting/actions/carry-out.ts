@@ -4,10 +4,14 @@
  */
 import { objectOf } from '../../../tones/mass';
 import type { PaintingReading } from '../facts';
+import { ALL_OF_IT, shareOfShape } from '../one-thing-once';
 import { drawnWith, isPartOf } from '../drawing-rules';
 import type { Shift, Way } from './action';
 
 type Result = PaintingReading['result'];
+
+/** A range that is all but gone is not opened without end. */
+const LEAST_RANGE = 0.2;
 type Box = Result['regions'][number]['box'];
 
 const meet = (a: Box, b: Box) =>
@@ -41,7 +45,7 @@ function shifted(reading: PaintingReading, shifts: readonly Shift[]): Result {
   const shapes = result.shapes.map((shape): (typeof result.shapes)[number] => {
     const by = byShape.get(shape.name);
     if (by === undefined || shape.lightness === null) return shape;
-    const lighter = (value: number | null) => value && value + by;
+    const lighter = (value: number | null) => (value === null ? null : value + by);
     return {
       ...shape,
       lightness: shape.lightness + by,
@@ -87,20 +91,19 @@ function shifted(reading: PaintingReading, shifts: readonly Shift[]): Result {
   return { ...after, whole: lookedAt(after) };
 }
 
-/** All of it on one curve: what single shapes are off by grows with the range that it gets back. */
+/** All of it on one curve: each value is mixed anew, and what a shape is off by beside the others stays. */
 function onOneCurve({ result }: PaintingReading): Result {
   const { overall, whole } = result;
   if (!overall) return result;
-  const grows = 1 / Math.max(0.2, overall.contrast);
+  const { contrast: kept } = overall;
+  const opened = (wanted: number) => wanted / Math.max(LEAST_RANGE, kept);
   return {
     ...result,
     overall: { curve: overall.curve.map(({ target }) => ({ target, painted: target })), offset: 0, contrast: 1 },
-    regions: result.regions.map((r) => ({ ...r, residual: r.residual * grows })),
-    shapes: result.shapes.map((s) => ({ ...s, residual: s.residual && s.residual * grows })),
-    contrasts: result.contrasts.map((c) => ({
-      ...c,
-      lightness: { wanted: c.lightness.wanted * grows, painted: c.lightness.painted * grows },
-    })),
+    contrasts: result.contrasts.map((c) => {
+      const { wanted, painted } = c.lightness;
+      return { ...c, lightness: { wanted: opened(wanted), painted: opened(wanted) + painted - wanted } };
+    }),
     whole: whole && whole.reference && { ...whole, student: { ...whole.student, thirds: whole.reference.thirds } },
   };
 }
@@ -143,6 +146,7 @@ function reaching({ result }: PaintingReading, extent: Result['extents'][number]
   return {
     ...result,
     extents: result.extents.filter((e) => e.id !== extent.id && (e.kind === 'detail' || !isSame(e.name))),
+    regions: result.regions.filter((r) => !isSame(r.shape) || shareOfShape(r, result) >= ALL_OF_IT),
     displacements: result.displacements.filter((d) => !isSame(d.name) || d.name?.toLowerCase() === object),
   };
 }

@@ -15,6 +15,11 @@ export type TellAll = (reading: PaintingReading) => readonly ToldHere[];
 
 /** Painting the whole picture over is worth taking away as much as this, in what findings weigh. */
 const PRICE = 0.1;
+/**
+ * What is worth this share of the best is as good: two photographs of one painting differ by as much. The least to paint over
+ * comes first of these, since that is the same on each of them.
+ */
+const AS_GOOD = 0.92;
 
 export interface Step {
   readonly told: ToldHere;
@@ -76,10 +81,11 @@ function best(tellAll: TellAll, state: State, actions: readonly Action[]): Tried
   });
   const sound = tried.filter((t) => !t.breaks);
   const worth = ({ removes, action }: Tried) => removes - PRICE * action.area;
-  return (sound.length > 0 ? sound : tried).reduce<Tried | null>(
-    (most, own) => (most === null || worth(own) > worth(most) ? own : most),
-    null,
-  );
+  const choice = sound.length > 0 ? sound : tried;
+  const most = Math.max(...choice.map(worth));
+  return choice
+    .filter((t) => worth(t) >= Math.min(most, AS_GOOD * most))
+    .reduce<Tried | null>((least, t) => (least === null || t.action.area < least.action.area ? t : least), null);
 }
 
 /** Puts what is told in the order in which it is best mended. */

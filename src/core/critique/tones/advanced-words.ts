@@ -1,0 +1,23 @@
+/** What those who have painted for long are told about a picture in few tones. */
+import { massName } from '../naming';
+import type { Catalogue, Words } from '../rule';
+import type { ToneFacts } from './facts';
+import type { ToneNames } from './tone-names';
+import { BEGINNERS } from './words';
+
+const praise = <F>(...say: [string, ...string[]]): Words<F, ToneNames> => ({ say: () => say, do: () => null });
+
+export const ADVANCED: Catalogue<ToneFacts, ToneNames> = {
+  ...BEGINNERS,
+  big_shapes: praise('The pattern of the masses is that of the reference.', 'The large design holds.'),
+  flat_tones: praise('Flat tones, each one value.'),
+  decided: praise('Every shape is committed to one tone.', 'The design is decided: nothing hovers between tones.'),
+  pair_crossed: {
+    say: ({ pair }) => `On ${massName(pair.object)} the light and shadow families overlap.`,
+    do: () => 'Fix the terminator once, and keep the two families apart on either side of it.',
+  },
+  slivers: {
+    say: () => 'Some shapes are too thin to carry across the room.',
+    do: () => 'Mass them into their neighbours: lose the edge.',
+  },
+};
