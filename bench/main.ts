@@ -29,6 +29,7 @@ import { benchPaintingSpeed } from './painting/speed';
 import { benchPrinters } from './printers';
 import { benchPrinting } from './printing';
 import { benchQuick } from './quick';
+import { benchReadability } from './readability';
 import { benchReferencePage } from './reference-page';
 import { benchSpeed } from './speed';
 import { row } from './tally';
@@ -113,6 +114,7 @@ if (values.only === 'uploads') kept.push(['bad files', await benchUploads(seed, 
 if (wanted('printing')) kept.push(['printing for a class', await benchPrinting()]);
 if (wanted('masses')) kept.push(['masses from life', await benchMasses(seed, Number(values.megapixels))]);
 if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);
+if (wanted('readability')) kept.push(['words that can be read', benchReadability()]);
 if (wanted('fit')) kept.push(['fitting', benchFit(seed)]);
 if (wanted('page')) kept.push(['dragging', await benchPage()]);
 if (wanted('references')) kept.push(['preparing a reference', await benchReferencePage()]);

@@ -127,7 +127,9 @@ export default async function runCritiqueTrial(trial: CritiqueTrial): Promise<Cr
       const [step] = next?.steps ?? [];
       const fix = step ? fixOf(step.told) : null;
       const [mine] = first;
-      return { camera: own, key: fix?.key ?? null, same: fix && mine ? isSame(fix, mine.fix) : fix === (mine ?? null) };
+      const same = fix && mine ? isSame(fix, mine.fix) : fix === (mine ?? null);
+      // A photograph that can't be used says nothing.
+      return { camera: own, key: fix?.key ?? null, same: same || next === null };
     }),
   );
   const chosen = steps[0]?.action;

@@ -39,6 +39,14 @@ const LIFTED = [14, 26] as const;
 const PLAINLY_REACHES = 0.15;
 const LIVELY = [11, 16] as const;
 
+function movedBy({ dx, dy, width, height, slant }: Move): number {
+  const grown = Math.max(Math.abs(width - 1), Math.abs(height - 1));
+  return 4 * Math.hypot(dx, dy) + grown / 2 + Math.abs(slant) / 57;
+}
+
+/** Marks that are so much lighter or darker at the most, L*, make a shape livelier by this share of it (standard deviation of the noise). */
+const LIVELIER = 0.3;
+
 /** What a fault weighs: steps beyond what is allowed by the root of the area; a shift of a quarter of the picture as a step everywhere. */
 export function sizeOf(fault: Fault, named: Named): number {
   const boxOf = (shape: number) => named.find((n) => n.shape === shape)?.box ?? { width: 0, height: 0 };
@@ -49,11 +57,11 @@ export function sizeOf(fault: Fault, named: Named): number {
       return Math.max(0, Math.abs(fault.by) / STEP - TOLERANCE_STEPS) * Math.sqrt(area);
     }
     case 'move':
-      return 4 * Math.hypot(fault.move.dx, fault.move.dy) + Math.abs(fault.move.width - 1) / 2;
+      return movedBy(fault.move);
     case 'reach':
       return 2 * fault.extent.by * spread(fault.extent.shape);
     case 'busy':
-      return (fault.extent.by / STEP) * spread(fault.extent.shape);
+      return ((LIVELIER * fault.extent.by) / STEP) * spread(fault.extent.shape);
     case 'line':
       return 0.5 * Math.sqrt(0.02);
     case 'range':

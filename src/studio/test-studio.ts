@@ -31,6 +31,7 @@ import { receivePhoto } from './hand-in/receive';
 import { type House, openHouse } from './house';
 import { setExercise } from './plan/exercises';
 import { attemptViews } from './views/attempt';
+import { judgedBy } from './views/said';
 
 const terms = defaultScale('gouache', 5);
 
@@ -61,8 +62,8 @@ type Next = ScaleResult | Error | ((signal: AbortSignal | undefined) => Promise<
 
 /** What is said of an attempt: the draft with its edits, or the letter as it was sent. */
 export async function saidOf({ house, teacher }: Pick<TestStudio, 'house' | 'teacher'>, attemptId: string) {
-  const { attempt, exercise, class: group } = await attemptFor(house, teacher, attemptId);
-  const [view] = await attemptViews(house, [attempt], { terms: exercise.terms, numbering: group.numbering });
+  const own = await attemptFor(house, teacher, attemptId);
+  const [view] = await attemptViews(house, [own.attempt], judgedBy(own));
   return view?.critique?.items ?? [];
 }
 

@@ -16,6 +16,8 @@ const words = (most: number, what: string) =>
 
 export const nameSchema = words(80, 'This name').refine((s) => s !== '', 'Give a name.');
 export const textSchema = words(2000, 'This text');
+/** What a teacher writes in a letter may be as long as a letter gets. */
+export const letterTextSchema = words(20_000, 'This text');
 export const emailSchema = z.email('Give an e-mail address, such as name@studio.example.').max(254);
 export const passwordSchema = z.string().min(8, 'Use at least 8 characters.').max(200, 'Use at most 200 characters.');
 export const numberingSchema = z.enum(NUMBERING_IDS);

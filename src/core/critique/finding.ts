@@ -2,11 +2,15 @@
 import { z } from 'zod';
 import { shareBoxSchema } from '../geometry/share-box';
 
+/** What works, and what is to be mended. */
+export const FINDING_KINDS = ['works', 'fix'] as const;
+export type FindingKind = (typeof FINDING_KINDS)[number];
+
 export const findingSchema = z.object({
   /** Code and subject: stays the same when the hand-in is judged or measured again, so that edits can hang on it. */
   key: z.string(),
   code: z.string(),
-  kind: z.enum(['works', 'fix']),
+  kind: z.enum(FINDING_KINDS),
   /** Error beyond tolerance in steps times the square root of the area share; 0 for what works. */
   weight: z.number(),
   /** Steps, and a part of the picture (shares of it) where it is said of one, by its name if it has one. */
@@ -16,6 +20,9 @@ export const findingSchema = z.object({
   do: z.string().nullable(),
 });
 export type Finding = z.infer<typeof findingSchema>;
+
+/** The code of what a teacher says that no rule has said. */
+export const OWN_WORD = 'own_word';
 
 /** Headline fixes shown before the rest is folded away. */
 export const HEADLINES = 7;

@@ -1,4 +1,6 @@
 /** Tables of what a teacher sets up: classes and who is in them, the cupboard, paints, exercises. People are few words: a display name and a code. */
+import { FINDING_KINDS } from '@/core/critique/finding';
+import { REGISTERS } from '@/core/critique/voice';
 import type { MediumId } from '@/core/exercise/media';
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { StoredId } from '@/core/planning/quantities';
@@ -30,6 +32,8 @@ export const classes = pgTable(
     name: text('name').notNull(),
     numbering: text('numbering').$type<NumberingId>().notNull(),
     code: text('code').notNull().unique(),
+    /** Whom its letters are written for. */
+    register: text('register', { enum: REGISTERS }).notNull().default('beginners'),
     underSixteen: boolean('under_sixteen').notNull().default(false),
     school: boolean('school').notNull().default(false),
     /** Three letters, for estimates of cost. */
@@ -42,7 +46,23 @@ export const classes = pgTable(
     meetings: meetingRule('meetings'),
     createdAt: created(),
   },
-  (t) => [index('classes_teacher').on(t.teacherId)],
+  (t) => [index('classes_teacher').on(t.teacherId), check('classes_register', oneOf(t.register, REGISTERS))],
+);
+
+/** Remarks of a teacher's own that no rule makes, each found by a key. */
+export const remarks = pgTable(
+  'remarks',
+  {
+    id: text('id').primaryKey(),
+    teacherId: belongsTo('teacher_id', () => user.id),
+    key: text('key').notNull(),
+    kind: text('kind', { enum: FINDING_KINDS }).notNull(),
+    say: text('say').notNull(),
+    /** What to do; empty where there is nothing to do. */
+    action: text('action').notNull().default(''),
+    createdAt: created(),
+  },
+  (t) => [uniqueIndex('remarks_key').on(t.teacherId, t.key), check('remarks_kind', oneOf(t.kind, FINDING_KINDS))],
 );
 
 /** A teacher's cupboard: what of each paint there is, in which packs, at which price. */

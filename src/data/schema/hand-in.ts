@@ -2,6 +2,8 @@
  * Tables of what is handed in. What was measured (measurements) is kept apart from what is said (edits of findings, letters
  * that were sent), and each decision is a row.
  */
+import { FINDING_KINDS } from '@/core/critique/finding';
+import { REGISTERS } from '@/core/critique/voice';
 import { sql } from 'drizzle-orm';
 import {
   boolean,
@@ -38,12 +40,15 @@ export const handIns = pgTable(
     exerciseId: belongsTo('exercise_id', () => exercises.id),
     studentId: belongsTo('student_id', () => students.id),
     state: text('state', { enum: HAND_IN_STATES }).notNull().default('open'),
+    /** Whom its letter is written for, where that is not as in its class. */
+    register: text('register', { enum: REGISTERS }),
     createdAt: created(),
   },
   (t) => [
     uniqueIndex('hand_ins_exercise_student').on(t.exerciseId, t.studentId),
     index('hand_ins_student').on(t.studentId),
     check('hand_ins_state', oneOf(t.state, HAND_IN_STATES)),
+    check('hand_ins_register', oneOf(t.register, REGISTERS)),
   ],
 );
 
@@ -236,6 +241,20 @@ export const findingEdits = pgTable(
     written: written(),
   },
   (t) => [primaryKey({ columns: [t.attemptId, t.key] })],
+);
+
+/** What a teacher says of an attempt by themselves; it is edited and dropped as any finding is, by its key. */
+export const ownFindings = pgTable(
+  'own_findings',
+  {
+    id: text('id').primaryKey(),
+    attemptId: belongsTo('attempt_id', () => critiques.attemptId),
+    kind: text('kind', { enum: FINDING_KINDS }).notNull(),
+    say: text('say').notNull(),
+    action: text('action').notNull().default(''),
+    createdAt: created(),
+  },
+  (t) => [index('own_findings_attempt').on(t.attemptId), check('own_findings_kind', oneOf(t.kind, FINDING_KINDS))],
 );
 
 export const VERDICTS = ['pass', 'again'] as const;

@@ -1,4 +1,5 @@
 /** The first teacher, classes, students and their codes. */
+import { registerSchema } from '@/core/critique/voice';
 import type { NumberingId } from '@/core/exercise/numbering';
 import { newClassCode, newId, newPersonalCode } from '@/data/schema/ids';
 import { classes, students, user } from '@/data/schema/tables';
@@ -41,6 +42,7 @@ export async function createClass(
 const LINE = 'The line prints 80 to 120 mm long: measure the one on a corner piece once more.';
 export const classSettingsSchema = z.object({
   numbering: numberingSchema,
+  register: registerSchema,
   underSixteen: z.boolean(),
   school: z.boolean(),
   currency: z.string().regex(/^[A-Z]{3}$/, 'Give the currency as three capital letters, as EUR.'),

@@ -8,11 +8,13 @@ import { isToWrite } from '../access/meanwhile';
 import type { House } from '../house';
 import { changeHandIn, holdHandIn } from '../hand-in/states';
 import { attemptsAt, attemptViews, currentOf } from '../views/attempt';
-import { textSchema } from '../words';
+import { judgedBy } from '../views/said';
+import { letterTextSchema } from '../words';
 
 const STANDS = 'This critique was sent and stands as it is. Withdraw the decision to change it.';
 
-async function openCritique(house: House, teacher: Teacher, attemptId: string) {
+/** An attempt whose critique was not sent. Throws Refused where it was, NotFound where there is none. */
+export async function openCritique(house: House, teacher: Teacher, attemptId: string) {
   const own = await attemptFor(house, teacher, attemptId);
   await holdUnsent(house.db, attemptId);
   return own;
@@ -41,9 +43,7 @@ export interface ItemEdit {
 
 /** The draft of an attempt as it stands, with the teacher's edits. */
 async function draftWithEdits(house: House, own: Awaited<ReturnType<typeof attemptFor>>) {
-  const { attempt, exercise, class: group } = own;
-  const judgedBy = { terms: exercise.terms, numbering: group.numbering };
-  const [view] = await attemptViews(house, [attempt], judgedBy);
+  const [view] = await attemptViews(house, [own.attempt], judgedBy(own));
   return view?.critique?.items ?? [];
 }
 
@@ -63,8 +63,8 @@ export async function editItem(
 ): Promise<void> {
   const own = await openCritique(house, teacher, attemptId);
   const changes = {
-    ...(edit.say === undefined ? {} : { say: textSchema.parse(edit.say) || null }),
-    ...(edit.action === undefined ? {} : { action: textSchema.parse(edit.action) || null }),
+    ...(edit.say === undefined ? {} : { say: letterTextSchema.parse(edit.say) || null }),
+    ...(edit.action === undefined ? {} : { action: letterTextSchema.parse(edit.action) || null }),
     ...(edit.dropped === undefined ? {} : { dropped: edit.dropped }),
   };
   if (Object.keys(changes).length === 0) return;
@@ -100,7 +100,7 @@ export async function setWord(
   seen: number | null,
 ): Promise<number> {
   await openCritique(house, teacher, attemptId);
-  const word = textSchema.parse(given);
+  const word = letterTextSchema.parse(given);
   return house.db.transaction(async (tx) => {
     const { word: theirs, written } = await holdUnsent(tx, attemptId);
     if (!isToWrite(word, { theirs, written }, seen)) return written;

@@ -11,6 +11,7 @@ import path from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
 import type { House } from '../house';
 import { type AttemptView, attemptViews } from '../views/attempt';
+import { judgedBy } from '../views/said';
 
 interface OldItem {
   readonly attempt_id: string;
@@ -58,7 +59,7 @@ beforeAll(async () => {
   const house = { db: opened.db } as House;
   const seen = await Promise.all(
     rows.map(({ attempt, exercise, group }) =>
-      attemptViews(house, [attempt], { terms: exercise.terms, numbering: group.numbering }),
+      attemptViews(house, [attempt], judgedBy({ exercise, class: group, handIn: null })),
     ),
   );
   views = new Map(seen.flat().map((view) => [view.id, view]));

@@ -74,6 +74,7 @@ test('a class under 16 is set a toxic pigment only with a reason that is kept, a
   const { house, teacher, classId } = studio;
   await changeClass(house, teacher, classId, {
     numbering: 'white-is-one',
+    register: 'beginners',
     underSixteen: true,
     school: false,
     currency: 'EUR',

@@ -86,6 +86,7 @@ test('a class’s settings are checked', async () => {
   const { house, teacher, classId } = studio;
   await changeClass(house, teacher, classId, {
     numbering: 'percent-black',
+    register: 'beginners',
     underSixteen: true,
     school: true,
     currency: 'SEK',
@@ -93,6 +94,7 @@ test('a class’s settings are checked', async () => {
   });
   expect((await classesOf(house, teacher))[0]).toMatchObject({
     numbering: 'percent-black',
+    register: 'beginners',
     underSixteen: true,
     school: true,
     currency: 'SEK',
@@ -101,13 +103,20 @@ test('a class’s settings are checked', async () => {
   await expect(
     changeClass(house, teacher, classId, {
       numbering: 'percent-black',
+      register: 'beginners',
       underSixteen: true,
       school: true,
       currency: 'kr',
       pieceLineMm: null,
     }),
   ).rejects.toThrow('three capital letters');
-  const settings = { numbering: 'percent-black', underSixteen: true, school: true, currency: 'SEK' } as const;
+  const settings = {
+    numbering: 'percent-black',
+    register: 'beginners',
+    underSixteen: true,
+    school: true,
+    currency: 'SEK',
+  } as const;
   await expect(changeClass(house, teacher, classId, { ...settings, pieceLineMm: 9.9 })).rejects.toThrow(
     'measure the one on a corner piece once more',
   );

@@ -1,9 +1,7 @@
 /** What is known of attempts, whoever looks: what was measured, what is said of it, what was decided. */
-import { withEdits, type FindingEdit, type SaidItem } from '@/core/critique/letter';
-import type { NumberingId } from '@/core/exercise/numbering';
+import type { SaidItem } from '@/core/critique/letter';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import type { Why } from '@/core/critique/why';
-import { draftOf, whyIn } from '@/core/kinds/draft';
 import { handInStagesOf } from '@/core/kinds/table';
 import type { NotanResult } from '@/core/notan/result';
 import type { PaintingResult } from '@/core/painting/result';
@@ -15,12 +13,14 @@ import {
   critiques,
   decisions,
   findingEdits,
+  ownFindings,
   measurements,
   type AttemptState,
   type Verdict,
 } from '@/data/schema/tables';
 import { and, asc, inArray, isNull } from 'drizzle-orm';
 import type { House } from '../house';
+import { asFinding, type JudgedBy, saidOf, whysOf } from './said';
 
 type Against = (typeof measurements.$inferSelect)['against'];
 
@@ -94,26 +94,6 @@ export interface AttemptView {
   readonly verdict: Verdict | null;
 }
 
-/** What says how a hand-in is judged: the exercise as it is now, and how its class numbers values. */
-export interface JudgedBy {
-  readonly terms: ExerciseTerms;
-  readonly numbering: NumberingId;
-}
-
-/** What is said of an attempt: word for word as it was sent, else the draft with the teacher's edits. */
-function saidOf(
-  critique: typeof critiques.$inferSelect,
-  measured: Measured | null,
-  edits: readonly FindingEdit[],
-  { terms, numbering }: JudgedBy,
-): readonly SaidItem[] {
-  if (critique.letter) return critique.letter.items;
-  return measured ? withEdits(draftOf(measured.result, terms, numbering), edits) : [];
-}
-
-const whysOf = ({ kind }: Measured, items: readonly SaidItem[]): Readonly<Record<string, Why>> =>
-  Object.fromEntries(items.map(({ original }) => [original.key, whyIn(kind, original)]));
-
 /** Attempts as they are looked at, in the order in which they came: a handful of queries for all of them. */
 export async function attemptViews(house: House, rows: readonly Attempt[], judgedBy: JudgedBy): Promise<AttemptView[]> {
   const ids = rows.map((r) => r.id);
@@ -121,6 +101,11 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
   const measured = await measuredOfAll(house, ids);
   const said = await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids));
   const edits = await house.db.select().from(findingEdits).where(inArray(findingEdits.attemptId, ids));
+  const own = await house.db
+    .select()
+    .from(ownFindings)
+    .where(inArray(ownFindings.attemptId, ids))
+    .orderBy(asc(ownFindings.createdAt), asc(ownFindings.id));
   const decided = await house.db
     .select()
     .from(decisions)
@@ -128,11 +113,12 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
   return rows
     .toSorted((a, b) => a.seq - b.seq)
     .map((row) => {
-      const own = measured.get(row.id) ?? null;
+      const read = measured.get(row.id) ?? null;
       const terms = row.terms ?? judgedBy.terms;
       const critique = said.find((c) => c.attemptId === row.id);
       const ownEdits = edits.filter((e) => e.attemptId === row.id);
-      const items = critique ? saidOf(critique, own, ownEdits, { ...judgedBy, terms }) : [];
+      const words = { edits: ownEdits, own: own.filter((o) => o.attemptId === row.id).map(asFinding) };
+      const items = critique ? saidOf(critique, read, words, { ...judgedBy, terms, handInId: row.handInId }) : [];
       return {
         id: row.id,
         number: row.number,
@@ -144,7 +130,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
         hasPreview: row.previewHash !== null,
         hasStrip: row.stripHash !== null,
         terms,
-        measured: own,
+        measured: read,
         masses: row.masses?.edits ?? [],
         critique: critique
           ? {
@@ -153,7 +139,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
               changes: Object.fromEntries(ownEdits.map((e) => [e.key, e.written])),
               sentAt: critique.sentAt,
               items,
-              whys: own ? whysOf(own, items) : {},
+              whys: read ? whysOf(read, items) : {},
             }
           : null,
         verdict: decided.find((d) => d.attemptId === row.id)?.verdict ?? null,

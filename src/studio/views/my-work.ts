@@ -9,6 +9,7 @@ import { nextStage } from '../hand-in/stages';
 import type { House } from '../house';
 import { exercisesOfStudent, safetyOf } from '../plan/exercises';
 import { attemptsAt, type AttemptView, attemptViews, type Measured } from './attempt';
+import { judgedBy } from './said';
 
 /** What a student may see of an attempt: the gate always, the letter once it was sent. */
 export interface StudentAttempt {
@@ -85,6 +86,6 @@ export async function myExercise(house: House, student: Student, exerciseId: str
     stages: stages.map(({ id, name }) => ({ id, name })),
     nextStage: nextStage(stages, rows)?.id ?? null,
     state: handIn?.state ?? ('open' as HandInState),
-    attempts: (await attemptViews(house, rows, { terms, numbering })).map(studentAttempt),
+    attempts: (await attemptViews(house, rows, judgedBy({ ...own, handIn: handIn ?? null }))).map(studentAttempt),
   };
 }

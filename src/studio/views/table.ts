@@ -8,6 +8,7 @@ import { standing } from '../hand-in/notan-hand-ins';
 import { prepared, referenceOfExercise } from '../reference/references';
 import type { House } from '../house';
 import { attemptsAt, attemptViews, currentOf, measuredOfOne } from './attempt';
+import { judgedBy } from './said';
 
 /** One hand-in with all its attempts, and its neighbours on the rack for "next" and "previous". */
 export async function tableOf(house: House, teacher: Teacher, handInId: string) {
@@ -22,7 +23,7 @@ export async function tableOf(house: House, teacher: Teacher, handInId: string) 
   const at = siblings.findIndex((s) => s.id === handInId);
   return {
     ...own,
-    attempts: await attemptViews(house, rows, { terms: own.exercise.terms, numbering: own.class.numbering }),
+    attempts: await attemptViews(house, rows, judgedBy(own)),
     currentId: currentOf(rows)?.id ?? rows.at(-1)?.id ?? null,
     previous: siblings[at - 1]?.id ?? null,
     next: siblings[at + 1]?.id ?? null,

@@ -1,11 +1,14 @@
 'use client';
 /** What a class is: how it counts its values, how young it is, whether it sits in a school. Kept as soon as it is changed. */
+import { REGISTERS, type Register } from '@/core/critique/voice';
 import { NUMBERING_IDS, NUMBERINGS, type NumberingId } from '@/core/exercise/numbering';
 import { useState, useTransition } from 'react';
 import { Choice, Tick } from '../parts/fields';
+import { REGISTER_NAMES } from '../parts/register-names';
 
 interface Settings {
   readonly numbering: NumberingId;
+  readonly register: Register;
   readonly underSixteen: boolean;
   readonly school: boolean;
   readonly currency: string;
@@ -37,6 +40,12 @@ export function ClassSettings({
         value={settings.numbering}
         options={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]] as const)}
         onChange={(numbering) => put({ numbering })}
+      />
+      <Choice
+        label="Letters are written for"
+        value={settings.register}
+        options={REGISTERS.map((r) => [r, REGISTER_NAMES[r]] as const)}
+        onChange={(register) => put({ register })}
       />
       <Tick
         label="There are students under 16"

@@ -11,7 +11,9 @@ import { StateMark } from '../parts/StateMark';
 import { AttemptTrouble } from './AttemptTrouble';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
+import { OwnRemark } from './OwnRemark';
 import { OwnWord } from './OwnWord';
+import { WrittenFor } from './WrittenFor';
 import type { TableProps } from './table-props';
 import type { Critique } from './use-critique';
 
@@ -88,6 +90,29 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           <button type="button" className="cursor-pointer text-left text-13 underline" onClick={() => setAll(!all)}>
             {all ? 'Fold the rest away' : `${fixes.length - HEADLINES} more`}
           </button>
+        )}
+        {shown?.critique && !frozen && (
+          <>
+            <button
+              type="button"
+              className="cursor-pointer self-start text-13 underline"
+              onClick={() => critique.setRemarking(true)}
+            >
+              A remark of your own
+            </button>
+            <WrittenFor
+              own={handIn.register}
+              ofClass={handIn.classRegister}
+              speakTo={(register) => run(() => actions.writeFor(handIn.id, register))}
+            />
+            <OwnRemark
+              open={critique.remarking}
+              remarks={slots.remarks}
+              onOpenChange={critique.setRemarking}
+              say={(own) => ask(() => actions.sayOfOwn(shown.id, own))}
+              keep={(remark) => ask(() => actions.keepOwnRemark(remark))}
+            />
+          </>
         )}
         {shown?.critique && (
           <OwnWord

@@ -35,6 +35,7 @@ export const KEYS = [
   ['d', 'drop the finding, or take it back in'],
   ['e', 'edit the finding'],
   ['y', 'why it is said'],
+  ['n', 'a remark of your own'],
   ['p', 'pass'],
   ['g', 'once more'],
   ['w', 'withdraw the decision'],

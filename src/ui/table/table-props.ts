@@ -1,4 +1,6 @@
 /** What the Table is handed: one hand-in, the attempt that is shown of it, and what its family has to show besides. */
+import type { Register } from '@/core/critique/voice';
+import type { Remark } from '@/core/formats/remarks-csv';
 import type { SaidItem } from '@/core/critique/letter';
 import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import type { AttemptState, HandInState } from '@/data/schema/tables';
@@ -26,6 +28,10 @@ export interface TableActions {
     seen: number,
   ): Promise<Answer<Omit<SaidItem, 'original'>, void>>;
   changeWord(attemptId: string, word: string, seen: number): Promise<Answer<string, number>>;
+  /** Says what no rule has said. */
+  sayOfOwn(attemptId: string, own: Omit<Remark, 'key'>): Promise<Answer<unknown, void>>;
+  keepOwnRemark(remark: Remark): Promise<Answer<unknown, void>>;
+  writeFor(handInId: string, register: Register | null): Promise<Answer<unknown, void>>;
   giveVerdict(attemptId: string, verdict: string): Promise<Answer<unknown, void>>;
   withdrawVerdict(attemptId: string): Promise<Answer<unknown, void>>;
   measureOnceMore(attemptId: string): Promise<Answer<unknown, void>>;
@@ -97,6 +103,9 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
     readonly previous: string | null;
     readonly next: string | null;
     readonly place: string;
+    /** Whom its letter is written for; null is as in its class. */
+    readonly register: Register | null;
+    readonly classRegister: Register;
   };
   readonly attempts: readonly {
     readonly id: string;
@@ -110,5 +119,7 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
   readonly part: P;
   /** Words that the teacher has used before, by the code of what they were said of. */
   readonly phrases: Readonly<Record<string, Phrases>>;
+  /** The teacher's own remarks that no rule makes. */
+  readonly remarks: readonly Remark[];
   readonly actions: TableActions & { readonly tones: TonesActions };
 }

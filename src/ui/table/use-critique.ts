@@ -22,6 +22,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   const [all, setAll] = useState(false);
   const [whyOpen, setWhyOpen] = useState(false);
   const [help, setHelp] = useState(false);
+  const [remarking, setRemarking] = useState(false);
   const [trouble, setTrouble] = useState('');
   const [busy, start] = useTransition();
   const squint = useHold();
@@ -73,6 +74,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
       d: () =>
         pick && !frozen && void change(pick.original.key, { dropped: !pick.dropped }, changes[pick.original.key] ?? 0),
       e: () => pick && !frozen && setEditing(pick.original.key),
+      n: () => shown?.critique && !frozen && setRemarking(true),
       p: () => verdict('pass'),
       g: () => verdict('again'),
       w: () => shown?.verdict && withdraw(),
@@ -97,7 +99,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   };
   return {
     ...{ works, fixes, headlines, editable, all, setAll, pick, choose },
-    ...{ help, setHelp, trouble, busy, underWay, frozen, run, ask, verdict, withdraw },
+    ...{ help, setHelp, remarking, setRemarking, trouble, busy, underWay, frozen, run, ask, verdict, withdraw },
     ...{ squint, original },
   };
 }

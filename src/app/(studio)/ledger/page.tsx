@@ -11,7 +11,12 @@ export default async function Ledger() {
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_22rem]">
       <section className="panel self-start">
-        <h1 className="mb-3 text-24 font-semibold">Ledger</h1>
+        <div className="mb-3 flex items-center">
+          <h1 className="text-24 font-semibold">Ledger</h1>
+          <Link className="calm ml-auto" href="/ledger/remarks">
+            Your remarks
+          </Link>
+        </div>
         {groups.length === 0 && <p>No class yet. Make the first one beside; students are added after that.</p>}
         <ul className="grid gap-2">
           {groups.map((g) => (

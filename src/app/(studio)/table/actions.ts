@@ -1,6 +1,8 @@
 'use server';
 import { VERDICTS } from '@/data/schema/tables';
 import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio/critique/critiquing';
+import { speakTo } from '@/studio/critique/register';
+import { keepRemark, sayOwn } from '@/studio/critique/remarks';
 import {
   acceptReading,
   judgeAgain,
@@ -42,6 +44,15 @@ export async function changeWord(attemptId: string, word: string, seen: number):
   return act(({ house, teacher }) =>
     setWord(house, teacher, attemptId, z.string().parse(word), seenSchema.parse(seen)),
   );
+}
+export async function sayOfOwn(attemptId: string, own: unknown): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => sayOwn(house, teacher, attemptId, own));
+}
+export async function keepOwnRemark(remark: unknown): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => keepRemark(house, teacher, remark));
+}
+export async function writeFor(handInId: string, register: unknown): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => speakTo(house, teacher, handInId, register));
 }
 export async function giveVerdict(attemptId: string, verdict: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => decide(house, teacher, attemptId, z.enum(VERDICTS).parse(verdict)));

@@ -45,7 +45,9 @@ export const gradientsOff = ({ result, step, tolerance }: PaintingReading): Grad
   result.shapes.flatMap((shape): GradientFacts[] => {
     const { gradient } = shape;
     const limit = (tolerance + GRADIENT_SLACK) * step;
-    return gradient && gradient.across.off > limit && isGradient(result, shape.name)
+    // What is too lively goes over from light to dark everywhere.
+    const lively = result.extents.some((e) => e.kind === 'detail' && e.name === shape.name);
+    return gradient && !lively && gradient.across.off > limit && isGradient(result, shape.name)
       ? [{ shape, fault: faultOf(gradient, step), steps: gradient.across.off / step }]
       : [];
   });

@@ -1,7 +1,7 @@
 /** One mistake is told once: a wrong value makes edges and places look wrong, and an edge that moved makes values look wrong. */
 import type { ShareBox } from '../../geometry/share-box';
 import { objectOf } from '../../tones/mass';
-import type { ExtentOff, Moved, OffPart, PaintingReading } from './facts';
+import type { ExtentOff, LineOff, Moved, OffPart, PaintingReading } from './facts';
 
 /** What is off in less than this share of a shape is a part of it. */
 export const ALL_OF_IT = 0.5;
@@ -14,21 +14,16 @@ export function shareOfShape({ shape, area }: OffPart, { shapes }: PaintingReadi
   return area / Math.max(area, whole);
 }
 
-/** Objects of which a shape is off in value as a whole. */
-function objectsOff({ result }: PaintingReading): ReadonlySet<string | null> {
-  const { regions } = result;
-  const wholly = regions.filter((r) => r.shape !== null && shareOfShape(r, result) >= ALL_OF_IT);
-  return new Set(wholly.map((r) => objectOfName(r.shape)));
-}
+/** Named shapes that are off in value as a whole. */
+const shapesOff = ({ result }: PaintingReading): ReadonlySet<string | null> =>
+  new Set(result.regions.filter((r) => r.shape !== null && shareOfShape(r, result) >= ALL_OF_IT).map((r) => r.shape));
 
 /** How far shapes reach, and how lively they are, where their values are right: else that is seen once they are. */
 export function extentsTold(reading: PaintingReading): ExtentOff[] {
-  const { extents, regions } = reading.result;
-  const off = objectsOff(reading);
-  return extents.filter(({ kind, name }) =>
-    kind === 'detail'
-      ? !regions.some((r) => r.shape !== null && r.shape === name)
-      : name === null || !off.has(objectOfName(name)),
+  const off = shapesOff(reading);
+  const objects = new Set([...off].map(objectOfName));
+  return reading.result.extents.filter(
+    ({ kind, name }) => name === null || !(kind === 'detail' ? off.has(name) : objects.has(objectOfName(name))),
   );
 }
 
@@ -38,20 +33,26 @@ export function isOfTheirEdge(name: string | null, told: readonly ExtentOff[]): 
   return object !== null && told.some((e) => e.kind !== 'detail' && objectOfName(e.name) === object);
 }
 
-/** Parts that are off in value, but for those that an edge which moved has left behind. */
+/** Parts that are off in value, but for those that an edge which moved has left behind, and for the spots of what is too lively. */
 export function partsTold(reading: PaintingReading): OffPart[] {
   const { result } = reading;
   const told = extentsTold(reading);
-  return result.regions.filter((r) => shareOfShape(r, result) >= ALL_OF_IT || !isOfTheirEdge(r.shape, told));
+  const isSpot = ({ shape }: OffPart) => told.some((e) => e.kind === 'detail' && e.name !== null && e.name === shape);
+  return result.regions.filter(
+    (r) => shareOfShape(r, result) >= ALL_OF_IT || !(isOfTheirEdge(r.shape, told) || isSpot(r)),
+  );
 }
 
 /** So near to each other, widths, two features moved alike; and so much of the smaller one's box lies in the other's. */
 const [ALIKE, INSIDE] = [0.02, 0.5] as const;
 
+const areaOf = ({ width, height }: ShareBox) => width * height;
+
+/** How much of the smaller of two boxes lies in the other. */
 function inside(a: ShareBox, b: ShareBox): number {
   const wide = Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x);
   const tall = Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y);
-  return (Math.max(0, wide) * Math.max(0, tall)) / Math.max(1e-9, Math.min(a.width * a.height, b.width * b.height));
+  return (Math.max(0, wide) * Math.max(0, tall)) / Math.max(1e-9, Math.min(areaOf(a), areaOf(b)));
 }
 
 /** Whether a feature without a name is one with a name once more. */
@@ -61,10 +62,51 @@ export const isNamedToo = (moved: Moved, all: readonly Moved[]): boolean =>
     (o) => o.name !== null && Math.hypot(o.dx - moved.dx, o.dy - moved.dy) < ALIKE && inside(o.box, moved.box) > INSIDE,
   );
 
-/** Whether a part of an object that stands where it should only seems to be elsewhere, since its value is wrong. */
-export function onlyLooksMoved(moved: Moved, reading: PaintingReading): boolean {
-  const object = objectOfName(moved.name);
-  if (object === null || object === moved.name?.toLowerCase()) return false;
-  const { displacements, regions } = reading.result;
-  return displacements.some((d) => d.name === object) && regions.some((r) => r.shape === moved.name);
+/** Whether a shape only seems to be elsewhere, since its value is wrong: where it stands is seen once that is right. */
+export const onlyLooksMoved = ({ name }: Moved, reading: PaintingReading): boolean =>
+  name !== null && shapesOff(reading).has(name);
+
+/** What moved further than this, widths, has outlines at two places; and lines lie so near to what they belong to. */
+const [ASTRAY, NEAR] = [0.0125, 0.02] as const;
+/** What takes more of the picture than this is ground: lines lie on it whatever it is like. */
+const GROUND = 0.25;
+
+function grown({ x, y, width, height }: ShareBox, by: number): ShareBox {
+  return { x: x - by, y: y - by, width: width + 2 * by, height: height + 2 * by };
 }
+
+/** Where a feature should be and where it is. */
+const bothPlaces = ({ box, dx, dy }: Moved): ShareBox => grown(box, NEAR + Math.hypot(dx, dy));
+const isOnThing = (line: LineOff, thing: ShareBox) => areaOf(thing) < GROUND && inside(line.box, thing) > INSIDE;
+
+/** Thin lines that are off by themselves, and not as the outline of what stands elsewhere, is off in value or too lively. */
+export function linesTold(reading: PaintingReading): LineOff[] {
+  const { accents, displacements, shapes } = reading.result;
+  const off = shapesOff(reading);
+  const lively = new Set(extentsTold(reading).flatMap((e) => (e.kind === 'detail' ? [e.name] : [])));
+  const things = [
+    ...displacements.filter((d) => Math.hypot(d.dx, d.dy) > ASTRAY).map(bothPlaces),
+    ...shapes.filter((s) => off.has(s.name) || lively.has(s.name)).map((s) => grown(s.box, NEAR)),
+  ];
+  return accents.filter((line) => !things.some((thing) => isOnThing(line, thing)));
+}
+
+type Result = PaintingReading['result'];
+
+/** What was measured of shapes that have become right: what looked wrong only for what they were is measured anew, and right. */
+export function withoutLooks(result: Result, righted: ReadonlySet<string>): Result {
+  const objects = new Set([...righted].map(objectOfName));
+  const boxes = result.shapes.filter((s) => righted.has(s.name)).map((s) => grown(s.box, NEAR));
+  return {
+    ...result,
+    accents: result.accents.filter((line) => !boxes.some((box) => isOnThing(line, box))),
+    extents: result.extents.filter(({ name }) => name === null || !objects.has(objectOfName(name))),
+    displacements: result.displacements.filter(({ name }) => name === null || !righted.has(name)),
+  };
+}
+
+/** The same of a feature that stands where it should. */
+export const withoutOutlines = (result: Result, feature: Moved): Result => ({
+  ...result,
+  accents: result.accents.filter((line) => !isOnThing(line, bothPlaces(feature))),
+});

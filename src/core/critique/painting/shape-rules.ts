@@ -1,6 +1,6 @@
 /** Rules about how far shapes reach and about the thin lines between them: a shape of the right value may have the wrong size. */
 import { ofShape, type Rule } from '../rule';
-import { extentsTold } from './one-thing-once';
+import { extentsTold, linesTold } from './one-thing-once';
 import type { ExtentOff, LineOff, PaintingFacts, PaintingReading } from './facts';
 
 /** Told of at the most, of each. */
@@ -41,8 +41,8 @@ const extentOff: PaintingRule<'extent_off'> = {
 const lineOff: PaintingRule<'line_off'> = {
   code: 'line_off',
   kind: 'fix',
-  reads: ({ result: { accents } }) =>
-    accents.map((line) => ({ subject: ofShape(line.id, undefined, line.box), facts: { line } })),
+  reads: (reading) =>
+    linesTold(reading).map((line) => ({ subject: ofShape(line.id, undefined, line.box), facts: { line } })),
   tells: () => true,
   most: MOST_LINES,
   weight: ({ line }) => LINE_WEIGHT[line.kind] * Math.sqrt(LINE_AREA),

@@ -77,6 +77,7 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
           <ClassSettings
             now={{
               numbering: group.numbering,
+              register: group.register,
               underSixteen: group.underSixteen,
               school: group.school,
               currency: group.currency,

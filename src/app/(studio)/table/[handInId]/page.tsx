@@ -1,5 +1,6 @@
 import { labelsOf } from '@/core/kinds/table';
 import { phrasesOf } from '@/studio/critique/phrases';
+import { remarksOf } from '@/studio/critique/remarks';
 import { tableOf } from '@/studio/views/table';
 import { tablePartOf } from '@/studio/views/table-part';
 import { Table } from '@/ui/table/Table';
@@ -12,10 +13,13 @@ import {
   giveVerdict,
   judgeByMasses,
   judgeOnceMore,
+  keepOwnRemark,
   measureAgainstNow,
   measureOnceMore,
+  sayOfOwn,
   takeFrameAsDark,
   withdrawVerdict,
+  writeFor,
 } from '../actions';
 
 interface Props {
@@ -24,7 +28,10 @@ interface Props {
 }
 
 const tones = { acceptAsReading, judgeOnceMore, forgetReadings, judgeByMasses, takeFrameAsDark };
-const actions = { changeItem, changeWord, giveVerdict, withdrawVerdict, measureOnceMore, measureAgainstNow, tones };
+const actions = {
+  ...{ changeItem, changeWord, sayOfOwn, keepOwnRemark, writeFor, giveVerdict, withdrawVerdict },
+  ...{ measureOnceMore, measureAgainstNow, tones },
+};
 
 export default async function TablePage({ params, searchParams }: Props) {
   const { house, teacher } = await teacherOnly();
@@ -48,6 +55,8 @@ export default async function TablePage({ params, searchParams }: Props) {
         previous: table.previous,
         next: table.next,
         place: `${table.position} of ${table.total}`,
+        register: table.handIn.register,
+        classRegister: table.class.register,
       }}
       attempts={table.attempts.map(({ id, number, state, stage }) => ({ id, number, state, stage }))}
       shown={shown}
@@ -55,6 +64,7 @@ export default async function TablePage({ params, searchParams }: Props) {
       labels={labels}
       part={await tablePartOf(house, teacher, table, shown, labels)}
       phrases={await phrasesOf(house, teacher, codes)}
+      remarks={isDraft ? await remarksOf(house, teacher) : []}
       actions={actions}
     />
   );

@@ -4,7 +4,7 @@
  */
 import { objectOf } from '../../../tones/mass';
 import type { PaintingReading } from '../facts';
-import { ALL_OF_IT, shareOfShape } from '../one-thing-once';
+import { ALL_OF_IT, shareOfShape, withoutLooks, withoutOutlines } from '../one-thing-once';
 import { drawnWith, isPartOf } from '../drawing-rules';
 import type { Shift, Way } from './action';
 
@@ -87,7 +87,8 @@ function shifted(reading: PaintingReading, shifts: readonly Shift[]): Result {
   const rules = result.rules.filter(
     ({ names }) => !names.some((name) => byShape.has(name)) || names.some((name) => off.has(name)),
   );
-  const after = { ...result, shapes, regions, contrasts, rules };
+  const righted = new Set(shifts.flatMap(({ shape }) => (shape !== null && !off.has(shape) ? [shape] : [])));
+  const after = { ...withoutLooks(result, righted), shapes, regions, contrasts, rules };
   return { ...after, whole: lookedAt(after) };
 }
 
@@ -108,7 +109,7 @@ function onOneCurve({ result }: PaintingReading): Result {
   };
 }
 
-function modelled({ result }: PaintingReading, name: string): Result {
+function modelled(result: Result, name: string): Result {
   const shapes = result.shapes.map((shape) => {
     const { gradient } = shape;
     if (shape.name !== name || !gradient) return shape;
@@ -134,13 +135,16 @@ function moved({ result }: PaintingReading, feature: Result['displacements'][num
   const isBeside = (gap: Result['gaps'][number]) =>
     name !== null && gap.between.some((of) => of === name || objectOf({ name: of }) === name.toLowerCase());
   const gaps = result.gaps.map((gap) => (isBeside(gap) ? { ...gap, painted: gap.wanted } : gap));
-  const after = { ...result, displacements, gaps };
+  const after = { ...withoutOutlines(result, feature), displacements, gaps };
   return { ...after, whole: lookedAt(after) };
 }
 
 /** Light and shadow that meet where they should: of both it is one edge. */
 function reaching({ result }: PaintingReading, extent: Result['extents'][number]): Result {
-  if (extent.kind === 'detail') return { ...result, extents: result.extents.filter((e) => e.id !== extent.id) };
+  if (extent.kind === 'detail') {
+    const quiet = { ...result, extents: result.extents.filter((e) => e.id !== extent.id) };
+    return extent.name === null ? quiet : modelled(withoutLooks(quiet, new Set([extent.name])), extent.name);
+  }
   const object = extent.name === null ? null : objectOf({ name: extent.name });
   const isSame = (name: string | null) => object !== null && name !== null && objectOf({ name }) === object;
   return {
@@ -160,7 +164,7 @@ export function carriedOut(reading: PaintingReading, way: Way): PaintingReading 
     case 'curve':
       return { ...reading, result: onOneCurve(reading) };
     case 'model':
-      return { ...reading, result: modelled(reading, way.shape) };
+      return { ...reading, result: modelled(result, way.shape) };
     case 'move':
       return { ...reading, result: moved(reading, way.feature) };
     case 'reach':

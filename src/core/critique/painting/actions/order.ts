@@ -14,7 +14,7 @@ type ToldHere = Told<PaintingFacts>;
 export type TellAll = (reading: PaintingReading) => readonly ToldHere[];
 
 /** Painting the whole picture over is worth taking away as much as this, in what findings weigh. */
-const PRICE = 0.1;
+const PRICE = 0.05;
 /**
  * What is worth this share of the best is as good: two photographs of one painting differ by as much. The least to paint over
  * comes first of these, since that is the same on each of them.

@@ -1,0 +1,13 @@
+/** Whom a letter is written for: as in its class, unless the teacher chose otherwise for one hand-in. */
+import { registerSchema } from '@/core/critique/voice';
+import { handIns } from '@/data/schema/tables';
+import { eq } from 'drizzle-orm';
+import { handInFor, type Teacher } from '../access/actor';
+import type { House } from '../house';
+
+/** Null is as in its class. What was sent already stays as it was said. */
+export async function speakTo(house: House, teacher: Teacher, handInId: string, given: unknown): Promise<void> {
+  await handInFor(house, teacher, handInId);
+  const register = registerSchema.nullable().parse(given);
+  await house.db.update(handIns).set({ register }).where(eq(handIns.id, handInId));
+}

@@ -1,0 +1,68 @@
+/** What is said of an attempt: as it was sent, else the draft with the teacher's edits and own words. */
+import { type Finding, type FindingKind, HEADLINES, OWN_WORD } from '@/core/critique/finding';
+import { type FindingEdit, type SaidItem, withEdits } from '@/core/critique/letter';
+import type { Register } from '@/core/critique/voice';
+import type { Why } from '@/core/critique/why';
+import type { NumberingId } from '@/core/exercise/numbering';
+import type { ExerciseTerms } from '@/core/exercise/terms';
+import { draftOf, whyIn } from '@/core/kinds/draft';
+import type { classes, critiques, exercises, handIns, ownFindings } from '@/data/schema/tables';
+import type { Measured } from './attempt';
+
+/** What says how a hand-in is judged: the exercise as it is now, how its class numbers values, and whom its letter is for. */
+export interface JudgedBy {
+  readonly terms: ExerciseTerms;
+  readonly numbering: NumberingId;
+  readonly register: Register;
+}
+
+interface JudgedIn {
+  readonly exercise: Pick<typeof exercises.$inferSelect, 'terms'>;
+  readonly class: Pick<typeof classes.$inferSelect, 'numbering' | 'register'>;
+  readonly handIn: Pick<typeof handIns.$inferSelect, 'register'> | null;
+}
+
+export const judgedBy = ({ exercise, class: group, handIn }: JudgedIn): JudgedBy => ({
+  terms: exercise.terms,
+  numbering: group.numbering,
+  register: handIn?.register ?? group.register,
+});
+
+/** Own words as findings, told apart by their keys. */
+export const asFinding = ({ id, kind, say, action }: typeof ownFindings.$inferSelect): Finding => ({
+  ...{ key: `${OWN_WORD} ${id}`, code: OWN_WORD, kind, weight: 0, where: { steps: [] }, evidence: {} },
+  ...{ say, do: action === '' ? null : action },
+});
+
+/** A draft with what the teacher says besides: what works after what works, what is to be mended last of what is not folded away. */
+function withOwnWords(draft: readonly Finding[], own: readonly Finding[]): Finding[] {
+  const of = (all: readonly Finding[], kind: FindingKind) => all.filter((f) => f.kind === kind);
+  const fixes = of(draft, 'fix');
+  const shown = Math.max(0, HEADLINES - of(own, 'fix').length);
+  return [
+    ...of(draft, 'works'),
+    ...of(own, 'works'),
+    ...fixes.slice(0, shown),
+    ...of(own, 'fix'),
+    ...fixes.slice(shown),
+  ];
+}
+
+/** What is said of an attempt: word for word as it was sent, else the draft with the teacher's edits. */
+export function saidOf(
+  critique: typeof critiques.$inferSelect,
+  measured: Measured | null,
+  { edits, own }: { readonly edits: readonly FindingEdit[]; readonly own: readonly Finding[] },
+  { terms, numbering, register, handInId }: JudgedBy & { readonly handInId: string },
+): readonly SaidItem[] {
+  if (critique.letter) return critique.letter.items;
+  // Each hand-in has its own turn of phrase, and keeps it from try to try.
+  const draft = measured ? draftOf(measured.result, terms, numbering, { register, seed: handInId }) : [];
+  return withEdits(withOwnWords(draft, own), edits);
+}
+
+/** Why each is said; what the teacher says by themselves needs no reason. */
+export const whysOf = ({ kind }: Measured, items: readonly SaidItem[]): Readonly<Record<string, Why>> =>
+  Object.fromEntries(
+    items.flatMap(({ original }) => (original.code === OWN_WORD ? [] : [[original.key, whyIn(kind, original)]])),
+  );
