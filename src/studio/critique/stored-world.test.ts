@@ -11,6 +11,7 @@ import path from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
 import type { House } from '../house';
 import { type AttemptView, attemptViews } from '../views/attempt';
+import { CURED } from '@/core/critique/cured';
 import { judgedBy } from '../views/said';
 
 interface OldItem {
@@ -107,8 +108,10 @@ test('a draft says of the same things, weighs them the same, and keeps every edi
   for (const view of drafts) {
     const was = itemsOf(view.id);
     const facts = ({ code, kind, weight, evidence }: Omit<Finding, 'key'>) => ({ code, kind, weight, evidence });
-    expect(view.critique?.items.map((i) => facts(i.original))).toEqual(was.map((i) => facts(i.original)));
-    expect(view.critique?.items.map(({ say, dropped }) => ({ say, dropped }))).toEqual(
+    // What was mended since a try before is said besides by now.
+    const told = view.critique?.items.filter((i) => i.original.code !== CURED);
+    expect(told?.map((i) => facts(i.original))).toEqual(was.map((i) => facts(i.original)));
+    expect(told?.map(({ say, dropped }) => ({ say, dropped }))).toEqual(
       was.map(({ say, dropped }) => ({ say, dropped })),
     );
   }

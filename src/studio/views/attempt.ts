@@ -18,7 +18,7 @@ import {
   type AttemptState,
   type Verdict,
 } from '@/data/schema/tables';
-import { and, asc, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import type { House } from '../house';
 import { asFinding, type JudgedBy, saidOf, whysOf } from './said';
 
@@ -94,6 +94,19 @@ export interface AttemptView {
   readonly verdict: Verdict | null;
 }
 
+/** Letters that were sent for some hand-ins, in the order in which they were tried. */
+const lettersOf = (house: House, handInIds: readonly string[]) =>
+  house.db
+    .select({ handInId: attempts.handInId, stage: attempts.stage, seq: attempts.seq, letter: critiques.letter })
+    .from(critiques)
+    .innerJoin(attempts, eq(critiques.attemptId, attempts.id))
+    .where(and(inArray(attempts.handInId, [...handInIds]), isNotNull(critiques.sentAt)))
+    .orderBy(asc(attempts.seq));
+
+/** What was said of the last try of the same before this one. */
+const letterBefore = (row: Attempt, letters: Awaited<ReturnType<typeof lettersOf>>) =>
+  letters.findLast((l) => l.handInId === row.handInId && l.stage === row.stage && l.seq < row.seq)?.letter ?? null;
+
 /** Attempts as they are looked at, in the order in which they came: a handful of queries for all of them. */
 export async function attemptViews(house: House, rows: readonly Attempt[], judgedBy: JudgedBy): Promise<AttemptView[]> {
   const ids = rows.map((r) => r.id);
@@ -106,6 +119,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
     .from(ownFindings)
     .where(inArray(ownFindings.attemptId, ids))
     .orderBy(asc(ownFindings.createdAt), asc(ownFindings.id));
+  const letters = await lettersOf(house, [...new Set(rows.map((r) => r.handInId))]);
   const decided = await house.db
     .select()
     .from(decisions)
@@ -117,7 +131,11 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
       const terms = row.terms ?? judgedBy.terms;
       const critique = said.find((c) => c.attemptId === row.id);
       const ownEdits = edits.filter((e) => e.attemptId === row.id);
-      const words = { edits: ownEdits, own: own.filter((o) => o.attemptId === row.id).map(asFinding) };
+      const words = {
+        edits: ownEdits,
+        own: own.filter((o) => o.attemptId === row.id).map(asFinding),
+        before: letterBefore(row, letters)?.items ?? [],
+      };
       const items = critique ? saidOf(critique, read, words, { ...judgedBy, terms, handInId: row.handInId }) : [];
       return {
         id: row.id,

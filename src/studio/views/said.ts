@@ -1,4 +1,5 @@
 /** What is said of an attempt: as it was sent, else the draft with the teacher's edits and own words. */
+import { CURED, curedSince } from '@/core/critique/cured';
 import { type Finding, type FindingKind, HEADLINES, OWN_WORD } from '@/core/critique/finding';
 import { type FindingEdit, type SaidItem, withEdits } from '@/core/critique/letter';
 import type { Register } from '@/core/critique/voice';
@@ -48,21 +49,32 @@ function withOwnWords(draft: readonly Finding[], own: readonly Finding[]): Findi
   ];
 }
 
+/** What is said beside the draft of an attempt. */
+interface Words {
+  readonly edits: readonly FindingEdit[];
+  readonly own: readonly Finding[];
+  /** What was said of the try before it; nothing where there was none. */
+  readonly before: readonly SaidItem[];
+}
+
 /** What is said of an attempt: word for word as it was sent, else the draft with the teacher's edits. */
 export function saidOf(
   critique: typeof critiques.$inferSelect,
   measured: Measured | null,
-  { edits, own }: { readonly edits: readonly FindingEdit[]; readonly own: readonly Finding[] },
+  { edits, own, before }: Words,
   { terms, numbering, register, handInId }: JudgedBy & { readonly handInId: string },
 ): readonly SaidItem[] {
   if (critique.letter) return critique.letter.items;
   // Each hand-in has its own turn of phrase, and keeps it from try to try.
-  const draft = measured ? draftOf(measured.result, terms, numbering, { register, seed: handInId }) : [];
-  return withEdits(withOwnWords(draft, own), edits);
+  const voice = { register, seed: handInId };
+  const draft = measured ? draftOf(measured.result, terms, numbering, voice) : [];
+  return withEdits(withOwnWords([...curedSince(before, draft, voice), ...draft], own), edits);
 }
 
-/** Why each is said; what the teacher says by themselves needs no reason. */
+/** Why each is said; what the teacher says by themselves, and what was mended, needs no reason. */
 export const whysOf = ({ kind }: Measured, items: readonly SaidItem[]): Readonly<Record<string, Why>> =>
   Object.fromEntries(
-    items.flatMap(({ original }) => (original.code === OWN_WORD ? [] : [[original.key, whyIn(kind, original)]])),
+    items.flatMap(({ original }) =>
+      [OWN_WORD, CURED].includes(original.code) ? [] : [[original.key, whyIn(kind, original)]],
+    ),
   );

@@ -9,6 +9,8 @@ import type { ItemChange, Phrases, TableProps } from './table-props';
 interface Props {
   readonly title: string;
   readonly items: readonly SaidItem[];
+  /** Key of what is to be done before all else; null where nothing is. */
+  readonly first: string | null;
   /** How often each was changed, by its key; those that never were are left out. */
   readonly changes: Readonly<Record<string, number>>;
   readonly phrases: TableProps['phrases'];
@@ -33,7 +35,19 @@ interface Props {
 
 const NONE: Phrases = { say: [], action: [] };
 
-export function FindingList({ title, items, phrases, changes, whys, whyOpen, onWhy, from, chosen, ...rest }: Props) {
+export function FindingList({
+  title,
+  items,
+  first,
+  phrases,
+  changes,
+  whys,
+  whyOpen,
+  onWhy,
+  from,
+  chosen,
+  ...rest
+}: Props) {
   const { editing, frozen, onChoose, onEdit, onChange } = rest;
   if (items.length === 0) return null;
   return (
@@ -50,6 +64,7 @@ export function FindingList({ title, items, phrases, changes, whys, whyOpen, onW
             why={whys[key] ?? null}
             whyOpen={whyOpen}
             onWhy={onWhy}
+            first={key === first}
             frozen={frozen}
             chosen={chosen === from + i}
             editing={editing === key}

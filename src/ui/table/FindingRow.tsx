@@ -16,6 +16,8 @@ interface Props {
   readonly why: Why | null;
   readonly whyOpen: boolean;
   readonly onWhy: (open: boolean) => void;
+  /** Whether it is to be done before all else. */
+  readonly first: boolean;
   readonly frozen: boolean;
   readonly chosen: boolean;
   readonly editing: boolean;
@@ -25,7 +27,7 @@ interface Props {
 }
 
 export function FindingRow({ item, written, phrases, why, whyOpen, onWhy, ...rest }: Props) {
-  const { frozen, chosen, editing, onChoose, onEdit, onChange } = rest;
+  const { first, frozen, chosen, editing, onChoose, onEdit, onChange } = rest;
   const say = item.say ?? item.original.say;
   const action = item.action ?? item.original.do ?? '';
   if (editing)
@@ -38,6 +40,7 @@ export function FindingRow({ item, written, phrases, why, whyOpen, onWhy, ...res
       data-code={item.original.code}
     >
       <button type="button" className="block w-full cursor-pointer text-left" aria-pressed={chosen} onClick={onChoose}>
+        {first && <span className="label">First of all</span>}
         <span className={item.dropped ? 'text-l37 line-through' : item.original.kind === 'fix' ? 'font-semibold' : ''}>
           {say}
         </span>

@@ -30,7 +30,7 @@ interface Props extends TableProps {
 }
 
 export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critique, ...slots }: Props) {
-  const { works, fixes, headlines, editable, all, setAll, frozen, run, ask } = critique;
+  const { works, fixes, headlines, rest, grouping, setGrouping, editable, all, setAll, frozen, run, ask } = critique;
   return (
     <div className="grid min-h-[calc(100vh-44px)] grid-cols-1 lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
@@ -87,10 +87,31 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
         <FindingList title="What works" items={works} from={0} {...editable} />
         <FindingList title="To mend" items={headlines} from={works.length} {...editable} />
         {fixes.length > HEADLINES && (
-          <button type="button" className="cursor-pointer text-left text-13 underline" onClick={() => setAll(!all)}>
-            {all ? 'Fold the rest away' : `${fixes.length - HEADLINES} more`}
-          </button>
+          <div className="flex gap-3 text-13">
+            <button type="button" className="cursor-pointer underline" aria-expanded={all} onClick={() => setAll(!all)}>
+              {all ? 'Fold the rest away' : `${fixes.length - HEADLINES} more`}
+            </button>
+            {all && (
+              <button
+                type="button"
+                className="ml-auto cursor-pointer underline"
+                onClick={() => setGrouping(grouping === 'pass' ? 'figure' : 'pass')}
+              >
+                {grouping === 'pass' ? 'By figure' : 'By pass'}
+              </button>
+            )}
+          </div>
         )}
+        {all &&
+          rest.map(({ title, items }, k) => (
+            <FindingList
+              key={title}
+              title={title}
+              items={items}
+              from={works.length + headlines.length + rest.slice(0, k).reduce((n, g) => n + g.items.length, 0)}
+              {...editable}
+            />
+          ))}
         {shown?.critique && !frozen && (
           <>
             <button

@@ -38,6 +38,8 @@ const handIn = {
   previous: null,
   next: null,
   place: '1 of 1',
+  register: null,
+  classRegister: 'beginners' as const,
 };
 const attempt = {
   id: 'a1',
@@ -73,6 +75,7 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
       labels={labelsOf(terms, 'white-is-one')}
       part={part as TableProps['part']}
       phrases={{}}
+      remarks={[]}
       actions={actions}
     />,
   );
@@ -109,6 +112,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       labels={[]}
       part={{ kind: 'painting', measured: painting, standing: 'other-reference', setUp: null, beside: 'reference' }}
       phrases={{}}
+      remarks={[]}
       actions={actions}
     />,
   );
@@ -136,6 +140,7 @@ test('by eye: the photograph as it came, no findings, and both decisions', () =>
       labels={[]}
       part={null}
       phrases={{}}
+      remarks={[]}
       actions={actions}
     />,
   );

@@ -2,6 +2,7 @@
 /** One hand-in worked with two hands on the keyboard: which finding is picked, what is done with it, what was decided. */
 import { HEADLINES } from '@/core/critique/finding';
 import type { SaidItem } from '@/core/critique/letter';
+import { type Grouping, grouped } from '@/core/critique/passes';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { useHold } from '../instruments/HoldButton';
@@ -20,6 +21,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   const [chosen, setChosen] = useState(0);
   const [editing, setEditing] = useState<string | null>(null);
   const [all, setAll] = useState(false);
+  const [grouping, setGrouping] = useState<Grouping>('pass');
   const [whyOpen, setWhyOpen] = useState(false);
   const [help, setHelp] = useState(false);
   const [remarking, setRemarking] = useState(false);
@@ -37,8 +39,10 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   const items = shown?.critique?.items ?? [];
   const works = items.filter((i) => i.original.kind === 'works');
   const fixes = items.filter((i) => i.original.kind === 'fix');
-  const headlines = all ? fixes : fixes.slice(0, HEADLINES);
-  const visible = [...works, ...headlines];
+  const headlines = fixes.slice(0, HEADLINES);
+  const rest = grouped(fixes.slice(HEADLINES), (i) => i.original, grouping);
+  const visible = [...works, ...headlines, ...(all ? rest.flatMap((group) => group.items) : [])];
+  const first = fixes.find((i) => !i.dropped)?.original.key ?? null;
   const pick: SaidItem | undefined = visible[chosen];
   const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
 
@@ -85,6 +89,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   );
 
   const editable = {
+    first,
     phrases,
     changes,
     whys,
@@ -98,7 +103,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
     onChange: change,
   };
   return {
-    ...{ works, fixes, headlines, editable, all, setAll, pick, choose },
+    ...{ works, fixes, headlines, rest, grouping, setGrouping, editable, all, setAll, pick, choose },
     ...{ help, setHelp, remarking, setRemarking, trouble, busy, underWay, frozen, run, ask, verdict, withdraw },
     ...{ squint, original },
   };

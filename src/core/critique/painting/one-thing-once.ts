@@ -1,5 +1,5 @@
 /** One mistake is told once: a wrong value makes edges and places look wrong, and an edge that moved makes values look wrong. */
-import type { ShareBox } from '../../geometry/share-box';
+import { boxArea, grownBox, type ShareBox, shareInside } from '../../geometry/share-box';
 import { objectOf } from '../../tones/mass';
 import type { ExtentOff, LineOff, Moved, OffPart, PaintingReading } from './facts';
 
@@ -46,20 +46,12 @@ export function partsTold(reading: PaintingReading): OffPart[] {
 /** So near to each other, widths, two features moved alike; and so much of the smaller one's box lies in the other's. */
 const [ALIKE, INSIDE] = [0.02, 0.5] as const;
 
-const areaOf = ({ width, height }: ShareBox) => width * height;
-
-/** How much of the smaller of two boxes lies in the other. */
-function inside(a: ShareBox, b: ShareBox): number {
-  const wide = Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x);
-  const tall = Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y);
-  return (Math.max(0, wide) * Math.max(0, tall)) / Math.max(1e-9, Math.min(areaOf(a), areaOf(b)));
-}
-
 /** Whether a feature without a name is one with a name once more. */
 export const isNamedToo = (moved: Moved, all: readonly Moved[]): boolean =>
   moved.name === null &&
   all.some(
-    (o) => o.name !== null && Math.hypot(o.dx - moved.dx, o.dy - moved.dy) < ALIKE && inside(o.box, moved.box) > INSIDE,
+    (o) =>
+      o.name !== null && Math.hypot(o.dx - moved.dx, o.dy - moved.dy) < ALIKE && shareInside(o.box, moved.box) > INSIDE,
   );
 
 /** Whether a shape only seems to be elsewhere, since its value is wrong: where it stands is seen once that is right. */
@@ -71,13 +63,9 @@ const [ASTRAY, NEAR] = [0.0125, 0.02] as const;
 /** What takes more of the picture than this is ground: lines lie on it whatever it is like. */
 const GROUND = 0.25;
 
-function grown({ x, y, width, height }: ShareBox, by: number): ShareBox {
-  return { x: x - by, y: y - by, width: width + 2 * by, height: height + 2 * by };
-}
-
 /** Where a feature should be and where it is. */
-const bothPlaces = ({ box, dx, dy }: Moved): ShareBox => grown(box, NEAR + Math.hypot(dx, dy));
-const isOnThing = (line: LineOff, thing: ShareBox) => areaOf(thing) < GROUND && inside(line.box, thing) > INSIDE;
+const bothPlaces = ({ box, dx, dy }: Moved): ShareBox => grownBox(box, NEAR + Math.hypot(dx, dy));
+const isOnThing = (line: LineOff, thing: ShareBox) => boxArea(thing) < GROUND && shareInside(line.box, thing) > INSIDE;
 
 /** Thin lines that are off by themselves, and not as the outline of what stands elsewhere, is off in value or too lively. */
 export function linesTold(reading: PaintingReading): LineOff[] {
@@ -86,7 +74,7 @@ export function linesTold(reading: PaintingReading): LineOff[] {
   const lively = new Set(extentsTold(reading).flatMap((e) => (e.kind === 'detail' ? [e.name] : [])));
   const things = [
     ...displacements.filter((d) => Math.hypot(d.dx, d.dy) > ASTRAY).map(bothPlaces),
-    ...shapes.filter((s) => off.has(s.name) || lively.has(s.name)).map((s) => grown(s.box, NEAR)),
+    ...shapes.filter((s) => off.has(s.name) || lively.has(s.name)).map((s) => grownBox(s.box, NEAR)),
   ];
   return accents.filter((line) => !things.some((thing) => isOnThing(line, thing)));
 }
@@ -96,7 +84,7 @@ type Result = PaintingReading['result'];
 /** What was measured of shapes that have become right: what looked wrong only for what they were is measured anew, and right. */
 export function withoutLooks(result: Result, righted: ReadonlySet<string>): Result {
   const objects = new Set([...righted].map(objectOfName));
-  const boxes = result.shapes.filter((s) => righted.has(s.name)).map((s) => grown(s.box, NEAR));
+  const boxes = result.shapes.filter((s) => righted.has(s.name)).map((s) => grownBox(s.box, NEAR));
   return {
     ...result,
     accents: result.accents.filter((line) => !boxes.some((box) => isOnThing(line, box))),

@@ -2,6 +2,7 @@
  * A measured painting as it would be measured once an action is carried out. Errors, contrasts and displacements are worked out
  * anew from what was measured; the picture is not painted for it.
  */
+import { boxesMeet } from '../../../geometry/share-box';
 import { objectOf } from '../../../tones/mass';
 import type { PaintingReading } from '../facts';
 import { ALL_OF_IT, shareOfShape, withoutLooks, withoutOutlines } from '../one-thing-once';
@@ -12,11 +13,6 @@ type Result = PaintingReading['result'];
 
 /** A range that is all but gone is not opened without end. */
 const LEAST_RANGE = 0.2;
-type Box = Result['regions'][number]['box'];
-
-const meet = (a: Box, b: Box) =>
-  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
-
 /** How much lighter each named shape becomes, L* over all of it. */
 function shiftsByShape(shifts: readonly Shift[], shapes: Result['shapes']): Map<string, number> {
   const areas = new Map(shapes.map((s) => [s.name, s.area]));
@@ -33,7 +29,7 @@ function shiftsByShape(shifts: readonly Shift[], shapes: Result['shapes']): Map<
 function lookedAt({ whole, regions }: Result): Result['whole'] {
   if (!whole?.atFocus || !whole.reference) return whole;
   const [painted, wanted] = [whole.student.focus.box, whole.reference.focus.box];
-  const held = regions.some(({ box }) => meet(box, painted) || meet(box, wanted));
+  const held = regions.some(({ box }) => boxesMeet(box, painted) || boxesMeet(box, wanted));
   return held ? whole : { ...whole, atFocus: { student: 1, reference: 1 } };
 }
 
