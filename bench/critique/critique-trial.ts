@@ -35,7 +35,8 @@ export interface ToldFix {
   readonly steps: number;
   /** Of a part: rings of shares of the picture. */
   readonly outline: PaintingResult['regions'][number]['outline'];
-  /** Of a line: whether it is a light one. */
+  /** Of a line: what is the matter with it, and whether it is a light one. */
+  readonly kind: string | null;
   readonly light: boolean;
   readonly weight: number;
 }
@@ -61,7 +62,12 @@ function fixOf({ key, code, subject, weight, facts }: Told<PaintingFacts>): Told
   const known = facts as Partial<PaintingFacts['part_off'] & PaintingFacts['line_off']>;
   return {
     ...{ key, code, weight, shape: shape?.name, box: shape?.box },
-    ...{ steps: known.steps ?? 0, outline: known.part?.outline ?? [], light: known.line?.light ?? false },
+    ...{
+      steps: known.steps ?? 0,
+      outline: known.part?.outline ?? [],
+      light: known.line?.light ?? false,
+      kind: known.line?.kind ?? null,
+    },
   };
 }
 

@@ -25,7 +25,7 @@ const alike = ({ first }: CritiqueOutcome) => first.every(({ same }) => same);
 function tell({ trial, faults, fixes, before, after, first, plantedBefore, plantedAfter }: CritiqueOutcome): void {
   const said = fixes.map(
     (f) =>
-      `${f.key} (${f.shape ?? ''}) ${f.weight.toFixed(2)} removes ${f.removes?.toFixed(2) ?? 'cured'}${f.there ? '' : ' NOT THERE'}`,
+      `${f.key} (${f.shape ?? f.kind ?? ''}) ${f.weight.toFixed(2)} removes ${f.removes?.toFixed(2) ?? 'cured'}${f.there ? '' : ' NOT THERE'}`,
   );
   console.log(`  seed ${trial.seed}, scene ${trial.scene}, ${trial.camera}`);
   console.log(`    planted ${faults.map((f) => `${f.kind} ${f.size.toFixed(2)} (${f.place ?? 'none'})`).join(', ')}`);

@@ -1,9 +1,12 @@
 /** Whether something that is said of a painting is there: planted, or seen on the canvas itself. */
+import type { Drawing } from '@/devices/drawing-hand';
 import type { PaintedPicture } from '@/devices/picture-painter';
 import { meet, THIN } from '../painting/boxes';
+import { acrossOf } from '../painting/modelling-faults';
 import { movedParts } from '../painting/moved-parts';
 import { nameOf } from '../painting/named-of-scene';
 import { keptOf } from '../painting/own-lines';
+import type { Reference } from '../painting/references';
 import { paintedExtents } from '../painting/small-faults';
 import type { ToldFix } from './critique-trial';
 import { type Fault, STEP, TOLERANCE_STEPS } from './faults';
@@ -39,24 +42,27 @@ export interface Canvas {
   readonly faults: readonly Fault[];
 }
 
-/** How much lighter some places were painted than theirs on the curve of the whole, L*; null of none. They are shares of the picture. */
-function offAt(
-  { sitting, picture, faults }: Canvas,
-  isOne: (shape: number, x: number, y: number) => boolean,
-): number | null {
-  const { reference, value } = sitting;
-  const { drawing, painted } = picture.canvas;
-  let [n, sum] = [0, 0];
-  drawing.shapeOf.forEach((shape, i) => {
-    const [u, v] = [(drawing.x[i] as number) / reference.width, (drawing.y[i] as number) / reference.height];
-    if (!isOne(shape, u, v)) return;
-    const [x, y] = [Math.floor(drawing.x[i] as number), Math.floor(drawing.y[i] as number)];
-    const at =
-      Math.min(reference.height - 1, Math.max(0, y)) * reference.width + Math.min(reference.width - 1, Math.max(0, x));
-    n++;
-    sum += (painted[i] as number) - inRange(faults, value(reference.lightness[at] as number));
-  });
-  return n === 0 ? null : sum / n;
+/** Place of the picture that a place of the canvas looks at. */
+function placeOf({ x, y }: Drawing, i: number, { width, height }: Reference): number {
+  const [column, row] = [Math.floor(x[i] as number), Math.floor(y[i] as number)];
+  return Math.min(height - 1, Math.max(0, row)) * width + Math.min(width - 1, Math.max(0, column));
+}
+
+/** How much lighter each place of a canvas was painted than its own on the curve of the whole, L*. */
+function differences({ sitting: { reference, value }, picture: { canvas }, faults }: Canvas): Float32Array {
+  return canvas.painted.map(
+    (l, i) => l - inRange(faults, value(reference.lightness[placeOf(canvas.drawing, i, reference)] as number)),
+  );
+}
+
+/** The mean of that over some places, whose middles are shares of the picture; null of none. */
+function offAt(canvas: Canvas, isOne: (shape: number, x: number, y: number) => boolean): number | null {
+  const { width, height } = canvas.sitting.reference;
+  const { drawing } = canvas.picture.canvas;
+  const off = differences(canvas).filter((_, i) =>
+    isOne(drawing.shapeOf[i] as number, (drawing.x[i] as number) / width, (drawing.y[i] as number) / height),
+  );
+  return off.length === 0 ? null : off.reduce((s, v) => s + v, 0) / off.length;
 }
 
 const offOf = (canvas: Canvas, name: string): number | null => offAt(canvas, (shape) => nameOf(shape) === name);
@@ -70,6 +76,33 @@ const isInside = (rings: ToldFix['outline'], x: number, y: number): boolean =>
     }).length;
     return crosses % 2 === 1 ? !inside : inside;
   }, false);
+
+/** What a plane through how far a shape is off makes from one side of it to the other, L*. */
+function slopeOf(canvas: Canvas, name: string): number {
+  const { shapeOf } = canvas.picture.canvas.drawing;
+  const off = differences(canvas);
+  const places = [...off.keys()].filter((i) => nameOf(shapeOf[i] as number) === name);
+  return places.length === 0 ? 0 : acrossOf(places, canvas.picture.canvas.width, (i) => off[i] as number);
+}
+
+/** Whether there is a thin line on the canvas, in a box, that the picture has not: at least so far from what lies about it, L*. */
+const LINE = 5;
+function isExtraLine({ sitting, picture }: Canvas, box: NonNullable<ToldFix['box']>, light: boolean): boolean {
+  const { reference, value } = sitting;
+  const { drawing, painted } = picture.canvas;
+  const places = [...painted.keys()].filter((i) => {
+    const [u, v] = [(drawing.x[i] as number) / reference.width, (drawing.y[i] as number) / reference.height];
+    return u >= box.x && v >= box.y && u <= box.x + box.width && v <= box.y + box.height;
+  });
+  const sorted = places.sort((a, b) => (light ? -1 : 1) * ((painted[a] as number) - (painted[b] as number)));
+  const [line, beside] = [sorted.slice(0, sorted.length / 5), sorted.slice(sorted.length / 5)];
+  const mean = (own: readonly number[], of: (i: number) => number) => own.reduce((s, i) => s + of(i), 0) / own.length;
+  const stands = (of: (i: number) => number) => (light ? 1 : -1) * (mean(line, of) - mean(beside, of));
+  const made = stands((i) => painted[i] as number);
+  return (
+    made > LINE && stands((i) => value(reference.lightness[placeOf(drawing, i, reference)] as number)) < 0.6 * made
+  );
+}
 
 /** What is said is there from this share of what it is told from on. */
 const NEARLY = 0.7;
@@ -95,7 +128,7 @@ function isAskew({ whole: { shift, scale, rotation } }: Sitting, code: string): 
 }
 
 /** Whether the canvas shows what a fix says, though nobody planted it: hands stray, and one fault makes others. */
-export function isOnCanvas(canvas: Canvas, { code, key, shape, box, steps, outline, light }: ToldFix): boolean {
+export function isOnCanvas(canvas: Canvas, { code, key, shape, box, steps, outline, light, kind }: ToldFix): boolean {
   const limit = NEARLY * TOLERANCE_STEPS * STEP;
   const { sitting, picture } = canvas;
   switch (code) {
@@ -117,7 +150,10 @@ export function isOnCanvas(canvas: Canvas, { code, key, shape, box, steps, outli
         picture.canvas.drawing.shapeOf,
         picture.canvas.shows,
       ).some((e) => [nameOf(e.shape), nameOf(e.beside)].includes(shape ?? '') && Math.abs(e.by) > 0.05);
+    case 'gradient_off':
+      return shape !== undefined && slopeOf(canvas, shape) > NEARLY * (TOLERANCE_STEPS + 0.6) * STEP;
     case 'line_off': {
+      if (kind === 'extra') return box !== undefined && isExtraLine(canvas, box, light);
       const kept = box ? keptOf(picture.canvas, sitting.reference, sitting.value, { box, light }) : NaN;
       return Math.abs(kept - 1) > 0.2;
     }

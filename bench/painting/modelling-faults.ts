@@ -32,7 +32,7 @@ const EACH = 4.3;
 const PAIR = { area: 0.015, long: 0.06 } as const;
 
 /** What a plane through some values makes from one side to the other: how far a stretch lies apart that deviates as much. */
-function acrossOf(places: readonly number[], width: number, of: (i: number) => number): number {
+export function acrossOf(places: readonly number[], width: number, of: (i: number) => number): number {
   const normal = Matrix.zeros(3, 3);
   const right = Matrix.zeros(3, 1);
   const rows = places.map((i) => [1, (i % width) / width, Math.floor(i / width) / width] as const);

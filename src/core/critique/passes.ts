@@ -31,6 +31,7 @@ const CODES: Record<Exclude<Pass, 'values'>, readonly string[]> = {
 /** Rules of form that are about edges. */
 const EDGE_RULES = ['cast_edge_hard', 'edges_alike'];
 
+/** The pass of work that a finding belongs to. */
 export function passOf({ code, key }: Pick<Finding, 'code' | 'key'>): Pass {
   if (code === 'form_broken') return EDGE_RULES.some((rule) => key.includes(` ${rule} `)) ? 'edges' : 'values';
   return PASSES.find((pass) => pass !== 'values' && CODES[pass].includes(code)) ?? 'values';

@@ -20,7 +20,7 @@ test('any words in any script survive', () => {
   const word = fc
     .string({ unit: 'grapheme', minLength: 1, maxLength: 60 })
     .map((s) => s.trim())
-    .filter((s) => s !== '' && !/^'+[=+\-@]/.test(s) && !/[\r\u0000]/.test(s));
+    .filter((s) => s !== '' && !/^'+[=+\-@]/.test(s) && !s.includes('\r'));
   fc.assert(
     fc.property(word, word, (say, action) => {
       const remark: Remark = { key: 'key', kind: 'fix', say, action };

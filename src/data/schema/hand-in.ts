@@ -257,6 +257,20 @@ export const ownFindings = pgTable(
   (t) => [index('own_findings_attempt').on(t.attemptId), check('own_findings_kind', oneOf(t.kind, FINDING_KINDS))],
 );
 
+/** What a student answered to a letter, or asked: one a letter. */
+export const replies = pgTable('replies', {
+  attemptId: text('attempt_id')
+    .primaryKey()
+    .references(() => attempts.id, { onDelete: 'cascade' }),
+  /** Key of the remark that it answers; null where it asks something. */
+  about: text('about'),
+  text: text('text').notNull(),
+  createdAt: created(),
+  /** What the teacher said to it; null until it was looked at, empty where looking was enough. */
+  answer: text('answer'),
+  answeredAt: at('answered_at'),
+});
+
 export const VERDICTS = ['pass', 'again'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 

@@ -11,6 +11,7 @@ import {
   measurements,
   ownFindings,
   readings,
+  replies,
   students,
   user,
 } from '@/data/schema/tables';
@@ -56,6 +57,7 @@ export async function exportStudent(
     critiques: some ? await house.db.select().from(critiques).where(inArray(critiques.attemptId, ids)) : [],
     findingEdits: some ? await house.db.select().from(findingEdits).where(inArray(findingEdits.attemptId, ids)) : [],
     ownFindings: some ? await house.db.select().from(ownFindings).where(inArray(ownFindings.attemptId, ids)) : [],
+    replies: some ? await house.db.select().from(replies).where(inArray(replies.attemptId, ids)) : [],
     dabChecks: await house.db.select().from(dabChecks).where(eq(dabChecks.studentId, studentId)),
     looks: theirLooks,
     decisions: some ? await house.db.select().from(decisions).where(inArray(decisions.attemptId, ids)) : [],

@@ -14,6 +14,7 @@ import {
   decisions,
   findingEdits,
   ownFindings,
+  replies,
   measurements,
   type AttemptState,
   type Verdict,
@@ -92,7 +93,12 @@ export interface AttemptView {
     readonly whys: Readonly<Record<string, Why>>;
   } | null;
   readonly verdict: Verdict | null;
+  /** What the student wrote to the letter; null where nothing. */
+  readonly reply: Reply | null;
 }
+
+/** What a student wrote to a letter, and what was said to it; nothing yet where `answer` is null. */
+export type Reply = Pick<typeof replies.$inferSelect, 'about' | 'text' | 'answer'>;
 
 /** Letters that were sent for some hand-ins, in the order in which they were tried. */
 const lettersOf = (house: House, handInIds: readonly string[]) =>
@@ -119,6 +125,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
     .from(ownFindings)
     .where(inArray(ownFindings.attemptId, ids))
     .orderBy(asc(ownFindings.createdAt), asc(ownFindings.id));
+  const written = await house.db.select().from(replies).where(inArray(replies.attemptId, ids));
   const letters = await lettersOf(house, [...new Set(rows.map((r) => r.handInId))]);
   const decided = await house.db
     .select()
@@ -160,6 +167,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
               whys: read ? whysOf(read, items) : {},
             }
           : null,
+        reply: written.find((r) => r.attemptId === row.id) ?? null,
         verdict: decided.find((d) => d.attemptId === row.id)?.verdict ?? null,
       };
     });

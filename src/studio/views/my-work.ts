@@ -1,4 +1,6 @@
 /** What a student sees: no reading and no draft before the decision. */
+import type { FindingKind } from '@/core/critique/finding';
+import type { Why } from '@/core/critique/why';
 import type { CaptureIssue } from '@/core/capture/gate';
 import { type AttemptState, classes, handIns, type HandInState, type Verdict } from '@/data/schema/tables';
 import { and, eq } from 'drizzle-orm';
@@ -8,8 +10,18 @@ import { setUpOfExercise } from '../hand-in/notan-hand-ins';
 import { nextStage } from '../hand-in/stages';
 import type { House } from '../house';
 import { exercisesOfStudent, safetyOf } from '../plan/exercises';
-import { attemptsAt, type AttemptView, attemptViews, type Measured } from './attempt';
+import { attemptsAt, type AttemptView, attemptViews, type Measured, type Reply } from './attempt';
 import { judgedBy } from './said';
+
+/** One thing that a letter says. */
+export interface LetterItem {
+  readonly key: string;
+  readonly kind: FindingKind;
+  readonly say: string;
+  readonly action: string | null;
+  /** What stands behind it, to be unfolded; nothing of what the teacher said by themselves. */
+  readonly numbers: Why['numbers'];
+}
 
 /** What a student may see of an attempt: the gate always, the letter once it was sent. */
 export interface StudentAttempt {
@@ -26,20 +38,26 @@ export interface StudentAttempt {
   readonly letter: {
     readonly verdict: Verdict;
     readonly word: string;
-    readonly items: readonly { readonly kind: 'works' | 'fix'; readonly say: string; readonly action: string | null }[];
+    readonly items: readonly LetterItem[];
+    readonly reply: Reply | null;
     readonly measured: Measured | null;
     readonly hasStrip: boolean;
   } | null;
 }
 
-function letterOf({ critique, verdict, measured, hasStrip }: AttemptView): StudentAttempt['letter'] {
+function letterOf({ critique, verdict, measured, hasStrip, reply }: AttemptView): StudentAttempt['letter'] {
   if (!critique?.sentAt || !verdict) return null;
   return {
     verdict,
     word: critique.word,
     items: critique.items
       .filter((i) => !i.dropped)
-      .map((i) => ({ kind: i.original.kind, say: i.say ?? i.original.say, action: i.action ?? i.original.do })),
+      .map(({ original, say, action }) => ({
+        ...{ key: original.key, kind: original.kind },
+        ...{ say: say ?? original.say, action: action ?? original.do },
+        numbers: critique.whys[original.key]?.numbers ?? [],
+      })),
+    reply,
     measured,
     hasStrip,
   };

@@ -8,10 +8,12 @@ export const ALL_OF_IT = 0.5;
 
 const objectOfName = (name: string | null): string | null => (name === null ? null : objectOf({ name }));
 
-/** How much of its named shape a part is, 0 to 1; all of what has no name. */
-export function shareOfShape({ shape, area }: OffPart, { shapes }: PaintingReading['result']): number {
-  const whole = shapes.find((s) => s.name === shape)?.area ?? area;
-  return area / Math.max(area, whole);
+/** How much of its named shape is off as a part of it is, 0 to 1; all of what has no name. */
+export function shareOfShape({ shape, residual }: OffPart, { shapes, regions }: PaintingReading['result']): number {
+  const whole = shapes.find((s) => s.name === shape);
+  if (!whole) return 1;
+  const alike = regions.filter((r) => r.shape === shape && Math.sign(r.residual) === Math.sign(residual));
+  return Math.min(1, alike.reduce((s, r) => s + r.area, 0) / whole.area);
 }
 
 /** Named shapes that are off in value as a whole. */

@@ -84,13 +84,13 @@ test('a thing that moved takes its gap and its parts back with it', () => {
   expect(cured.map((t) => t.code)).toContain('gap_off');
 });
 
-test('of two that take away as much, the one for which less is painted over comes first', () => {
+test('of two that take away as much, the larger one comes first', () => {
   const large = sampleRegion(-(TOLERANCE + 0.5), { id: 'large', area: 0.16 });
   const small = sampleRegion(-(TOLERANCE + 1), { id: 'small', area: 0.04 });
   const { steps } = orderOf({ regions: [large, small] });
   expect(steps.map((s) => [s.told.subject, s.removes.toFixed(2)])).toMatchObject([
-    [{ id: 'small' }, '0.20'],
     [{ id: 'large' }, '0.20'],
+    [{ id: 'small' }, '0.20'],
   ]);
 });
 

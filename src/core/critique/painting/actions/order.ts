@@ -16,10 +16,14 @@ export type TellAll = (reading: PaintingReading) => readonly ToldHere[];
 /** Painting the whole picture over is worth taking away as much as this, in what findings weigh. */
 const PRICE = 0.05;
 /**
- * What is worth this share of the best is as good: two photographs of one painting differ by as much. The least to paint over
- * comes first of these, since that is the same on each of them.
+ * What is worth this share of the best is as good: two photographs of one painting differ by as much. Of these the largest place
+ * comes first, as painters go, and since it is the largest on each of them.
  */
 const AS_GOOD = 0.92;
+/** What the eye makes of all of it follows from the rest: it is no reason to do one thing before another. */
+const FOLLOWS: readonly ToldHere['code'][] = ['focus_elsewhere', 'lights_scattered', 'darks_scattered'];
+/** What an action may bring about. All else that is told after it and was not before was only hidden by what it mends. */
+const MAY_ARISE: readonly ToldHere['code'][] = ['part_off', 'contrast_off'];
 
 export interface Step {
   readonly told: ToldHere;
@@ -68,24 +72,36 @@ interface Tried {
   readonly left: readonly ToldHere[];
 }
 
+/** What is amiss, in what orders one thing before another. */
+const urgency = (told: readonly ToldHere[]): number => weightOf(told.filter((t) => !FOLLOWS.includes(t.code)));
+
 /** The action that takes away most for what it costs; one that would break what works is left out where there is another. */
 function best(tellAll: TellAll, state: State, actions: readonly Action[]): Tried | null {
-  const before = weightOf(fixesIn(tellAll, state));
+  const now = fixesIn(tellAll, state);
+  const known = new Set(now.map((t) => t.key));
   const strengths = strengthsIn(tellAll, state);
   const tried = actions.map((action): Tried & { readonly breaks: boolean } => {
     const own = after(state, action);
-    const left = fixesIn(tellAll, own);
+    const left = fixesIn(tellAll, own).filter((t) => known.has(t.key) || MAY_ARISE.includes(t.code));
     const kept = strengthsIn(tellAll, own);
     const breaks = strengths.some((key) => !kept.includes(key));
-    return { action, state: own, left, removes: before - weightOf(left), breaks };
+    return { action, state: own, left, removes: urgency(now) - urgency(left), breaks };
   });
   const sound = tried.filter((t) => !t.breaks);
   const worth = ({ removes, action }: Tried) => removes - PRICE * action.area;
   const choice = sound.length > 0 ? sound : tried;
   const most = Math.max(...choice.map(worth));
-  return choice
-    .filter((t) => worth(t) >= Math.min(most, AS_GOOD * most))
-    .reduce<Tried | null>((least, t) => (least === null || t.action.area < least.action.area ? t : least), null);
+  const good = choice.filter((t) => worth(t) >= Math.min(most, AS_GOOD * most));
+  // Of several ways to mend one thing, the one with the least to paint over.
+  const cheapest = new Map<string, Tried>();
+  for (const t of good) {
+    const other = cheapest.get(t.action.asks);
+    if (!other || t.action.area < other.action.area) cheapest.set(t.action.asks, t);
+  }
+  return [...cheapest.values()].reduce<Tried | null>(
+    (large, t) => (large === null || t.action.area > large.action.area ? t : large),
+    null,
+  );
 }
 
 /** Puts what is told in the order in which it is best mended. */
@@ -96,7 +112,7 @@ export function inOrder(tellAll: TellAll, reading: PaintingReading, told: readon
   const cured: ToldHere[] = [];
   while (left.length > 0) {
     const now = fixesIn(tellAll, state);
-    const before = weightOf(now);
+    const before = urgency(now);
     const waiting = new Set(left.map((t) => t.key));
     const found = best(
       tellAll,
