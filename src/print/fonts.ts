@@ -7,16 +7,12 @@ import LineBreaker from 'linebreak';
 import { LRUCache } from 'lru-cache';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { furtherFont } from './further-fonts';
+import type { ShippedFont, Weight } from './shipped-font';
+import { visualOrder } from './visual-order';
 
 const SUBSETS = ['latin', 'latin-ext', 'greek', 'cyrillic'] as const;
-const WEIGHTS = { regular: 400, strong: 600 } as const;
-export type Weight = keyof typeof WEIGHTS;
-
-export interface ShippedFont {
-  readonly key: string;
-  readonly bytes: Buffer;
-  readonly font: Font;
-}
+const WEIGHTS: Record<Weight, number> = { regular: 400, strong: 600 };
 
 const FOLDER = path.resolve(/*turbopackIgnore: true*/ process.cwd(), 'node_modules/@fontsource/source-sans-3/files');
 const loaded = new Map<Weight, ShippedFont[]>();
@@ -43,11 +39,11 @@ export interface TextRun {
 
 function fontFor(character: string, weight: Weight): ShippedFont | undefined {
   const code = character.codePointAt(0) ?? 0;
-  return shippedFonts(weight).find((f) => f.font.hasGlyphForCodePoint(code));
+  return shippedFonts(weight).find((f) => f.font.hasGlyphForCodePoint(code)) ?? furtherFont(code, weight) ?? undefined;
 }
 
 /** Marks that take no room and show nothing; the fonts have no outline for some of them, and none is missed on paper. */
-const visible = (text: string): string => text.replace(/[\p{Cf}\p{Cc}]/gu, '');
+const visible = (text: string): string => text.replace(/[\p{Cf}\p{Cc}\p{Variation_Selector}]/gu, '');
 
 /** Whether every character of the text that shows can be printed. */
 export function canPrint(text: string, weight: Weight = 'regular'): boolean {
@@ -57,7 +53,7 @@ export function canPrint(text: string, weight: Weight = 'regular'): boolean {
 /** The same lines stand on the sheet of everybody in a class: they are set once. */
 const set = new LRUCache<string, TextRun[]>({ max: 5000 });
 
-/** The text cut into runs of one font each; characters that no font has become "?". */
+/** The text cut into runs of one font each, from left to right as they stand; characters that no font has become "?". */
 export function textRuns(text: string, weight: Weight): TextRun[] {
   const key = `${weight} ${text}`;
   const known = set.get(key);
@@ -67,9 +63,9 @@ export function textRuns(text: string, weight: Weight): TextRun[] {
   return runs;
 }
 
-function runsOf(text: string, weight: Weight): TextRun[] {
+function ofOneFont(text: string, weight: Weight): { font: ShippedFont; text: string }[] {
   const runs: { font: ShippedFont; text: string }[] = [];
-  for (const character of visible(text)) {
+  for (const character of text) {
     const own = fontFor(character, weight);
     const font = own ?? shippedFonts(weight)[0];
     if (!font) continue;
@@ -78,6 +74,14 @@ function runsOf(text: string, weight: Weight): TextRun[] {
     if (last?.font === font) last.text += glyph;
     else runs.push({ font, text: glyph });
   }
+  return runs;
+}
+
+function runsOf(text: string, weight: Weight): TextRun[] {
+  const runs = visualOrder(visible(text)).flatMap((stretch) => {
+    const own = ofOneFont(stretch.text, weight);
+    return (stretch.level & 1) === 1 ? own.reverse() : own;
+  });
   return runs.map((run) => ({
     ...run,
     advance: run.font.font.layout(run.text).advanceWidth / run.font.font.unitsPerEm,

@@ -1,7 +1,7 @@
 /** Sheets as vector PDF, one page each. Greys are written as RGB, which keeps every code exact. */
 import type { Mark, SheetDrawing } from '@/core/sheet/drawing';
 import PDFDocument from 'pdfkit';
-import { breakLines, LEADING, shippedFonts, textRuns, textWidth } from './fonts';
+import { breakLines, LEADING, textRuns, textWidth } from './fonts';
 import { qrBoxes } from './qr';
 
 const POINTS_PER_MM = 72 / 25.4;
@@ -17,6 +17,7 @@ function drawText(doc: PDFKit.PDFDocument, mark: Extract<Mark, { kind: 'text' }>
     let x = mark.xMm - shift;
     const y = mark.yMm + i * mark.sizeMm * LEADING;
     for (const run of textRuns(line, mark.weight)) {
+      doc.registerFont(run.font.key, run.font.bytes);
       doc
         .font(run.font.key)
         .fontSize(mark.sizeMm * POINTS_PER_MM)
@@ -54,7 +55,7 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
     }
     case 'picture': {
       const { xMm, yMm, widthMm, heightMm } = mark.box;
-      doc.image(Buffer.from(mark.png), xMm * p, yMm * p, { width: widthMm * p, height: heightMm * p });
+      doc.image(Buffer.from(mark.image), xMm * p, yMm * p, { width: widthMm * p, height: heightMm * p });
       return;
     }
     case 'qr':
@@ -66,18 +67,17 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
   }
 }
 
-function newDocument(title: string): PDFKit.PDFDocument {
-  const doc = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: title } });
-  for (const weight of ['regular', 'strong'] as const)
-    for (const font of shippedFonts(weight)) doc.registerFont(font.key, font.bytes);
-  return doc;
-}
+const newDocument = (title: string): PDFKit.PDFDocument =>
+  new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: title } });
 
 /** Writes a PDF of one or more sheets piece by piece, each sheet when it is drawn. Throws RangeError when there is none. */
-export async function writeSheets(sheets: Iterable<SheetDrawing>, write: (piece: Buffer) => void): Promise<void> {
+export async function writeSheets(
+  sheets: Iterable<SheetDrawing> | AsyncIterable<SheetDrawing>,
+  write: (piece: Buffer) => void,
+): Promise<void> {
   let doc: PDFKit.PDFDocument | null = null;
   let done: Promise<void> = Promise.resolve();
-  for (const sheet of sheets) {
+  for await (const sheet of sheets) {
     if (!doc) {
       const own = newDocument(sheet.title);
       doc = own;

@@ -46,10 +46,12 @@ function markSvg(mark: Mark): string {
     }
     case 'picture': {
       const { xMm, yMm, widthMm, heightMm } = mark.box;
-      const data = Buffer.from(mark.png).toString('base64');
+      const data = Buffer.from(mark.image).toString('base64');
+      // JPEG begins with FF D8.
+      const type = mark.image[0] === 0xff ? 'jpeg' : 'png';
       return (
         `<image x="${n(xMm)}" y="${n(yMm)}" width="${n(widthMm)}" height="${n(heightMm)}" ` +
-        `preserveAspectRatio="none" href="data:image/png;base64,${data}"/>`
+        `preserveAspectRatio="none" href="data:image/${type};base64,${data}"/>`
       );
     }
     case 'qr':

@@ -2,9 +2,11 @@ import { labelsOf } from '@/core/kinds/table';
 import { zoneOf } from '@/core/planning/meetings';
 import { classesOf } from '@/studio/class/people';
 import { exercisesOfTeacher } from '@/studio/plan/exercises';
+import { repliesTo } from '@/studio/critique/replies';
 import { closingsOfOwnDoor, notMeasuredOf, waitingOf } from '@/studio/views/today';
 import { HandInMark } from '@/ui/instruments/HandInMark';
 import { sayDay, sayMoment } from '@/ui/parts/dates';
+import { Replies } from '@/ui/today/Replies';
 import { NotMeasured } from '@/ui/today/NotMeasured';
 import Link from 'next/link';
 import { teacherOnly } from '../access';
@@ -12,8 +14,9 @@ import { measureOnceMore } from './table/actions';
 
 export default async function Today() {
   const { house, teacher } = await teacherOnly();
-  const [waiting, notMeasured, closings, work, groups] = await Promise.all([
+  const [waiting, written, notMeasured, closings, work, groups] = await Promise.all([
     waitingOf(house, teacher),
+    repliesTo(house, teacher),
     notMeasuredOf(house, teacher),
     closingsOfOwnDoor(house, teacher),
     exercisesOfTeacher(house, teacher),
@@ -32,6 +35,7 @@ export default async function Today() {
             before.
           </p>
         )}
+        {written.length > 0 && <Replies replies={written} />}
         {notMeasured.length > 0 && <NotMeasured pictures={notMeasured} again={measureOnceMore} />}
         <section className="panel" aria-labelledby="waiting">
           <div className="mb-3 flex items-center gap-4">

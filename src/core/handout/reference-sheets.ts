@@ -118,10 +118,10 @@ export function drawReferenceSheets(
     .map((_, k): Mark => ({ kind: 'path', rings: placed(k + 2), code: TRACE_CODE, lineMm: 0.3 }));
   return [
     page('In grey', 'Its values as paint can reach them. Hold a grey against a shape until the seam goes.', [
-      { kind: 'picture', box: frame, png: pictures.grey },
+      { kind: 'picture', box: frame, image: pictures.grey },
     ]),
     page('Squinted', 'What is left when the small shapes fuse. Begin with these.', [
-      { kind: 'picture', box: frame, png: pictures.squinted },
+      { kind: 'picture', box: frame, image: pictures.squinted },
     ]),
     page(`In ${lightness.length} tones`, 'The number in a shape is the step to paint it in.', [
       { kind: 'fill', box: frame, code: lightnessToGreyCode(lightness[0] ?? 100) },

@@ -19,8 +19,8 @@ export type Mark =
       readonly code: number;
       readonly lineMm: number | 'fill';
     }
-  /** A picture, PNG, stretched over its box. */
-  | { readonly kind: 'picture'; readonly box: BoxMm; readonly png: Uint8Array }
+  /** A picture, PNG or JPEG, stretched over its box. */
+  | { readonly kind: 'picture'; readonly box: BoxMm; readonly image: Uint8Array }
   | { readonly kind: 'qr'; readonly box: BoxMm; readonly text: string }
   | {
       readonly kind: 'text';

@@ -14,7 +14,7 @@ import { canPrint } from '@/print/fonts';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { z } from 'zod';
 import { type Actor, classOf, exerciseFor, Refused, type Teacher } from '../access/actor';
-import type { PrintJob } from '@/workers/printing/job';
+import type { SheetJob } from '@/workers/printing/job';
 import type { House } from '../house';
 import { figuresFor } from '../mixing/palettes';
 import { referenceFor } from '../reference/references';
@@ -194,7 +194,7 @@ export async function pagesToPrint(
   actor: Actor,
   exerciseId: string,
   studentId: string | null,
-): Promise<PrintJob> {
+): Promise<SheetJob> {
   const own = await exerciseFor(house, actor, exerciseId);
   const all = await house.db.select().from(students).where(eq(students.classId, own.class.id)).orderBy(students.number);
   const wanted = actor.role === 'student' ? actor.studentId : studentId;

@@ -3,10 +3,7 @@ import type { SaidItem } from '@/core/critique/letter';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import type { Why } from '@/core/critique/why';
 import { handInStagesOf } from '@/core/kinds/table';
-import type { NotanResult } from '@/core/notan/result';
-import type { PaintingResult } from '@/core/painting/result';
 import type { MassEdit } from '@/core/reference/set-up';
-import type { ScaleResult } from '@/core/scale/result';
 import type { Database } from '@/data/database/engine';
 import {
   attempts,
@@ -15,46 +12,13 @@ import {
   findingEdits,
   ownFindings,
   replies,
-  measurements,
   type AttemptState,
   type Verdict,
 } from '@/data/schema/tables';
 import { and, asc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import type { House } from '../house';
+import { type Measured, measuredOfAll } from './measured';
 import { asFinding, type JudgedBy, saidOf, whysOf } from './said';
-
-type Against = (typeof measurements.$inferSelect)['against'];
-
-/** A result, and what it was measured against: only of a painting is there anything to measure against. */
-export type Measured =
-  | { readonly kind: 'scale'; readonly result: ScaleResult }
-  | { readonly kind: 'notan'; readonly result: NotanResult; readonly against: Against }
-  | { readonly kind: 'painting'; readonly result: PaintingResult; readonly against: Against };
-
-function measuredOf({ result, against }: typeof measurements.$inferSelect): Measured {
-  switch (result.kind) {
-    case 'scale':
-      return { kind: 'scale', result };
-    case 'notan':
-      return { kind: 'notan', result, against };
-    case 'painting':
-      return { kind: 'painting', result, against };
-  }
-}
-
-/** What was measured of attempts, by their ids: one query for all. */
-export async function measuredOfAll(house: House, ids: readonly string[]): Promise<ReadonlyMap<string, Measured>> {
-  if (ids.length === 0) return new Map();
-  const rows = await house.db
-    .select()
-    .from(measurements)
-    .where(inArray(measurements.attemptId, [...ids]));
-  return new Map(rows.map((row) => [row.attemptId, measuredOf(row)]));
-}
-
-export async function measuredOfOne(house: House, attemptId: string): Promise<Measured | null> {
-  return (await measuredOfAll(house, [attemptId])).get(attemptId) ?? null;
-}
 
 type Attempt = typeof attempts.$inferSelect;
 

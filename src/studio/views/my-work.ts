@@ -10,7 +10,8 @@ import { setUpOfExercise } from '../hand-in/notan-hand-ins';
 import { nextStage } from '../hand-in/stages';
 import type { House } from '../house';
 import { exercisesOfStudent, safetyOf } from '../plan/exercises';
-import { attemptsAt, type AttemptView, attemptViews, type Measured, type Reply } from './attempt';
+import { attemptsAt, type AttemptView, attemptViews, type Reply } from './attempt';
+import { type Measured } from './measured';
 import { judgedBy } from './said';
 
 /** One thing that a letter says. */

@@ -5,7 +5,8 @@ import { classOf, type Teacher } from '../access/actor';
 import { studentsOf } from '../class/people';
 import type { House } from '../house';
 import { exercisesOfTeacher } from '../plan/exercises';
-import { attemptsAt, currentOf, type Measured, measuredOfAll } from './attempt';
+import { attemptsAt, currentOf } from './attempt';
+import { type Measured, measuredOfAll } from './measured';
 
 export interface RackCell {
   readonly handInId: string | null;

@@ -8,7 +8,7 @@ import type { NumberingId } from '@/core/exercise/numbering';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { draftOf, whyIn } from '@/core/kinds/draft';
 import type { classes, critiques, exercises, handIns, ownFindings } from '@/data/schema/tables';
-import type { Measured } from './attempt';
+import type { Measured } from './measured';
 
 /** What says how a hand-in is judged: the exercise as it is now, how its class numbers values, and whom its letter is for. */
 export interface JudgedBy {

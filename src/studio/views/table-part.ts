@@ -5,7 +5,8 @@ import type { Teacher } from '../access/actor';
 import { repaintWords } from '../critique/repainting';
 import { readingsForEveryone, setUpOfExercise } from '../hand-in/notan-hand-ins';
 import type { House } from '../house';
-import type { AttemptView, Measured } from './attempt';
+import type { AttemptView } from './attempt';
+import type { Measured } from './measured';
 import { standingOf, type tableOf } from './table';
 
 type Whole = Awaited<ReturnType<typeof tableOf>>;

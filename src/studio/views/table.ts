@@ -7,7 +7,8 @@ import { type Actor, attemptFor, handInFor, type Teacher } from '../access/actor
 import { standing } from '../hand-in/notan-hand-ins';
 import { prepared, referenceOfExercise } from '../reference/references';
 import type { House } from '../house';
-import { attemptsAt, attemptViews, currentOf, measuredOfOne } from './attempt';
+import { attemptsAt, attemptViews, currentOf } from './attempt';
+import { measuredOfOne } from './measured';
 import { judgedBy } from './said';
 
 /** One hand-in with all its attempts, and its neighbours on the rack for "next" and "previous". */

@@ -5,7 +5,8 @@ import { alias } from 'drizzle-orm/pg-core';
 import type { Teacher } from '../access/actor';
 import { classesOf } from '../class/people';
 import type { House } from '../house';
-import { attemptsAt, currentOf, measuredOfAll } from './attempt';
+import { attemptsAt, currentOf } from './attempt';
+import { measuredOfAll } from './measured';
 
 /** Hand-ins that wait for the teacher, oldest first, over all classes. */
 export async function waitingOf(house: House, teacher: Teacher) {

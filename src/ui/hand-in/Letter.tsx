@@ -1,16 +1,51 @@
-/** A critique as a student reads it: like a letter, what works first, one thing at a time. */
-import type { StudentAttempt } from '@/studio/views/my-work';
+/** A critique as a student reads it: like a letter, what works first, then the one thing to do next, and what can wait after it. */
+import { HEADLINES } from '@/core/critique/finding';
+import type { LetterItem, StudentAttempt } from '@/studio/views/my-work';
 import { HandInMark } from '../instruments/HandInMark';
+import type { Answer } from '../parts/answer';
+import { Reply } from './Reply';
 
 interface Props {
   readonly letter: NonNullable<StudentAttempt['letter']>;
   readonly labels: readonly string[];
   readonly attemptId: string;
+  readonly reply: (about: string | null, text: string) => Promise<Answer<unknown, unknown>>;
 }
 
-export function Letter({ letter, labels, attemptId }: Props) {
+const Sentence = ({ item: { say, action } }: { item: LetterItem }) => (
+  <>
+    <span dir="auto">{say}</span> {action !== null && <span dir="auto">{action}</span>}
+  </>
+);
+
+/** Numbers stand folded away, each under what it is behind. */
+function Numbers({ items }: { items: readonly LetterItem[] }) {
+  const measured = items.filter((i) => i.numbers.length > 0);
+  if (measured.length === 0) return null;
+  return (
+    <details className="mb-3 font-sans text-16">
+      <summary className="cursor-pointer underline">The numbers behind it</summary>
+      {measured.map(({ key, say, numbers }) => (
+        <div key={key} className="mt-2">
+          <p dir="auto">{say}</p>
+          <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-13">
+            {numbers.map(({ label, value }) => (
+              <div key={label} className="contents">
+                <dt>{label}</dt>
+                <dd className="text-right tabular-nums">{value}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
+      ))}
+    </details>
+  );
+}
+
+export function Letter({ letter, labels, attemptId, reply }: Props) {
   const works = letter.items.filter((i) => i.kind === 'works');
-  const fixes = letter.items.filter((i) => i.kind === 'fix');
+  const [first, ...others] = letter.items.filter((i) => i.kind === 'fix');
+  const [next, later] = [others.slice(0, HEADLINES - 1), others.slice(HEADLINES - 1)];
   return (
     <article className="font-letter text-18 leading-relaxed">
       {letter.measured && letter.hasStrip && (
@@ -28,12 +63,53 @@ export function Letter({ letter, labels, attemptId }: Props) {
       )}
       <p className="mb-3 font-semibold">{letter.verdict === 'pass' ? 'Passed.' : 'Once more, please.'}</p>
       {works.length > 0 && <p className="mb-3 max-w-prose">{works.map((i) => i.say).join(' ')}</p>}
-      {fixes.map((i, k) => (
-        <p key={k} className="mb-3 max-w-prose">
-          {i.say} {i.action}
+      {first && (
+        <div className="mb-3 max-w-prose border-l-4 border-ink pl-3">
+          <h3 className="label font-sans">First of all</h3>
+          <p>
+            <Sentence item={first} />
+          </p>
+        </div>
+      )}
+      {next.length > 0 && (
+        <>
+          <h3 className="label font-sans">When that is done</h3>
+          <ol className="mb-3 max-w-prose list-decimal space-y-2 pl-6">
+            {next.map((item) => (
+              <li key={item.key}>
+                <Sentence item={item} />
+              </li>
+            ))}
+          </ol>
+        </>
+      )}
+      {later.length > 0 && (
+        <details className="mb-3 max-w-prose">
+          <summary className="cursor-pointer font-sans text-16 underline">And {later.length} smaller things</summary>
+          {later.map((item) => (
+            <p key={item.key} className="mt-2">
+              <Sentence item={item} />
+            </p>
+          ))}
+        </details>
+      )}
+      {letter.word && (
+        <p className="mb-3 max-w-prose whitespace-pre-wrap" dir="auto">
+          {letter.word}
         </p>
-      ))}
-      {letter.word && <p className="max-w-prose whitespace-pre-wrap">{letter.word}</p>}
+      )}
+      <Numbers items={letter.items} />
+      <p className="mb-3 font-sans text-16">
+        This letter to print:{' '}
+        <a className="underline" href={`/letter/${attemptId}?paper=a4`}>
+          A4
+        </a>
+        {' or '}
+        <a className="underline" href={`/letter/${attemptId}?paper=letter`}>
+          US Letter
+        </a>
+      </p>
+      <Reply items={letter.items} reply={letter.reply} send={reply} />
     </article>
   );
 }

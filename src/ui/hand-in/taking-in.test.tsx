@@ -158,9 +158,10 @@ test('what is known of the printed greys is said, with a way out in both formats
   expect(known).toContain('The known sheet lies');
 });
 
-const pass: StudentAttempt['letter'] = {
+const pass: NonNullable<StudentAttempt['letter']> = {
   verdict: 'pass',
   word: 'The darks hold.',
+  reply: null,
   items: [],
   measured: null,
   hasStrip: false,

@@ -1,5 +1,5 @@
 /** A hand-in at a glance, by what was read of it: its measured strip, its straightened painting, or else its photograph. */
-import type { Measured } from '@/studio/views/attempt';
+import type { Measured } from '@/studio/views/measured';
 import type { ReactNode } from 'react';
 import { Strip } from './Strip';
 import { stripCells } from './strip-cells';

@@ -2,7 +2,7 @@
 import { defaultTerms, stagesOf } from '@/core/kinds/table';
 import { dueOn, isoDayIn, meetingsOf } from '@/core/planning/meetings';
 import { checkTimetable, firstTimetable } from '@/core/planning/timetable';
-import type { Measured } from '@/studio/views/attempt';
+import type { Measured } from '@/studio/views/measured';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { Letter } from '../hand-in/Letter';
 import { cssGrey } from '../parts/grey';
@@ -95,25 +95,46 @@ test('states differ by shape, fill and word', () => {
   expect(new Set(marks.map((m) => m.replace(/<[^>]+>/g, ''))).size).toBe(5);
 });
 
-test('a letter says what works first, then one thing after the other, then the teacher’s word', () => {
-  const letter = {
-    verdict: 'again' as const,
-    word: 'Nearly there.',
-    measured: null,
-    hasStrip: false,
-    items: [
-      { kind: 'works' as const, say: 'The white is clean.', action: null },
-      { kind: 'fix' as const, say: 'Step 3 is streaky.', action: 'Stir the mix.' },
-    ],
-  };
-  const text = renderToStaticMarkup(<Letter letter={letter} labels={[]} attemptId="a" />).replace(/<[^>]+>/g, '|');
-  const order = ['Once more, please.', 'The white is clean.', 'Step 3 is streaky. Stir the mix.', 'Nearly there.'].map(
-    (s) => text.indexOf(s),
+const item = (kind: 'works' | 'fix', say: string, action: string | null = null) => ({
+  ...{ key: say, kind, say, action },
+  numbers: [{ label: 'off by', value: '3 L*' }],
+});
+const LETTER = {
+  ...{ verdict: 'again' as const, word: 'Nearly there.', measured: null, hasStrip: false, reply: null },
+  items: [
+    item('works', 'The white is clean.'),
+    item('fix', 'Step 3 is streaky.', 'Stir the mix.'),
+    ...Array.from({ length: 8 }, (_, k) => item('fix', `Thing ${k} is off.`)),
+  ],
+};
+const letterHtml = (more: Partial<Parameters<typeof Letter>[0]['letter']> = {}) =>
+  renderToStaticMarkup(
+    <Letter
+      letter={{ ...LETTER, ...more }}
+      labels={[]}
+      attemptId="a"
+      reply={() => Promise.resolve({ ok: true, value: null })}
+    />,
   );
+
+test('a letter says what works first, then one thing to do, then the others, then the teacher’s word', () => {
+  const text = letterHtml().replace(/<[^>]+>/g, '|');
+  const order = [
+    ...['Once more, please.', 'The white is clean.', 'First of all', 'Step 3 is streaky.', 'Stir the mix.'],
+    ...['When that is done', 'Thing 0 is off.', 'And 2 smaller things', 'Nearly there.', 'The numbers behind it'],
+    ...['off by', '3 L*', 'A4', 'Answer, or ask one question'],
+  ].map((s) => text.indexOf(s));
   expect(order.every((at, i) => at >= 0 && at > (order[i - 1] ?? -1))).toBe(true);
-  expect(renderToStaticMarkup(<Letter letter={{ ...letter, verdict: 'pass' }} labels={[]} attemptId="a" />)).toContain(
-    'Passed.',
-  );
+  expect(letterHtml({ verdict: 'pass' })).toContain('Passed.');
+});
+
+test('what was written to a letter stands below it, with what was said to that', () => {
+  const waiting = letterHtml({ reply: { about: null, text: 'Which black?', answer: null } });
+  expect(waiting).toContain('Which black?');
+  expect(waiting).toContain('Write it anew');
+  const answered = letterHtml({ reply: { about: null, text: 'Which black?', answer: 'The one we mixed.' } });
+  expect(answered).toContain('The one we mixed.');
+  expect(answered).not.toContain('Write it anew');
 });
 
 test('values that have names are read out, bare greys are not', () => {

@@ -13,6 +13,7 @@ import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
 import { OwnRemark } from './OwnRemark';
 import { OwnWord } from './OwnWord';
+import { StudentsReply } from './StudentsReply';
 import { WrittenFor } from './WrittenFor';
 import type { TableProps } from './table-props';
 import type { Critique } from './use-critique';
@@ -27,6 +28,12 @@ interface Props extends TableProps {
   readonly above?: ReactNode;
   readonly below?: ReactNode;
   readonly keys: readonly (readonly [string, string])[];
+}
+
+/** What a finding said, by its key; null of none. */
+function saidOf(shown: NonNullable<TableProps['shown']>, key: string | null): string | null {
+  const item = shown.critique?.items.find((i) => i.original.key === key);
+  return item ? (item.say ?? item.original.say) : null;
 }
 
 export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critique, ...slots }: Props) {
@@ -83,6 +90,15 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           </nav>
         )}
         {shown && <AttemptTrouble shown={shown} again={() => run(() => actions.measureOnceMore(shown.id))} />}
+        {shown?.reply && (
+          <StudentsReply
+            key={shown.id}
+            reply={shown.reply}
+            about={saidOf(shown, shown.reply.about)}
+            busy={critique.busy}
+            answer={(text) => run(() => actions.answerTo(shown.id, text))}
+          />
+        )}
         {slots.above}
         <FindingList title="What works" items={works} from={0} {...editable} />
         <FindingList title="To mend" items={headlines} from={works.length} {...editable} />

@@ -4,7 +4,8 @@ import type { Remark } from '@/core/formats/remarks-csv';
 import type { SaidItem } from '@/core/critique/letter';
 import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import type { AttemptState, HandInState } from '@/data/schema/tables';
-import type { AttemptView, Measured } from '@/studio/views/attempt';
+import type { AttemptView } from '@/studio/views/attempt';
+import type { Measured } from '@/studio/views/measured';
 import type { Answer } from '../parts/answer';
 
 export interface ItemChange {
@@ -31,6 +32,8 @@ export interface TableActions {
   /** Says what no rule has said. */
   sayOfOwn(attemptId: string, own: Omit<Remark, 'key'>): Promise<Answer<unknown, void>>;
   keepOwnRemark(remark: Remark): Promise<Answer<unknown, void>>;
+  /** Answers what the student wrote to the letter; no words say that it was read. */
+  answerTo(attemptId: string, text: string): Promise<Answer<unknown, void>>;
   writeFor(handInId: string, register: Register | null): Promise<Answer<unknown, void>>;
   giveVerdict(attemptId: string, verdict: string): Promise<Answer<unknown, void>>;
   withdrawVerdict(attemptId: string): Promise<Answer<unknown, void>>;

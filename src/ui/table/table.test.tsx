@@ -53,6 +53,7 @@ const attempt = {
   hasStrip: true,
   masses: [],
   verdict: null,
+  reply: null,
 };
 const items = withEdits(draftOf(measured, terms, 'white-is-one'), []);
 const critique = { word: '', written: 0, changes: {}, whys: {}, sentAt: null, items };

@@ -6,15 +6,19 @@ import { shippedFonts } from '@/print/fonts';
 import { writeSheets } from '@/print/sheet-pdf';
 import { sheetToSvg } from '@/print/sheet-svg';
 import type { MessagePort } from 'node:worker_threads';
-import { pagesOf, type PrintJob } from './job';
+import type { SheetDrawing } from '@/core/sheet/drawing';
+import { letterSheets, pagesOf, type PrintJob } from './job';
 
 // Unpacked while nobody waits for a sheet yet.
 shippedFonts('regular');
 shippedFonts('strong');
 
-function pictureOf(job: PrintJob): string | null {
-  const first = pagesOf(job).next();
-  return first.done ? null : sheetToSvg(first.value);
+const sheetsOf = (job: PrintJob): Iterable<SheetDrawing> | AsyncIterable<SheetDrawing> =>
+  job.kind === 'letters' ? letterSheets(job.letters) : pagesOf(job);
+
+async function pictureOf(job: PrintJob): Promise<string | null> {
+  for await (const sheet of sheetsOf(job)) return sheetToSvg(sheet);
+  return null;
 }
 
 interface Order {
@@ -25,7 +29,7 @@ interface Order {
 export default async function entry({ job, port }: Order): Promise<string | null> {
   if (!port) return pictureOf(job);
   try {
-    await writeSheets(pagesOf(job), (piece) => port.postMessage(new Uint8Array(piece)));
+    await writeSheets(sheetsOf(job), (piece) => port.postMessage(new Uint8Array(piece)));
     return null;
   } finally {
     port.close();

@@ -2,11 +2,38 @@
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/handout/exercise-sheet';
 import { drawRecipePage } from '@/core/handout/recipe-page';
+import { letterPages, type LetterWords } from '@/print/letter-pages';
 import type { SheetDrawing } from '@/core/sheet/drawing';
+import sharp from 'sharp';
 
-export type PrintJob =
+/** Sheets to paint on, and what else is drawn for a class. */
+export type SheetJob =
   | { readonly kind: 'drawn'; readonly sheets: readonly SheetDrawing[] }
   | { readonly kind: 'exercise'; readonly terms: ExerciseTerms; readonly for: readonly ExerciseWords[] };
+
+export type PrintJob = SheetJob | { readonly kind: 'letters'; readonly letters: readonly LetterOrder[] };
+
+/** A letter whose picture is still a file. */
+export type LetterOrder = Omit<LetterWords, 'picture'> & { readonly pictureFile: string | null };
+
+/** Dots across a picture on paper, and no more than that. */
+const ACROSS = 1400;
+
+async function pictureFrom(file: string): Promise<NonNullable<LetterWords['picture']>> {
+  const { data, info } = await sharp(file)
+    .resize({ width: ACROSS, withoutEnlargement: true })
+    .jpeg({ quality: 88 })
+    .toBuffer({ resolveWithObject: true });
+  return { image: new Uint8Array(data), widthOverHeight: info.width / info.height };
+}
+
+/** The pages of letters, each picture opened when its letter is drawn. */
+export async function* letterSheets(letters: readonly LetterOrder[]): AsyncGenerator<SheetDrawing> {
+  for (const { pictureFile, ...words } of letters) {
+    const picture = pictureFile === null ? null : await pictureFrom(pictureFile);
+    yield* letterPages({ ...words, picture });
+  }
+}
 
 /** The pages of an exercise for one student: a sheet, its handout, and its mixes where there are any. */
 export function exercisePages(terms: ExerciseTerms, words: ExerciseWords): SheetDrawing[] {
@@ -15,7 +42,7 @@ export function exercisePages(terms: ExerciseTerms, words: ExerciseWords): Sheet
 }
 
 /** The pages of a job, each drawn when it is asked for. */
-export function* pagesOf(job: PrintJob): Generator<SheetDrawing> {
+export function* pagesOf(job: SheetJob): Generator<SheetDrawing> {
   if (job.kind === 'drawn') yield* job.sheets;
   else for (const words of job.for) yield* exercisePages(job.terms, words);
 }

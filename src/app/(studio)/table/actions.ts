@@ -1,6 +1,7 @@
 'use server';
 import { VERDICTS } from '@/data/schema/tables';
 import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio/critique/critiquing';
+import { answerReply } from '@/studio/critique/replies';
 import { speakTo } from '@/studio/critique/register';
 import { keepRemark, sayOwn } from '@/studio/critique/remarks';
 import {
@@ -50,6 +51,9 @@ export async function sayOfOwn(attemptId: string, own: unknown): Promise<Outcome
 }
 export async function keepOwnRemark(remark: unknown): Promise<Outcome<void>> {
   return act(({ house, teacher }) => keepRemark(house, teacher, remark));
+}
+export async function answerTo(attemptId: string, text: string): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => answerReply(house, teacher, attemptId, z.string().parse(text)));
 }
 export async function writeFor(handInId: string, register: unknown): Promise<Outcome<void>> {
   return act(({ house, teacher }) => speakTo(house, teacher, handInId, register));

@@ -18,7 +18,7 @@ import { attemptName } from '@/ui/parts/attempt-name';
 import { sayDay, sayMoment } from '@/ui/parts/dates';
 import { StateMark } from '@/ui/parts/StateMark';
 import { orNotFound, studentOnly } from '../../access';
-import { askLook, measureAgain, sendAnyway, stopMeasuring } from '../actions';
+import { askLook, measureAgain, sayToLetter, sendAnyway, stopMeasuring } from '../actions';
 
 export default async function MyExercise({ params }: { params: Promise<{ exerciseId: string }> }) {
   const { house, student } = await studentOnly();
@@ -93,7 +93,9 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           {[...letters].reverse().map((a) => (
             <div key={a.id}>
               <h2 className="label">{attemptName(a, 'The picture you sent on')}</h2>
-              {a.letter && <Letter letter={a.letter} labels={labels} attemptId={a.id} />}
+              {a.letter && (
+                <Letter letter={a.letter} labels={labels} attemptId={a.id} reply={sayToLetter.bind(null, a.id)} />
+              )}
             </div>
           ))}
         </section>

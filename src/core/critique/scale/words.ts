@@ -23,6 +23,11 @@ export const nameOf = ({ labels }: ScaleNames, step: number): string => labels[s
 export const namesOf = (names: ScaleNames, steps: readonly number[]): string[] => steps.map((s) => nameOf(names, s));
 const named = (labels: readonly string[]) => `${labels.length > 1 ? 'Steps' : 'Step'} ${list(labels)}`;
 const isAre = (labels: readonly string[]) => (labels.length > 1 ? 'are' : 'is');
+/** What one step does, or several do. */
+function ofSteps({ cause }: ValueFacts, names: ScaleNames, one: string, several: string): string {
+  const steps = namesOf(names, cause.steps);
+  return `${named(steps)} ${steps.length > 1 ? several : one}.`;
+}
 const wayOf = (error: number) => (error > 0 ? 'darker' : 'lighter');
 
 function remix({ cause, error }: ValueFacts, names: ScaleNames): string {
@@ -58,7 +63,7 @@ const weakWhite: Words<ValueFacts, ScaleNames> = {
 const reversed: Words<ValueFacts, ScaleNames> = {
   say: (facts, names) => {
     const pair = pairOf(facts, names);
-    if (!pair) return `${named(namesOf(names, facts.cause.steps))} break the order of the scale.`;
+    if (!pair) return ofSteps(facts, names, 'breaks the order of the scale', 'break the order of the scale');
     const which = names.lightFirst ? 'lighter' : 'darker';
     return `Steps ${pair[0]} and ${pair[1]} stand the wrong way round: ${pair[1]} is the ${which} of the two.`;
   },
@@ -72,7 +77,7 @@ const reversed: Words<ValueFacts, ScaleNames> = {
 const tooClose: Words<ValueFacts, ScaleNames> = {
   say: (facts, names) => {
     const pair = pairOf(facts, names);
-    if (!pair) return `${named(namesOf(names, facts.cause.steps))} sit too close to their neighbours.`;
+    if (!pair) return ofSteps(facts, names, 'sits too close to its neighbours', 'sit too close to their neighbours');
     if (widthOf(facts) < ALIKE) return `Steps ${pair[0]} and ${pair[1]} are almost the same grey.`;
     return `Steps ${pair[0]} and ${pair[1]} are too close: ${inSteps(widthOf(facts))} lies between them.`;
   },
@@ -82,7 +87,7 @@ const tooClose: Words<ValueFacts, ScaleNames> = {
 const tooWide: Words<ValueFacts, ScaleNames> = {
   say: (facts, names) => {
     const pair = pairOf(facts, names);
-    if (!pair) return `${named(namesOf(names, facts.cause.steps))} leave a jump beside them.`;
+    if (!pair) return ofSteps(facts, names, 'leaves a jump beside it', 'leave a jump beside them');
     return `Between ${pair[0]} and ${pair[1]} the scale jumps by ${inSteps(widthOf(facts))}.`;
   },
   do: remix,

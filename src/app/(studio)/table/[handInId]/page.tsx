@@ -7,6 +7,7 @@ import { Table } from '@/ui/table/Table';
 import { orNotFound, teacherOnly } from '../../../access';
 import {
   acceptAsReading,
+  answerTo,
   changeItem,
   changeWord,
   forgetReadings,
@@ -29,7 +30,7 @@ interface Props {
 
 const tones = { acceptAsReading, judgeOnceMore, forgetReadings, judgeByMasses, takeFrameAsDark };
 const actions = {
-  ...{ changeItem, changeWord, sayOfOwn, keepOwnRemark, writeFor, giveVerdict, withdrawVerdict },
+  ...{ changeItem, changeWord, sayOfOwn, keepOwnRemark, answerTo, writeFor, giveVerdict, withdrawVerdict },
   ...{ measureOnceMore, measureAgainstNow, tones },
 };
 
