@@ -5,7 +5,6 @@ import { inOrder, totalError } from '@/core/critique/painting/actions/order';
 import { PAINTING_RULES, readingOf, tellAll } from '@/core/critique/painting/critique';
 import type { PaintingFacts } from '@/core/critique/painting/facts';
 import { chosenToTell, type Told } from '@/core/critique/rule';
-import type { ShareBox } from '@/core/geometry/share-box';
 import type { PaintingResult } from '@/core/painting/result';
 import type { CameraCondition } from '@/devices/condition-names';
 import { meet } from '../painting/boxes';
@@ -13,6 +12,7 @@ import { type Fault, sizeOf, TOLERANCE_STEPS } from './faults';
 import { measured, painted, type Shot, type Sitting, sittingOf } from './faulty-painting';
 import { mended } from './mended';
 import { isAbout, isOnCanvas } from './there';
+import type { ToldFix } from './told-fix';
 
 export interface CritiqueTrial {
   readonly seed: number;
@@ -23,22 +23,6 @@ export interface CritiqueTrial {
   readonly also: readonly CameraCondition[];
   /** Whether its actions are carried out. */
   readonly carried: boolean;
-}
-
-/** A fix as the bench needs to know it. */
-export interface ToldFix {
-  readonly key: string;
-  readonly code: string;
-  readonly shape: string | undefined;
-  readonly box: ShareBox | undefined;
-  /** Of a value: how much too light, steps. */
-  readonly steps: number;
-  /** Of a part: rings of shares of the picture. */
-  readonly outline: PaintingResult['regions'][number]['outline'];
-  /** Of a line: what is the matter with it, and whether it is a light one. */
-  readonly kind: string | null;
-  readonly light: boolean;
-  readonly weight: number;
 }
 
 export interface CritiqueOutcome {

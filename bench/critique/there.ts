@@ -8,9 +8,9 @@ import { nameOf } from '../painting/named-of-scene';
 import { keptOf } from '../painting/own-lines';
 import type { Reference } from '../painting/references';
 import { paintedExtents } from '../painting/small-faults';
-import type { ToldFix } from './critique-trial';
 import { type Fault, STEP, TOLERANCE_STEPS } from './faults';
 import { inRange, type Sitting } from './faulty-painting';
+import type { ToldFix } from './told-fix';
 
 const names = (shapes: readonly number[]): string[] =>
   shapes.flatMap((s) => [nameOf(s), nameOf(s).split(' >')[0] as string]);

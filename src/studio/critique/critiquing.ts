@@ -8,7 +8,9 @@ import { isToWrite } from '../access/meanwhile';
 import type { House } from '../house';
 import { changeHandIn, holdHandIn } from '../hand-in/states';
 import { attemptsAt, attemptViews, currentOf } from '../views/attempt';
+import { measuredOfOne } from '../views/measured';
 import { judgedBy } from '../views/said';
+import { alikeOf } from '../views/alike';
 import { letterTextSchema } from '../words';
 
 const STANDS = 'This critique was sent and stands as it is. Withdraw the decision to change it.';
@@ -112,10 +114,42 @@ export async function setWord(
   });
 }
 
-/** Sends the critique with a decision; from then on its words are frozen. */
-export async function decide(house: House, teacher: Teacher, attemptId: string, verdict: Verdict): Promise<void> {
+const SAID_OF: Record<Verdict, string> = { pass: 'passed', again: 'sent back' };
+
+/** Throws Refused where somebody else's that is nearly equal was judged otherwise. */
+async function refuseUnlike(
+  house: House,
+  own: Awaited<ReturnType<typeof attemptFor>>,
+  verdict: Verdict,
+): Promise<void> {
+  const { attempt, exercise, handIn } = own;
+  const near = await alikeOf(
+    house,
+    { exerciseId: exercise.id, handInId: handIn.id, stage: attempt.stage },
+    await measuredOfOne(house, attempt.id),
+  );
+  const other = near.find((n) => n.verdict !== verdict);
+  if (other && !near.some((n) => n.verdict === verdict))
+    throw new Refused(
+      `By what was measured this is nearly ${other.student}’s, which you ${SAID_OF[other.verdict]}. Look at both; decide once more to send it all the same.`,
+    );
+}
+
+/**
+ * Sends the critique with a decision; from then on its words are frozen.
+ *
+ * @param isSure - whether it is sent though a nearly equal one was judged otherwise.
+ */
+export async function decide(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  verdict: Verdict,
+  isSure = true,
+): Promise<void> {
   const own = await attemptFor(house, teacher, attemptId);
   const { handIn } = own;
+  if (!isSure) await refuseUnlike(house, own, verdict);
   // What is sent stays word for word as it was sent, whatever becomes of drafts.
   const letter = { version: 1 as const, items: [...(await draftWithEdits(house, own))] };
   await house.db.transaction(async (tx) => {

@@ -34,6 +34,8 @@ export interface AttemptView {
   readonly state: AttemptState;
   /** Of what is built up in stages: the name of the one that it shows. */
   readonly stage: string | null;
+  /** The same by its id. */
+  readonly stageId: string | null;
   readonly plea: string | null;
   readonly trouble: string | null;
   readonly createdAt: Date;
@@ -113,6 +115,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
         number: row.number,
         state: row.state,
         stage: handInStagesOf(terms).find((s) => s.id === row.stage)?.name ?? null,
+        stageId: row.stage,
         plea: row.plea,
         trouble: row.trouble,
         createdAt: row.createdAt,

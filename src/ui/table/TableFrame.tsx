@@ -8,6 +8,7 @@ import { attemptName } from '../parts/attempt-name';
 import { intoView } from '../parts/into-view';
 import { KeyList } from '../parts/KeyList';
 import { StateMark } from '../parts/StateMark';
+import { AlikeOnes } from './AlikeOnes';
 import { AttemptTrouble } from './AttemptTrouble';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
@@ -167,6 +168,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           </p>
         )}
         {slots.below}
+        {isCurrent && !frozen && <AlikeOnes alike={slots.alike} labels={slots.labels} />}
         <DecisionBar
           state={handIn.state}
           verdict={shown?.verdict ?? null}

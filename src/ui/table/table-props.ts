@@ -4,6 +4,7 @@ import type { Remark } from '@/core/formats/remarks-csv';
 import type { SaidItem } from '@/core/critique/letter';
 import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import type { AttemptState, HandInState } from '@/data/schema/tables';
+import type { Alike } from '@/studio/views/alike';
 import type { AttemptView } from '@/studio/views/attempt';
 import type { Measured } from '@/studio/views/measured';
 import type { Answer } from '../parts/answer';
@@ -35,7 +36,8 @@ export interface TableActions {
   /** Answers what the student wrote to the letter; no words say that it was read. */
   answerTo(attemptId: string, text: string): Promise<Answer<unknown, void>>;
   writeFor(handInId: string, register: Register | null): Promise<Answer<unknown, void>>;
-  giveVerdict(attemptId: string, verdict: string): Promise<Answer<unknown, void>>;
+  /** Sends it with a decision; unless `isSure`, not where a nearly equal one was judged otherwise. */
+  giveVerdict(attemptId: string, verdict: string, isSure: boolean): Promise<Answer<unknown, void>>;
   withdrawVerdict(attemptId: string): Promise<Answer<unknown, void>>;
   measureOnceMore(attemptId: string): Promise<Answer<unknown, void>>;
   /** Measures anew what was measured against something that was changed since. */
@@ -124,5 +126,7 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
   readonly phrases: Readonly<Record<string, Phrases>>;
   /** The teacher's own remarks that no rule makes. */
   readonly remarks: readonly Remark[];
+  /** Others' of the same exercise that are nearly equal by what was measured, and decided. */
+  readonly alike: readonly Alike[];
   readonly actions: TableActions & { readonly tones: TonesActions };
 }

@@ -45,6 +45,7 @@ const attempt = {
   id: 'a1',
   number: 1,
   stage: null,
+  stageId: null,
   state: 'measured' as const,
   plea: null,
   trouble: null,
@@ -77,6 +78,7 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
       part={part as TableProps['part']}
       phrases={{}}
       remarks={[]}
+      alike={[]}
       actions={actions}
     />,
   );
@@ -114,6 +116,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       part={{ kind: 'painting', measured: painting, standing: 'other-reference', setUp: null, beside: 'reference' }}
       phrases={{}}
       remarks={[]}
+      alike={[]}
       actions={actions}
     />,
   );
@@ -142,6 +145,7 @@ test('by eye: the photograph as it came, no findings, and both decisions', () =>
       part={null}
       phrases={{}}
       remarks={[]}
+      alike={[]}
       actions={actions}
     />,
   );

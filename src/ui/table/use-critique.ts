@@ -26,6 +26,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   const [help, setHelp] = useState(false);
   const [remarking, setRemarking] = useState(false);
   const [trouble, setTrouble] = useState('');
+  const [refused, setRefused] = useState<string | null>(null);
   const [busy, start] = useTransition();
   const squint = useHold();
   const original = useHold();
@@ -58,7 +59,12 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   };
   const run = (work: () => Promise<Answer<unknown, unknown>>) => void ask(work);
   const go = (id: string | null) => id && router.push(`/table/${id}`);
-  const verdict = (v: string) => shown && !frozen && run(() => actions.giveVerdict(shown.id, v));
+  const verdict = (v: string) => {
+    if (!shown || frozen) return;
+    // What was refused once is sent when it is asked for again.
+    const isSure = refused === v;
+    void ask(() => actions.giveVerdict(shown.id, v, isSure)).then((answer) => setRefused(answer.ok ? null : v));
+  };
   const withdraw = () => shown && run(() => actions.withdrawVerdict(shown.id));
   const attemptId = shown?.id ?? '';
   const change = (key: string, c: ItemChange, seen: number) => ask(() => actions.changeItem(attemptId, key, c, seen));

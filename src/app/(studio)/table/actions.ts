@@ -58,8 +58,10 @@ export async function answerTo(attemptId: string, text: string): Promise<Outcome
 export async function writeFor(handInId: string, register: unknown): Promise<Outcome<void>> {
   return act(({ house, teacher }) => speakTo(house, teacher, handInId, register));
 }
-export async function giveVerdict(attemptId: string, verdict: string): Promise<Outcome<void>> {
-  return act(({ house, teacher }) => decide(house, teacher, attemptId, z.enum(VERDICTS).parse(verdict)));
+export async function giveVerdict(attemptId: string, verdict: string, isSure: boolean): Promise<Outcome<void>> {
+  return act(({ house, teacher }) =>
+    decide(house, teacher, attemptId, z.enum(VERDICTS).parse(verdict), z.boolean().parse(isSure)),
+  );
 }
 export async function withdrawVerdict(attemptId: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => withdraw(house, teacher, attemptId));

@@ -1,4 +1,5 @@
 import { labelsOf } from '@/core/kinds/table';
+import { alikeOf } from '@/studio/views/alike';
 import { phrasesOf } from '@/studio/critique/phrases';
 import { remarksOf } from '@/studio/critique/remarks';
 import { tableOf } from '@/studio/views/table';
@@ -43,6 +44,7 @@ export default async function TablePage({ params, searchParams }: Props) {
     table.attempts.find((a) => a.id === asked) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
   const labels = labelsOf(shown?.terms ?? table.exercise.terms, table.class.numbering);
   const isDraft = shown?.critique?.sentAt === null;
+  const alikeTo = { exerciseId: table.exercise.id, handInId, stage: shown?.stageId ?? null };
   const codes = isDraft ? [...new Set(shown.critique.items.map(({ original }) => original.code))] : [];
   return (
     <Table
@@ -65,6 +67,7 @@ export default async function TablePage({ params, searchParams }: Props) {
       labels={labels}
       part={await tablePartOf(house, teacher, table, shown, labels)}
       phrases={await phrasesOf(house, teacher, codes)}
+      alike={isDraft ? await alikeOf(house, alikeTo, shown.measured) : []}
       remarks={isDraft ? await remarksOf(house, teacher) : []}
       actions={actions}
     />

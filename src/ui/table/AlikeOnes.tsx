@@ -1,0 +1,38 @@
+/** Others' that are nearly equal by what was measured, beside what was decided of them: so that all are judged alike. */
+import type { Alike } from '@/studio/views/alike';
+import Link from 'next/link';
+import { HandInMark } from '../instruments/HandInMark';
+
+interface Props {
+  readonly alike: readonly Alike[];
+  readonly labels: readonly string[];
+}
+
+export function AlikeOnes({ alike, labels }: Props) {
+  if (alike.length === 0) return null;
+  return (
+    <section aria-label="Nearly equal">
+      <h2 className="label">Nearly equal to this</h2>
+      <ul className="grid gap-2">
+        {alike.map(({ attemptId, handInId, student, verdict, measured }) => (
+          <li key={attemptId}>
+            <Link href={`/table/${handInId}`} className="block rounded-sm bg-l97 p-2 hover:bg-l88">
+              <span className="flex justify-between gap-2 text-13">
+                <span className="truncate">{student}</span>
+                <span className="shrink-0">{verdict === 'pass' ? 'passed' : 'once more'}</span>
+              </span>
+              <HandInMark
+                attemptId={attemptId}
+                measured={measured}
+                labels={labels}
+                width={280}
+                height={28}
+                tall="h-20"
+              />
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
