@@ -31,7 +31,7 @@ function letterFor(register: Register, more: Partial<LetterWords> = {}): LetterW
   return {
     ...{ paper: 'a4', student: 'Ørla Tamsin', className: 'Tidewell Evening Studio', date: '1 December 2026' },
     ...{ exercise: 'Nine greys', verdict: 'Once more, please.', works: says.slice(0, 5), first: first ?? null },
-    ...{ next: others.slice(0, 6), later: others.slice(6, 60), word: '', picture: null },
+    ...{ next: others.slice(0, 6), later: others.slice(6, 60), word: '', picture: null, marks: [] },
     numbers: says.slice(20, 26).map((of) => ({ of, lines: ['off by: 3 L*; how much of the picture: 0.1'] })),
     ...more,
   };
@@ -92,6 +92,35 @@ test('an ordinary letter with its picture takes no more than two sides', async (
   expect(pages.length).toBeLessThanOrEqual(2);
   expect(pages[0]?.marks).toContainEqual(expect.objectContaining({ kind: 'picture' }));
   expect(await pdfOf({ ...short, picture: { image, widthOverHeight: 1.5 } })).toContain('.pdf');
+});
+
+test('marks stand on the picture, light under dark, with their numbers and words', () => {
+  const image = new Uint8Array([0xff, 0xd8]);
+  const marks = [
+    { mark: { kind: 'pin', points: [[0.5, 0.5]] }, number: 1, words: 'Soften this edge.' },
+    {
+      mark: {
+        kind: 'outline',
+        points: [
+          [0.2, 0.2],
+          [0.4, 0.2],
+          [0.3, 0.4],
+        ],
+      },
+      number: 3,
+      words: 'One shape.',
+    },
+  ] satisfies LetterWords['marks'];
+  const [page] = letterPages({ ...letterFor('beginners'), picture: { image, widthOverHeight: 1.5 }, marks });
+  const strokes = page?.marks.flatMap((m) => (m.kind === 'stroke' ? [m] : [])) ?? [];
+  const picture = page?.marks.find((m) => m.kind === 'picture')?.box;
+  expect(new Set(strokes.map((s) => s.code))).toEqual(new Set([0, 255]));
+  for (const [x, y] of strokes.flatMap((s) => s.points)) {
+    expect(x).toBeGreaterThan(picture?.xMm ?? Infinity);
+    expect(y).toBeLessThan((picture?.yMm ?? 0) + (picture?.heightMm ?? 0));
+  }
+  const words = page?.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : [])) ?? [];
+  expect(words).toEqual(expect.arrayContaining(['1', '3', '1  Soften this edge.', '3  One shape.']));
 });
 
 test('nothing of a letter runs over the foot of a page, and a heading never ends one', () => {

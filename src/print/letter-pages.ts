@@ -1,4 +1,5 @@
 /** A letter on paper: the picture, what works, what to do next, and the numbers in small print; as many pages as its words take. */
+import { drawnMark, type Mark as PictureMark, type Place } from '@/core/critique/marks';
 import { boxMm } from '@/core/geometry/box';
 import { type Mark, type SheetDrawing, text } from '@/core/sheet/drawing';
 import { type PaperId, PAPERS } from '@/core/sheet/paper';
@@ -27,6 +28,12 @@ export interface LetterWords {
   readonly word: string;
   readonly numbers: readonly { readonly of: string; readonly lines: readonly string[] }[];
   /** What was painted, PNG or JPEG, and its proportion; null where there is no picture. */
+  /** What was drawn on it, in its order, each with the words beside it. */
+  readonly marks: readonly {
+    readonly mark: Pick<PictureMark, 'kind' | 'points'>;
+    readonly number: number;
+    readonly words: string;
+  }[];
   readonly picture: { readonly image: Uint8Array; readonly widthOverHeight: number } | null;
 }
 
@@ -81,6 +88,43 @@ interface Page {
   yMm: number;
 }
 
+/** A mark on the picture, dark on light, so that it is seen in black and white on any ground. */
+function marksOn(
+  { xMm, yMm, widthMm }: { readonly xMm: number; readonly yMm: number; readonly widthMm: number },
+  { mark, number }: LetterWords['marks'][number],
+  tall: number,
+): Mark[] {
+  const { strokes, label } = drawnMark(mark, tall);
+  const on = ([x, y]: Place): [number, number] => [xMm + x * widthMm, yMm + y * widthMm];
+  const [x, y] = on(label);
+  const lines = strokes.map(({ points, closed }) => [...points, ...(closed ? points.slice(0, 1) : [])].map(on));
+  const stroke = (code: number, lineMm: number) =>
+    lines.map((points): Mark => ({ kind: 'stroke', points, code, lineMm }));
+  return [
+    ...stroke(255, 1.1),
+    ...stroke(0, 0.5),
+    {
+      kind: 'stroke',
+      points: [
+        [x, y],
+        [x, y],
+      ],
+      code: 0,
+      lineMm: 4.6,
+    },
+    {
+      kind: 'stroke',
+      points: [
+        [x, y],
+        [x, y],
+      ],
+      code: 255,
+      lineMm: 4.2,
+    },
+    text(String(number), x, y + 0.36 * SIZES.small, SIZES.small, { align: 'centre', weight: 'strong' }),
+  ];
+}
+
 class Flow {
   readonly pages: Page[] = [];
   readonly #width: number;
@@ -103,7 +147,7 @@ class Flow {
     this.pages.push({ marks: [], yMm: MARGIN_MM });
   }
 
-  picture({ image, widthOverHeight }: NonNullable<LetterWords['picture']>): void {
+  picture({ image, widthOverHeight }: NonNullable<LetterWords['picture']>, drawn: LetterWords['marks']): void {
     const widthMm = Math.min(PICTURE.widthMm, PICTURE.heightMm * widthOverHeight);
     const heightMm = widthMm / widthOverHeight;
     this.page.marks.push({
@@ -111,6 +155,8 @@ class Flow {
       image,
       box: boxMm(MARGIN_MM, this.page.yMm + 3, widthMm, heightMm),
     });
+    const at = { xMm: MARGIN_MM, yMm: this.page.yMm + 3, widthMm };
+    for (const own of drawn) this.page.marks.push(...marksOn(at, own, heightMm / widthMm));
     this.page.yMm += heightMm + 4;
   }
 
@@ -144,11 +190,14 @@ class Flow {
 
 /** The pages of a letter: text goes on to the next one wherever it ends, and nothing is left out. */
 export function letterPages(letter: LetterWords): SheetDrawing[] {
-  const { paper, student, className, exercise, date, picture } = letter;
+  const { paper, student, className, exercise, date, picture, marks } = letter;
   const flow = new Flow(paper);
   flow.put(paragraph(exercise, { sizeMm: SIZES.title, weight: 'strong', aboveMm: 0 }));
   flow.put(paragraph(`For ${student}, ${className}, ${date}`, { aboveMm: 1 }));
-  if (picture) flow.picture(picture);
+  if (picture) flow.picture(picture, marks);
+  if (picture)
+    for (const { number, words } of marks)
+      flow.put(paragraph(`${number}  ${words}`, { sizeMm: SIZES.small, aboveMm: 1 }));
   for (const own of paragraphsOf(letter)) flow.put(own);
   return flow.sheets(`${exercise}, ${student}`);
 }

@@ -53,6 +53,14 @@ function drawMark(doc: PDFKit.PDFDocument, mark: Mark): void {
       else doc.lineWidth(mark.lineMm * p).stroke(grey(mark.code));
       return;
     }
+    case 'stroke':
+      mark.points.forEach(([x, y], i) => (i === 0 ? doc.moveTo(x * p, y * p) : doc.lineTo(x * p, y * p)));
+      doc
+        .lineWidth(mark.lineMm * p)
+        .lineCap('round')
+        .lineJoin('round')
+        .stroke(grey(mark.code));
+      return;
     case 'picture': {
       const { xMm, yMm, widthMm, heightMm } = mark.box;
       doc.image(Buffer.from(mark.image), xMm * p, yMm * p, { width: widthMm * p, height: heightMm * p });

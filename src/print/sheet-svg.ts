@@ -44,6 +44,11 @@ function markSvg(mark: Mark): string {
         ? `<path fill="${grey}" fill-rule="evenodd" d="${d}"/>`
         : `<path fill="none" stroke="${grey}" stroke-width="${mark.lineMm}" d="${d}"/>`;
     }
+    case 'stroke':
+      return (
+        `<path fill="none" stroke="rgb(${mark.code},${mark.code},${mark.code})" stroke-width="${mark.lineMm}" ` +
+        `stroke-linecap="round" stroke-linejoin="round" d="M${mark.points.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}"/>`
+      );
     case 'picture': {
       const { xMm, yMm, widthMm, heightMm } = mark.box;
       const data = Buffer.from(mark.image).toString('base64');

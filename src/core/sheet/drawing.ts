@@ -19,6 +19,13 @@ export type Mark =
       readonly code: number;
       readonly lineMm: number | 'fill';
     }
+  /** An open stroke with round ends. */
+  | {
+      readonly kind: 'stroke';
+      readonly points: readonly (readonly [xMm: number, yMm: number])[];
+      readonly code: number;
+      readonly lineMm: number;
+    }
   /** A picture, PNG or JPEG, stretched over its box. */
   | { readonly kind: 'picture'; readonly box: BoxMm; readonly image: Uint8Array }
   | { readonly kind: 'qr'; readonly box: BoxMm; readonly text: string }

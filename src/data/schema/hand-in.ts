@@ -21,6 +21,7 @@ import { at, belongsTo, created, oneOf, written } from './columns';
 import { files } from './file';
 import {
   captureTarget,
+  drawnMark,
   exerciseTerms,
   lookMarks,
   measuredAgainst,
@@ -255,6 +256,18 @@ export const ownFindings = pgTable(
     createdAt: created(),
   },
   (t) => [index('own_findings_attempt').on(t.attemptId), check('own_findings_kind', oneOf(t.kind, FINDING_KINDS))],
+);
+
+/** What a teacher drew on the pictures of an attempt, stroke by stroke. */
+export const marks = pgTable(
+  'marks',
+  {
+    id: text('id').primaryKey(),
+    attemptId: belongsTo('attempt_id', () => critiques.attemptId),
+    mark: drawnMark('mark').notNull(),
+    createdAt: created(),
+  },
+  (t) => [index('marks_attempt').on(t.attemptId)],
 );
 
 /** What a student answered to a letter, or asked: one a letter. */

@@ -2,6 +2,7 @@
 import { storedCardSchema } from '@/core/capture/stored-card';
 import { storedTargetSchema } from '@/core/capture/stored-target';
 import { sentLetterSchema } from '@/core/critique/letter';
+import { markSchema } from '@/core/critique/marks';
 import { PAINT_IDS } from '@/core/exercise/paints';
 import { readingSchema } from '@/core/formats/readings-csv';
 import { shelfItemSchema } from '@/core/formats/shelf-csv';
@@ -29,6 +30,7 @@ function checkedJson<T>(schema: z.ZodType<T>) {
 export const knownCard = checkedJson(storedCardSchema);
 export const captureTarget = checkedJson(storedTargetSchema);
 export const sentLetter = checkedJson(sentLetterSchema);
+export const drawnMark = checkedJson(markSchema);
 export const measuredResult = checkedJson(measuredResultSchema);
 export const storedLook = checkedJson(storedLookSchema);
 export const lookMarks = checkedJson(lookMarksSchema);

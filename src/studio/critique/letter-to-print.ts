@@ -25,7 +25,7 @@ export async function letterToPrint(house: House, actor: Actor, attemptId: strin
   if (!view || !critique || (actor.role === 'student' && !critique.sentAt)) throw new NotFound();
   const items = critique.items.filter((item) => !item.dropped);
   const [first = null, ...others] = items.filter((i) => i.original.kind === 'fix').map(sentence);
-  const { previewHash } = own.attempt;
+  const pictureHash = own.attempt.stripHash ?? own.attempt.previewHash;
   const letter: LetterOrder = {
     paper,
     student: own.student.name,
@@ -46,7 +46,14 @@ export async function letterToPrint(house: House, actor: Actor, attemptId: strin
       const lines = numbers.map(({ label, value }) => `${label}: ${value}`);
       return lines.length === 0 ? [] : [{ of: sentence(item).say, lines: [lines.join('; ')] }];
     }),
-    pictureFile: previewHash === null ? null : await house.files.local(previewHash),
+    marks: view.marks.flatMap(({ mark }, k) => {
+      const about = items.find((item) => item.original.key === mark.about);
+      // What is drawn on the reference is seen on the page: on paper there is one picture.
+      return mark.on === 'painting'
+        ? [{ mark, number: k + 1, words: mark.words || (about ? sentence(about).say : '') }]
+        : [];
+    }),
+    pictureFile: pictureHash === null ? null : await house.files.local(pictureHash),
   };
   return { kind: 'letters', letters: [letter] };
 }

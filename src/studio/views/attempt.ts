@@ -1,4 +1,5 @@
 /** What is known of attempts, whoever looks: what was measured, what is said of it, what was decided. */
+import type { Mark } from '@/core/critique/marks';
 import type { SaidItem } from '@/core/critique/letter';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import type { Why } from '@/core/critique/why';
@@ -10,6 +11,7 @@ import {
   critiques,
   decisions,
   findingEdits,
+  marks,
   ownFindings,
   replies,
   type AttemptState,
@@ -59,6 +61,8 @@ export interface AttemptView {
     readonly whys: Readonly<Record<string, Why>>;
   } | null;
   readonly verdict: Verdict | null;
+  /** What the teacher drew on its pictures, in the order in which it was drawn. */
+  readonly marks: readonly { readonly id: string; readonly mark: Mark }[];
   /** What the student wrote to the letter; null where nothing. */
   readonly reply: Reply | null;
 }
@@ -91,6 +95,11 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
     .from(ownFindings)
     .where(inArray(ownFindings.attemptId, ids))
     .orderBy(asc(ownFindings.createdAt), asc(ownFindings.id));
+  const drawn = await house.db
+    .select()
+    .from(marks)
+    .where(inArray(marks.attemptId, ids))
+    .orderBy(asc(marks.createdAt), asc(marks.id));
   const written = await house.db.select().from(replies).where(inArray(replies.attemptId, ids));
   const letters = await lettersOf(house, [...new Set(rows.map((r) => r.handInId))]);
   const decided = await house.db
@@ -134,6 +143,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
               whys: read ? whysOf(read, items) : {},
             }
           : null,
+        marks: drawn.filter((m) => m.attemptId === row.id).map(({ id, mark }) => ({ id, mark })),
         reply: written.find((r) => r.attemptId === row.id) ?? null,
         verdict: decided.find((d) => d.attemptId === row.id)?.verdict ?? null,
       };

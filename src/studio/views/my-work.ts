@@ -1,4 +1,5 @@
 /** What a student sees: no reading and no draft before the decision. */
+import type { Mark } from '@/core/critique/marks';
 import type { FindingKind } from '@/core/critique/finding';
 import type { Why } from '@/core/critique/why';
 import type { CaptureIssue } from '@/core/capture/gate';
@@ -41,12 +42,14 @@ export interface StudentAttempt {
     readonly word: string;
     readonly items: readonly LetterItem[];
     readonly reply: Reply | null;
+    /** What was drawn on its pictures. */
+    readonly marks: readonly Mark[];
     readonly measured: Measured | null;
     readonly hasStrip: boolean;
   } | null;
 }
 
-function letterOf({ critique, verdict, measured, hasStrip, reply }: AttemptView): StudentAttempt['letter'] {
+function letterOf({ critique, verdict, measured, hasStrip, reply, marks }: AttemptView): StudentAttempt['letter'] {
   if (!critique?.sentAt || !verdict) return null;
   return {
     verdict,
@@ -59,6 +62,7 @@ function letterOf({ critique, verdict, measured, hasStrip, reply }: AttemptView)
         numbers: critique.whys[original.key]?.numbers ?? [],
       })),
     reply,
+    marks: marks.map((m) => m.mark),
     measured,
     hasStrip,
   };

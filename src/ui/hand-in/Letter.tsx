@@ -3,12 +3,15 @@ import { HEADLINES } from '@/core/critique/finding';
 import type { LetterItem, StudentAttempt } from '@/studio/views/my-work';
 import { HandInMark } from '../instruments/HandInMark';
 import type { Answer } from '../parts/answer';
+import { LetterMarks } from './LetterMarks';
 import { Reply } from './Reply';
 
 interface Props {
   readonly letter: NonNullable<StudentAttempt['letter']>;
   readonly labels: readonly string[];
   readonly attemptId: string;
+  /** What it is painted from, to be looked at; null where there is no picture. */
+  readonly reference: string | null;
   readonly reply: (about: string | null, text: string) => Promise<Answer<unknown, unknown>>;
 }
 
@@ -42,7 +45,7 @@ function Numbers({ items }: { items: readonly LetterItem[] }) {
   );
 }
 
-export function Letter({ letter, labels, attemptId, reply }: Props) {
+export function Letter({ letter, labels, attemptId, reference, reply }: Props) {
   const works = letter.items.filter((i) => i.kind === 'works');
   const [first, ...others] = letter.items.filter((i) => i.kind === 'fix');
   const [next, later] = [others.slice(0, HEADLINES - 1), others.slice(HEADLINES - 1)];
@@ -63,6 +66,17 @@ export function Letter({ letter, labels, attemptId, reply }: Props) {
       )}
       <p className="mb-3 font-semibold">{letter.verdict === 'pass' ? 'Passed.' : 'Once more, please.'}</p>
       {works.length > 0 && <p className="mb-3 max-w-prose">{works.map((i) => i.say).join(' ')}</p>}
+      <LetterMarks
+        marks={letter.marks}
+        items={letter.items}
+        pictures={{
+          painting: {
+            src: `/picture/${attemptId}/${letter.hasStrip ? 'strip' : 'preview'}`,
+            alt: 'Your painting, with your teacher’s marks',
+          },
+          reference: reference === null ? null : { src: reference, alt: 'What it is painted from, with marks' },
+        }}
+      />
       {first && (
         <div className="mb-3 max-w-prose border-l-4 border-ink pl-3">
           <h3 className="label font-sans">First of all</h3>

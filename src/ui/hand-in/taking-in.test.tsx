@@ -162,6 +162,7 @@ const pass: NonNullable<StudentAttempt['letter']> = {
   verdict: 'pass',
   word: 'The darks hold.',
   reply: null,
+  marks: [],
   items: [],
   measured: null,
   hasStrip: false,

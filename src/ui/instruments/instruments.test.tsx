@@ -100,7 +100,7 @@ const item = (kind: 'works' | 'fix', say: string, action: string | null = null) 
   numbers: [{ label: 'off by', value: '3 L*' }],
 });
 const LETTER = {
-  ...{ verdict: 'again' as const, word: 'Nearly there.', measured: null, hasStrip: false, reply: null },
+  ...{ verdict: 'again' as const, word: 'Nearly there.', measured: null, hasStrip: false, reply: null, marks: [] },
   items: [
     item('works', 'The white is clean.'),
     item('fix', 'Step 3 is streaky.', 'Stir the mix.'),
@@ -113,6 +113,7 @@ const letterHtml = (more: Partial<Parameters<typeof Letter>[0]['letter']> = {}) 
       letter={{ ...LETTER, ...more }}
       labels={[]}
       attemptId="a"
+      reference={null}
       reply={() => Promise.resolve({ ok: true, value: null })}
     />,
   );

@@ -12,6 +12,7 @@ import { AlikeOnes } from './AlikeOnes';
 import { AttemptTrouble } from './AttemptTrouble';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
+import { MarkBoard } from './marks/MarkBoard';
 import { OwnRemark } from './OwnRemark';
 import { OwnWord } from './OwnWord';
 import { StudentsReply } from './StudentsReply';
@@ -37,12 +38,37 @@ function saidOf(shown: NonNullable<TableProps['shown']>, key: string | null): st
   return item ? (item.say ?? item.original.say) : null;
 }
 
+/** What can be marked: the straightened painting, or else the photograph, and what it was painted from. */
+function picturesToMark({ id, hasStrip, hasPreview }: NonNullable<TableProps['shown']>, part: TableProps['part']) {
+  const painting = {
+    on: 'painting' as const,
+    name: 'Painting',
+    src: `/picture/${id}/${hasStrip ? 'strip' : 'preview'}`,
+  };
+  const reference = { on: 'reference' as const, name: 'Reference', src: `/laid/${id}/wanted` };
+  return [
+    ...(hasStrip || hasPreview ? [painting] : []),
+    ...(part?.kind === 'painting' && part.beside === 'reference' ? [reference] : []),
+  ];
+}
+
 export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critique, ...slots }: Props) {
   const { works, fixes, headlines, rest, grouping, setGrouping, editable, all, setAll, frozen, run, ask } = critique;
   return (
     <div className="grid min-h-[calc(100vh-44px)] grid-cols-1 lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
-        {critique.original.on && shown?.hasPreview ? (
+        {critique.marking && shown ? (
+          <MarkBoard
+            marks={shown.marks}
+            pictures={picturesToMark(shown, slots.part)}
+            findings={[...works, ...fixes].map((i) => ({ key: i.original.key, say: i.say ?? i.original.say }))}
+            picked={critique.pick?.original.key ?? null}
+            frozen={frozen}
+            draw={(mark) => ask(() => actions.markPicture(shown.id, mark))}
+            takeBack={(id) => ask(() => actions.takeBackMark(shown.id, id))}
+            leave={() => critique.setMarking(false)}
+          />
+        ) : critique.original.on && shown?.hasPreview ? (
           <img
             src={`/picture/${shown.id}/preview`}
             alt="The photograph as it came"
@@ -131,13 +157,14 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           ))}
         {shown?.critique && !frozen && (
           <>
-            <button
-              type="button"
-              className="cursor-pointer self-start text-13 underline"
-              onClick={() => critique.setRemarking(true)}
-            >
-              A remark of your own
-            </button>
+            <div className="flex gap-4 text-13">
+              <button type="button" className="cursor-pointer underline" onClick={() => critique.setRemarking(true)}>
+                A remark of your own
+              </button>
+              <button type="button" className="cursor-pointer underline" onClick={() => critique.setMarking(true)}>
+                Mark the picture{shown.marks.length > 0 && ` (${shown.marks.length})`}
+              </button>
+            </div>
             <WrittenFor
               own={handIn.register}
               ofClass={handIn.classRegister}

@@ -36,6 +36,7 @@ export const KEYS = [
   ['e', 'edit the finding'],
   ['y', 'why it is said'],
   ['n', 'a remark of your own'],
+  ['k', 'mark the picture'],
   ['p', 'pass'],
   ['g', 'once more'],
   ['w', 'withdraw the decision'],

@@ -1,4 +1,5 @@
 /** What the Table is handed: one hand-in, the attempt that is shown of it, and what its family has to show besides. */
+import type { Mark } from '@/core/critique/marks';
 import type { Register } from '@/core/critique/voice';
 import type { Remark } from '@/core/formats/remarks-csv';
 import type { SaidItem } from '@/core/critique/letter';
@@ -33,6 +34,9 @@ export interface TableActions {
   /** Says what no rule has said. */
   sayOfOwn(attemptId: string, own: Omit<Remark, 'key'>): Promise<Answer<unknown, void>>;
   keepOwnRemark(remark: Remark): Promise<Answer<unknown, void>>;
+  /** Keeps a mark on a picture as soon as it is drawn. */
+  markPicture(attemptId: string, mark: Mark): Promise<Answer<unknown, string>>;
+  takeBackMark(attemptId: string, id: string): Promise<Answer<unknown, void>>;
   /** Answers what the student wrote to the letter; no words say that it was read. */
   answerTo(attemptId: string, text: string): Promise<Answer<unknown, void>>;
   writeFor(handInId: string, register: Register | null): Promise<Answer<unknown, void>>;

@@ -55,6 +55,7 @@ const attempt = {
   masses: [],
   verdict: null,
   reply: null,
+  marks: [],
 };
 const items = withEdits(draftOf(measured, terms, 'white-is-one'), []);
 const critique = { word: '', written: 0, changes: {}, whys: {}, sentAt: null, items };

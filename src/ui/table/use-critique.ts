@@ -24,6 +24,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   const [grouping, setGrouping] = useState<Grouping>('pass');
   const [whyOpen, setWhyOpen] = useState(false);
   const [help, setHelp] = useState(false);
+  const [marking, setMarking] = useState(false);
   const [remarking, setRemarking] = useState(false);
   const [trouble, setTrouble] = useState('');
   const [refused, setRefused] = useState<string | null>(null);
@@ -75,24 +76,24 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
     if (at >= 0) setChosen(at);
   };
 
-  useKeys(
-    {
-      ArrowRight: () => go(handIn.next),
-      ArrowLeft: () => go(handIn.previous),
-      ArrowDown: () => setChosen((c) => Math.min(visible.length - 1, c + 1)),
-      ArrowUp: () => setChosen((c) => Math.max(0, c - 1)),
-      d: () =>
-        pick && !frozen && void change(pick.original.key, { dropped: !pick.dropped }, changes[pick.original.key] ?? 0),
-      e: () => pick && !frozen && setEditing(pick.original.key),
-      n: () => shown?.critique && !frozen && setRemarking(true),
-      p: () => verdict('pass'),
-      g: () => verdict('again'),
-      w: () => shown?.verdict && withdraw(),
-      y: () => setWhyOpen((open) => !open),
-      '?': () => setHelp(true),
-    },
-    { s: squint.hold, o: original.hold },
-  );
+  const keys: Record<string, () => void> = {
+    ArrowRight: () => go(handIn.next),
+    ArrowLeft: () => go(handIn.previous),
+    ArrowDown: () => setChosen((c) => Math.min(visible.length - 1, c + 1)),
+    ArrowUp: () => setChosen((c) => Math.max(0, c - 1)),
+    d: () =>
+      pick && !frozen && void change(pick.original.key, { dropped: !pick.dropped }, changes[pick.original.key] ?? 0),
+    e: () => pick && !frozen && setEditing(pick.original.key),
+    k: () => shown?.critique && setMarking(true),
+    n: () => shown?.critique && !frozen && setRemarking(true),
+    p: () => verdict('pass'),
+    g: () => verdict('again'),
+    w: () => shown?.verdict && withdraw(),
+    y: () => setWhyOpen((open) => !open),
+    '?': () => setHelp(true),
+  };
+  // On the board of marks keys draw.
+  useKeys(marking ? {} : keys, marking ? {} : { s: squint.hold, o: original.hold });
 
   const editable = {
     first,
@@ -110,7 +111,22 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   };
   return {
     ...{ works, fixes, headlines, rest, grouping, setGrouping, editable, all, setAll, pick, choose },
-    ...{ help, setHelp, remarking, setRemarking, trouble, busy, underWay, frozen, run, ask, verdict, withdraw },
+    ...{
+      help,
+      setHelp,
+      remarking,
+      setRemarking,
+      marking,
+      setMarking,
+      trouble,
+      busy,
+      underWay,
+      frozen,
+      run,
+      ask,
+      verdict,
+      withdraw,
+    },
     ...{ squint, original },
   };
 }

@@ -1,6 +1,7 @@
 'use server';
 import { VERDICTS } from '@/data/schema/tables';
 import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio/critique/critiquing';
+import { drawMark, takeMarkBack } from '@/studio/critique/marking';
 import { answerReply } from '@/studio/critique/replies';
 import { speakTo } from '@/studio/critique/register';
 import { keepRemark, sayOwn } from '@/studio/critique/remarks';
@@ -51,6 +52,12 @@ export async function sayOfOwn(attemptId: string, own: unknown): Promise<Outcome
 }
 export async function keepOwnRemark(remark: unknown): Promise<Outcome<void>> {
   return act(({ house, teacher }) => keepRemark(house, teacher, remark));
+}
+export async function markPicture(attemptId: string, mark: unknown): Promise<Outcome<string>> {
+  return act(({ house, teacher }) => drawMark(house, teacher, attemptId, mark));
+}
+export async function takeBackMark(attemptId: string, id: string): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => takeMarkBack(house, teacher, attemptId, z.string().max(60).parse(id)));
 }
 export async function answerTo(attemptId: string, text: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => answerReply(house, teacher, attemptId, z.string().parse(text)));

@@ -94,7 +94,13 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
             <div key={a.id}>
               <h2 className="label">{attemptName(a, 'The picture you sent on')}</h2>
               {a.letter && (
-                <Letter letter={a.letter} labels={labels} attemptId={a.id} reply={sayToLetter.bind(null, a.id)} />
+                <Letter
+                  letter={a.letter}
+                  labels={labels}
+                  attemptId={a.id}
+                  reference={exercise.referenceId === null ? null : `/reference-sheet/${exercise.id}?as=grey`}
+                  reply={sayToLetter.bind(null, a.id)}
+                />
               )}
             </div>
           ))}

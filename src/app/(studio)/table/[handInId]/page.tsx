@@ -16,9 +16,11 @@ import {
   judgeByMasses,
   judgeOnceMore,
   keepOwnRemark,
+  markPicture,
   measureAgainstNow,
   measureOnceMore,
   sayOfOwn,
+  takeBackMark,
   takeFrameAsDark,
   withdrawVerdict,
   writeFor,
@@ -31,7 +33,18 @@ interface Props {
 
 const tones = { acceptAsReading, judgeOnceMore, forgetReadings, judgeByMasses, takeFrameAsDark };
 const actions = {
-  ...{ changeItem, changeWord, sayOfOwn, keepOwnRemark, answerTo, writeFor, giveVerdict, withdrawVerdict },
+  ...{
+    changeItem,
+    changeWord,
+    sayOfOwn,
+    keepOwnRemark,
+    markPicture,
+    takeBackMark,
+    answerTo,
+    writeFor,
+    giveVerdict,
+    withdrawVerdict,
+  },
   ...{ measureOnceMore, measureAgainstNow, tones },
 };
 

@@ -1,0 +1,52 @@
+/** Marks over a picture, as they are read on any ground: dark strokes on wider light ones, and their numbers. */
+import { drawnMark, type Mark, MARK_SIZES, type Place } from '@/core/critique/marks';
+import { onAnyGround } from './on-any-ground';
+
+/** Path of a stroke, in widths of the picture. */
+export const pathOf = (points: readonly Place[], closed: boolean): string =>
+  `M${points.map(([x, y]) => `${x} ${y}`).join('L')}${closed ? 'Z' : ''}`;
+
+interface Props {
+  readonly marks: readonly { readonly mark: Pick<Mark, 'kind' | 'points'>; readonly number: number }[];
+  /** Height of the picture, in widths. */
+  readonly tall: number;
+}
+
+export function DrawnMarks({ marks, tall }: Props) {
+  return (
+    <>
+      {marks.map(({ mark, number }) => {
+        const {
+          strokes,
+          label: [x, y],
+        } = drawnMark(mark, tall);
+        return (
+          <g key={number}>
+            {strokes.map(({ points, closed }, k) => (
+              <g key={k}>
+                {onAnyGround(
+                  (line) => (
+                    <path d={pathOf(points, closed)} strokeLinecap="round" strokeLinejoin="round" {...line} />
+                  ),
+                  2,
+                )}
+              </g>
+            ))}
+            <circle cx={x} cy={y} r={MARK_SIZES.head} fill="#f6f6f6" stroke="#1b1b1b" strokeWidth={0.002} />
+            <text
+              x={x}
+              y={y}
+              fontSize={1.4 * MARK_SIZES.head}
+              fontWeight={600}
+              fill="#1b1b1b"
+              textAnchor="middle"
+              dominantBaseline="central"
+            >
+              {number}
+            </text>
+          </g>
+        );
+      })}
+    </>
+  );
+}
