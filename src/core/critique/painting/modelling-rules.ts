@@ -3,6 +3,7 @@
  * stand out of each other. Both shapes may be nearly right, and what lies between them wrong.
  */
 import { ofShape, type Rule } from '../rule';
+import { isOfTheirEdge } from './one-thing-once';
 import type { ContrastFacts, GradientFacts, GradientFault, MassRead, PaintingFacts, PaintingReading } from './facts';
 
 /** Told of at the most, of each. */
@@ -45,9 +46,13 @@ export const gradientsOff = ({ result, step, tolerance }: PaintingReading): Grad
   result.shapes.flatMap((shape): GradientFacts[] => {
     const { gradient } = shape;
     const limit = (tolerance + GRADIENT_SLACK) * step;
-    // What is too lively goes over from light to dark everywhere.
+    // What is too lively goes over from light to dark everywhere, and what reaches too far does so at its edge.
     const lively = result.extents.some((e) => e.kind === 'detail' && e.name === shape.name);
-    return gradient && !lively && gradient.across.off > limit && isGradient(result, shape.name)
+    return gradient &&
+      !lively &&
+      !isOfTheirEdge(shape.name, result.extents) &&
+      gradient.across.off > limit &&
+      isGradient(result, shape.name)
       ? [{ shape, fault: faultOf(gradient, step), steps: gradient.across.off / step }]
       : [];
   });

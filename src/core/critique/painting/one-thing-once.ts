@@ -65,8 +65,9 @@ const [ASTRAY, NEAR] = [0.0125, 0.02] as const;
 /** What takes more of the picture than this is ground: lines lie on it whatever it is like. */
 const GROUND = 0.25;
 
-/** Where a feature should be and where it is. */
-const bothPlaces = ({ box, dx, dy }: Moved): ShareBox => grownBox(box, NEAR + Math.hypot(dx, dy));
+/** Where a feature should be and where it is; down it went by shares of a height that is seldom far from the width. */
+const bothPlaces = ({ box, dx, dy }: Moved): ShareBox[] =>
+  [box, { ...box, x: box.x + dx, y: box.y + dy }].map((b) => grownBox(b, NEAR));
 const isOnThing = (line: LineOff, thing: ShareBox) => boxArea(thing) < GROUND && shareInside(line.box, thing) > INSIDE;
 
 /** Thin lines that are off by themselves, and not as the outline of what stands elsewhere, is off in value or too lively. */
@@ -75,7 +76,7 @@ export function linesTold(reading: PaintingReading): LineOff[] {
   const off = shapesOff(reading);
   const lively = new Set(extentsTold(reading).flatMap((e) => (e.kind === 'detail' ? [e.name] : [])));
   const things = [
-    ...displacements.filter((d) => Math.hypot(d.dx, d.dy) > ASTRAY).map(bothPlaces),
+    ...displacements.filter((d) => Math.hypot(d.dx, d.dy) > ASTRAY).flatMap(bothPlaces),
     ...shapes.filter((s) => off.has(s.name) || lively.has(s.name)).map((s) => grownBox(s.box, NEAR)),
   ];
   return accents.filter((line) => !things.some((thing) => isOnThing(line, thing)));
@@ -98,5 +99,5 @@ export function withoutLooks(result: Result, righted: ReadonlySet<string>): Resu
 /** The same of a feature that stands where it should. */
 export const withoutOutlines = (result: Result, feature: Moved): Result => ({
   ...result,
-  accents: result.accents.filter((line) => !isOnThing(line, bothPlaces(feature))),
+  accents: result.accents.filter((line) => !bothPlaces(feature).some((thing) => isOnThing(line, thing))),
 });
