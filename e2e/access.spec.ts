@@ -59,6 +59,24 @@ async function toTable(page: Page) {
     .click();
   await page.waitForURL(/table/);
 }
+async function toMarks(page: Page) {
+  await toTable(page);
+  await page.getByRole('button', { name: 'Mark the picture' }).click();
+  await page.getByRole('application').waitFor();
+}
+async function toRemark(page: Page) {
+  await toTable(page);
+  await page.getByRole('button', { name: 'A remark of your own' }).click();
+  await page.getByRole('dialog').waitFor();
+}
+async function toLetter(page: Page) {
+  await toTable(evening.teacher);
+  await evening.teacher.getByRole('button', { name: /Once more/ }).click();
+  await evening.teacher.getByRole('button', { name: /Withdraw/ }).waitFor();
+  await page.goto(`/my/${evening.exerciseId}`);
+  await page.getByText('The numbers behind it').click();
+  await page.getByRole('button', { name: 'Answer, or ask one question' }).click();
+}
 async function toFiles(page: Page) {
   await page.getByRole('link', { name: 'Palette' }).click();
   await page.getByRole('link', { name: 'Bring in a file' }).click();
@@ -73,9 +91,13 @@ const SCREENS: readonly (readonly [string, 'teacher' | 'student', Way])[] = [
   ['files of a palette', 'teacher', toFiles],
   ['the Rack', 'teacher', to('/rack')],
   ['the Table', 'teacher', toTable],
+  ['the board of marks', 'teacher', toMarks],
+  ['a remark of one’s own', 'teacher', toRemark],
+  ['own remarks', 'teacher', to('/ledger/remarks')],
   ['the Ledger', 'teacher', to('/ledger')],
   ['my work', 'student', to('/my')],
   ['my exercise', 'student', (page) => page.goto(`/my/${evening.exerciseId}`)],
+  ['a letter', 'student', toLetter],
 ];
 
 /** A desk's screen at twice the size of its letters, and the narrowest that is asked for (WCAG 1.4.10). */

@@ -38,7 +38,7 @@ test('it is set from a picture, and a hand-in is measured against it', async () 
     .click();
   await page.locator('[data-code="part_off"]').first().waitFor();
   await expect(page.locator('[data-code="part_off"]')).toHaveCount(1);
-  await page.getByText('too light beside the rest').waitFor();
+  await page.locator('[data-code="part_off"]').getByText('too light').waitFor();
 });
 
 test('held keys lay the reference in its place, or show how they differ', async () => {
@@ -103,12 +103,65 @@ test('the drawing is checked by marks that the keys set, and the hand-in stays',
   await page.getByRole('button', { name: 'Side by side' }).click();
 });
 
-test('it is given back, and the student reads it as a letter', async () => {
-  await page.getByRole('button', { name: /Once more/ }).click();
+test('keys alone draw an arrow and an outline on the picture, and take one back', async () => {
+  await page.keyboard.press('k');
+  const board = page.getByRole('application', { name: /Marks on the painting/ });
+  await board.waitFor();
+  await expect(board).toBeFocused();
+  for (const key of ['3', 'Enter', 'Shift+ArrowUp', 'Shift+ArrowUp', 'Shift+ArrowRight', 'Enter'])
+    await page.keyboard.press(key);
+  const marks = page.getByRole('list', { name: 'Marks so far' }).getByRole('listitem');
+  await expect(marks).toHaveCount(1);
+  const corners = ['Enter', 'Shift+ArrowLeft', 'Enter', 'Shift+ArrowDown', 'Enter', 'f'];
+  for (const key of ['2', ...corners]) await page.keyboard.press(key);
+  await expect(marks).toHaveCount(2);
+  await page.keyboard.press('Backspace');
+  await expect(marks).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Mark the picture (1)' }).waitFor();
+});
+
+test('a painting whose draft is right is given back with no more than four keys', async () => {
+  let keys = 0;
+  const press = (key: string) => {
+    keys++;
+    return page.keyboard.press(key);
+  };
+  await page.goto('/');
+  await page.getByRole('link', { name: /Begin with Ruta Vane/ }).waitFor();
+  await page.waitForLoadState('networkidle');
+  await press('b');
+  await page.locator('[data-code="part_off"]').first().waitFor();
+  await press('g');
   await page.getByRole('button', { name: /Withdraw/ }).waitFor();
+  expect(keys).toBeLessThanOrEqual(4);
+});
+
+test('the student reads it as a letter, with its marks, and prints it', async () => {
   await student.reload();
   await student.getByAltText('What it is painted from, in greys').waitFor();
   const letter = student.getByRole('region', { name: 'Critique' });
-  await letter.getByText('too light beside the rest').waitFor();
+  await letter.getByText('First of all').waitFor();
+  await letter.getByText('too light').first().waitFor();
   await expect(letter).not.toContainText(/[%_]/);
+  await letter.getByAltText('Your painting, with your teacher’s marks').waitFor();
+  for (const paper of ['A4', 'US Letter']) {
+    const href = await letter.getByRole('link', { name: paper }).getAttribute('href');
+    const answer = await student.request.get(href ?? '');
+    expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  }
+});
+
+test('a question of the student comes to Today, and its answer stands below the letter', async () => {
+  await student.getByRole('button', { name: 'Answer, or ask one question' }).click();
+  await student.getByLabel('What you want to say').fill('Which grey is the right one?');
+  await student.getByRole('button', { name: 'Send it' }).click();
+  await student.getByText('Which grey is the right one?').waitFor();
+  await page.goto('/');
+  await page.getByRole('link', { name: /Ruta Vane asks/ }).click();
+  await page.getByLabel('Your answer').fill('The one of the table, a step darker.');
+  await page.getByRole('button', { name: 'Answer', exact: true }).click();
+  await page.getByText('You: The one of the table').waitFor();
+  await student.reload();
+  await student.getByText('The one of the table, a step darker.').waitFor();
 });

@@ -6,6 +6,7 @@ import { repliesTo } from '@/studio/critique/replies';
 import { closingsOfOwnDoor, notMeasuredOf, waitingOf } from '@/studio/views/today';
 import { HandInMark } from '@/ui/instruments/HandInMark';
 import { sayDay, sayMoment } from '@/ui/parts/dates';
+import { Begin } from '@/ui/today/Begin';
 import { Replies } from '@/ui/today/Replies';
 import { NotMeasured } from '@/ui/today/NotMeasured';
 import Link from 'next/link';
@@ -44,11 +45,7 @@ export default async function Today() {
                 ? 'Nothing waits'
                 : `${waiting.length} ${waiting.length === 1 ? 'hand-in waits' : 'hand-ins wait'} for you`}
             </h1>
-            {first && (
-              <Link href={`/table/${first.handIn.id}`} className="act ml-auto">
-                Begin with {first.student.name}
-              </Link>
-            )}
+            {first && <Begin handInId={first.handIn.id} student={first.student.name} />}
           </div>
           {waiting.length === 0 && <p>When a student hands in, it appears here with its measured strip.</p>}
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-3">

@@ -19,7 +19,7 @@ test('what is not told any longer is ticked off, in the words that it was told i
   const before = [said(finding('streaky', { steps: [3] }), { say: 'Three is marbled.' }), said(finding('weak_black'))];
   expect(cured(before, [WORKS])).toEqual([
     'Mended since last time: “Three is marbled.”',
-    'Mended since last time: “It is weak_black.”',
+    'This was to be mended, and is: “It is weak_black.”',
   ]);
   expect(curedSince(before, [WORKS], PLAIN_VOICE).every((f) => f.kind === 'works' && f.code === 'cured')).toBe(true);
 });

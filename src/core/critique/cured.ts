@@ -36,12 +36,12 @@ export function curedSince(before: readonly SaidItem[], draft: readonly Finding[
   return before
     .filter(({ original, dropped }) => original.kind === 'fix' && original.code !== OWN_WORD && !dropped)
     .filter(({ original }) => !fixes.some((f) => isSame(f, original)))
-    .map(({ original, say }): Finding => {
+    .map(({ original, say }, turn): Finding => {
       const key = `${CURED} ${original.key}`;
       const said = WORDS[voice.register](say ?? original.say);
       return {
         ...{ key, code: CURED, kind: 'works', weight: 0, where: original.where, evidence: {}, do: null },
-        say: oneWay(said, voice, key),
+        say: oneWay(said, voice, CURED, turn),
       };
     });
 }

@@ -4,7 +4,7 @@
  */
 import type { ShareBox } from '../geometry/share-box';
 import type { Finding } from './finding';
-import { oneWay, type Said, type Voice } from './voice';
+import { inTurn, oneWay, type Said, type Voice } from './voice';
 
 /** What is told of. Steps and tones count from 1; a shape goes by an id of its own. */
 export type Subject =
@@ -164,10 +164,11 @@ export interface Spoken<Reading, Facts, Names> {
   readonly voice: Voice;
 }
 
-/** A finding of what is told: its numbers, and the words for it. */
+/** A finding of what is told: its numbers, and the words for it; `turn` is how many of its code were told before it. */
 export function findingOf<Reading, Facts, Names>(
   { rules, words, names, voice }: Spoken<Reading, Facts, Names>,
   { key, code, kind, subject, facts, weight }: Told<Facts>,
+  turn: number,
 ): Finding {
   const toDo = words[code].do(facts, names);
   return {
@@ -175,8 +176,8 @@ export function findingOf<Reading, Facts, Names>(
     weight: round2(weight),
     where: whereOf(subject),
     evidence: rules[code].evidence(facts),
-    say: oneWay(words[code].say(facts, names), voice, key),
-    do: toDo && oneWay(toDo, voice, `${key} do`),
+    say: oneWay(words[code].say(facts, names), voice, code, turn),
+    do: toDo && oneWay(toDo, voice, `${code} do`, turn),
   };
 }
 
@@ -185,4 +186,6 @@ export function findingOf<Reading, Facts, Names>(
  * The same reading always gets the same draft.
  */
 export const drafted = <Reading, Facts, Names>(spoken: Spoken<Reading, Facts, Names>, reading: Reading): Finding[] =>
-  chosenToTell(spoken.rules, allTold(spoken.rules, reading)).map((told) => findingOf(spoken, told));
+  inTurn(chosenToTell(spoken.rules, allTold(spoken.rules, reading)), (t) => t.code).map(({ one, turn }) =>
+    findingOf(spoken, one, turn),
+  );

@@ -24,9 +24,22 @@ function numberOf(words: string): number {
   return hash >>> 0;
 }
 
-/** The way in which a hand-in is told a thing: always the same one. */
-export function oneWay(said: Said, { seed }: Voice, key: string): string {
+/**
+ * The way in which a hand-in is told a thing: always the same one. Where it is told several of the kind, each by its `turn`, the ways
+ * follow one another, so that no letter begins every sentence alike.
+ */
+export function oneWay(said: Said, { seed }: Voice, kind: string, turn = 0): string {
   if (typeof said === 'string') return said;
-  const at = seed === '' ? 0 : numberOf(`${seed} ${key}`) % said.length;
-  return said[at] ?? said[0];
+  const begin = seed === '' ? 0 : numberOf(`${seed} ${kind}`);
+  return said[(begin + turn) % said.length] ?? said[0];
+}
+
+/** Things with their turns: how many of the same kind come before each. */
+export function inTurn<T>(all: readonly T[], kindOf: (one: T) => string): { readonly one: T; readonly turn: number }[] {
+  const before = new Map<string, number>();
+  return all.map((one) => {
+    const turn = before.get(kindOf(one)) ?? 0;
+    before.set(kindOf(one), turn + 1);
+    return { one, turn };
+  });
 }

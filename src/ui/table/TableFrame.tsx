@@ -62,7 +62,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
             marks={shown.marks}
             pictures={picturesToMark(shown, slots.part)}
             findings={[...works, ...fixes].map((i) => ({ key: i.original.key, say: i.say ?? i.original.say }))}
-            picked={critique.pick?.original.key ?? null}
+            picked={fixes.find((i) => i === critique.pick)?.original.key ?? critique.editable.first}
             frozen={frozen}
             draw={(mark) => ask(() => actions.markPicture(shown.id, mark))}
             takeBack={(id) => ask(() => actions.takeBackMark(shown.id, id))}

@@ -32,7 +32,7 @@ test('a part that is off is told by its name or place and in steps, the heaviest
   });
   expect(told.map((f) => [f.say, f.do])).toEqual([
     ['A shape at the bottom right is far too light beside the rest.', 'Bring it down by two steps.'],
-    ['The shadow side of the loaf is clearly too dark beside the rest.', 'Bring it up by a step and a half.'],
+    ['Beside the rest the shadow side of the loaf is clearly too dark.', 'Bring it up by a step and a half.'],
   ]);
   expect(told[1]?.where.shape).toBe('loaf > shadow side');
   expect(told[0]?.key).toBe('part_off shape 9.9');

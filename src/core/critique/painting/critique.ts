@@ -14,7 +14,7 @@ import { SHAPE_RULES } from './shape-rules';
 import { STAGE_RULES, toldAt } from './stage-rules';
 import { VALUE_RULES } from './value-rules';
 import { WHOLE_RULES } from './whole-rules';
-import { PLAIN_VOICE, type Voice } from '../voice';
+import { inTurn, PLAIN_VOICE, type Voice } from '../voice';
 import { PAINTING_WORDS } from './registers';
 
 /** What works is said in the order in which it is built up: the drawing, the values, the range. */
@@ -68,7 +68,9 @@ export function critiquePainting(result: PaintingResult, tolerance: number, voic
   const told = chosenToTell(PAINTING_RULES, tellAll(reading));
   const { steps, cured } = inOrder(tellAll, reading, told);
   const spoken = { rules: PAINTING_RULES, words: PAINTING_WORDS[voice.register], names: {}, voice };
-  const inWords = (own: Told<PaintingFacts>) => findingOf(spoken, own);
+  const order = [...told.filter((t) => t.kind === 'works'), ...steps.map((s) => s.told), ...cured];
+  const turns = new Map(inTurn(order, (t) => t.code).map(({ one, turn }) => [one, turn]));
+  const inWords = (own: Told<PaintingFacts>) => findingOf(spoken, own, turns.get(own) ?? 0);
   return [
     ...told.filter((t) => t.kind === 'works').map(inWords),
     ...steps.map((step): Finding => {

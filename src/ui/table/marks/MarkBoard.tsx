@@ -17,7 +17,7 @@ interface Props {
   readonly pictures: readonly { readonly on: MarkedPicture; readonly name: string; readonly src: string }[];
   /** Findings that a mark may belong to. */
   readonly findings: readonly { readonly key: string; readonly say: string }[];
-  /** Key of the one that is picked. */
+  /** Key of the one that a mark belongs to unless said; null of none. */
   readonly picked: string | null;
   readonly frozen: boolean;
   readonly draw: (mark: Mark) => Promise<Answer<unknown, unknown>>;
@@ -58,7 +58,7 @@ export function MarkBoard({ marks, pictures, findings, picked, frozen, draw, tak
               className={`cursor-pointer rounded-sm border border-l37 px-3 py-1 ${k === kind ? 'bg-l20 text-l97' : 'bg-l97'}`}
               onClick={() => setKind(k)}
             >
-              {KINDS[k]} <kbd>{at + 1}</kbd>
+              {KINDS[k]} <kbd className="text-l10">{at + 1}</kbd>
             </button>
           ))}
         {pictures.length > 1 &&
