@@ -1,6 +1,6 @@
 /** Every sentence that can be said to somebody, by its code: to be read through, and to be measured for how hard it is to read. */
 import { SAMPLE_FACTS as PAINTING } from './painting/sample-facts';
-import { PAINTING_WORDS } from './painting/registers';
+import { PAINTING_WORDS } from './painting/words/registers';
 import type { Catalogue } from './rule';
 import { SAMPLE_FACTS as SCALE } from './scale/sample-facts';
 import { SCALE_WORDS } from './scale/registers';

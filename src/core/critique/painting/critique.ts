@@ -4,18 +4,18 @@ import type { Finding } from '../finding';
 import { allTold, chosenToTell, findingOf, type Rules, type Subject, type Told } from '../rule';
 import { inOrder, type TellAll } from './actions/order';
 import { whatToDo } from './actions/words';
-import { COLOUR_RULES } from './colour-rules';
-import { DRAWING_RULES } from './drawing-rules';
+import { COLOUR_RULES } from './rules/colour';
+import { DRAWING_RULES } from './rules/drawing';
 import type { PaintingFacts, PaintingReading } from './facts';
-import { FORM_RULES } from './form-rules';
-import { MODELLING_RULES } from './modelling-rules';
-import { RESCUE_RULES } from './rescue-rules';
-import { SHAPE_RULES } from './shape-rules';
-import { STAGE_RULES, toldAt } from './stage-rules';
-import { VALUE_RULES } from './value-rules';
-import { WHOLE_RULES } from './whole-rules';
+import { FORM_RULES } from './rules/form';
+import { MODELLING_RULES } from './rules/modelling';
+import { RESCUE_RULES } from './rules/rescue';
+import { SHAPE_RULES } from './rules/shape';
+import { STAGE_RULES, toldAt } from './rules/stage';
+import { VALUE_RULES } from './rules/value';
+import { WHOLE_RULES } from './rules/whole';
 import { inTurn, PLAIN_VOICE, type Voice } from '../voice';
-import { PAINTING_WORDS } from './registers';
+import { PAINTING_WORDS } from './words/registers';
 
 /** What works is said in the order in which it is built up: the drawing, the values, the range. */
 const { drawing_holds, ...drawingRules } = DRAWING_RULES;

@@ -5,8 +5,8 @@
 import { boxesMeet } from '../../../geometry/share-box';
 import { objectOf } from '../../../tones/mass';
 import type { PaintingReading } from '../facts';
-import { ALL_OF_IT, shareOfShape, withoutLooks, withoutOutlines } from '../one-thing-once';
-import { drawnWith, isPartOf } from '../drawing-rules';
+import { ALL_OF_IT, shareOfShape, withoutLooks, withoutOutlines } from '../rules/one-thing-once';
+import { drawnWith, isPartOf } from '../rules/drawing';
 import type { Shift, Way } from './action';
 
 type Result = PaintingReading['result'];

@@ -1,7 +1,7 @@
 /** Rules of form that a painting breaks: each is told once an object, by what it is about. */
-import { objectOf } from '../../tones/mass';
-import { ofShape, PICTURE, type Rule } from '../rule';
-import type { BrokenForm, FormFacts, MassRead, PaintingFacts, PaintingReading } from './facts';
+import { objectOf } from '../../../tones/mass';
+import { ofShape, PICTURE, type Rule } from '../../rule';
+import type { BrokenForm, FormFacts, MassRead, PaintingFacts, PaintingReading } from '../facts';
 
 /** Told of at the most. */
 const MOST = 5;

@@ -1,7 +1,7 @@
 /** Rules about the picture as a whole: does it live in the middle, do its lights hang together, where does the eye go first? */
-import { ofShape, PICTURE, type Rule } from '../rule';
-import type { PaintingFacts, PaintingReading, ScatteredFacts } from './facts';
-import { rangeIsShort } from './value-rules';
+import { ofShape, PICTURE, type Rule } from '../../rule';
+import type { PaintingFacts, PaintingReading, ScatteredFacts } from '../facts';
+import { rangeIsShort } from './value';
 
 /** A picture with this share of it in the middle third is one of middle greys; and so is one with so much more than its reference. */
 const CROWDED = { alone: 0.85, beside: 0.2 } as const;

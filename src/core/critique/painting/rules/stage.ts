@@ -1,7 +1,7 @@
 /** The question of each stage of a painting that is built up in stages: praise where it came out, one thing to mend where not. */
-import type { StageQuestion } from '../../painting/stage';
-import { ofShape, PICTURE, type Rule } from '../rule';
-import type { PaintingFacts, PaintingReading } from './facts';
+import type { StageQuestion } from '../../../painting/stage';
+import { ofShape, PICTURE, type Rule } from '../../rule';
+import type { PaintingFacts, PaintingReading } from '../facts';
 
 /** A stain whose patches lie further apart, L*, is no one tone any more; half of that is told as even. */
 const UNEVEN = 8;

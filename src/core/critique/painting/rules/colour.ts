@@ -1,5 +1,5 @@
 /** Rules about colour, where the exercise asks for it: what all of it is off by is told once, then what single shapes are. */
-import { ofShape, PICTURE, type Rule } from '../rule';
+import { ofShape, PICTURE, type Rule } from '../../rule';
 import type {
   AccentsFacts,
   CastFacts,
@@ -9,7 +9,7 @@ import type {
   PaintingReading,
   Turn,
   WarmthFacts,
-} from './facts';
+} from '../facts';
 
 /** Told of at the most. */
 const MOST_PARTS = 7;

@@ -1,9 +1,9 @@
 /** What those who have painted for long are told: in the terms of the trade, and without what they know already. */
-import { inSteps } from '../amounts';
-import { capital, massName, place } from '../naming';
-import type { Catalogue, Words } from '../rule';
-import type { PaintingFacts } from './facts';
-import { BEGINNERS, type NoNames } from './words';
+import { inSteps } from '../../amounts';
+import { capital, massName, place } from '../../naming';
+import type { Catalogue, Words } from '../../rule';
+import type { PaintingFacts } from '../facts';
+import { BEGINNERS, type NoNames } from './beginners';
 
 const praise = <F>(...say: [string, ...string[]]): Words<F, NoNames> => ({ say: () => say, do: () => null });
 

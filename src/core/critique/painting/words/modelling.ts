@@ -1,7 +1,7 @@
 /** What is said of how a shape goes over from light to dark, and of how shapes that meet stand out of each other. */
-import { capital, massName } from '../naming';
-import type { Catalogue } from '../rule';
-import type { ContrastFacts, GradientFault, PaintingFacts } from './facts';
+import { capital, massName } from '../../naming';
+import type { Catalogue } from '../../rule';
+import type { ContrastFacts, GradientFault, PaintingFacts } from '../facts';
 
 type Names = Record<never, never>;
 

@@ -1,7 +1,7 @@
 /** Rules about how far shapes reach and about the thin lines between them: a shape of the right value may have the wrong size. */
-import { ofShape, type Rule } from '../rule';
+import { ofShape, type Rule } from '../../rule';
 import { extentsTold, linesTold } from './one-thing-once';
-import type { ExtentOff, LineOff, PaintingFacts, PaintingReading } from './facts';
+import type { ExtentOff, LineOff, PaintingFacts, PaintingReading } from '../facts';
 
 /** Told of at the most, of each. */
 const MOST_EXTENTS = 5;

@@ -1,15 +1,15 @@
 /** The sentences of a painting's critique, one entry a code: what is seen, and one thing to do about it. */
-import type { ShareBox } from '../../geometry/share-box';
-import { inSteps } from '../amounts';
-import { capital, massName, place, whither } from '../naming';
-import type { Catalogue, Words } from '../rule';
-import type { Said } from '../voice';
-import { COLOUR_WORDS } from './colour-words';
-import { MODELLING_WORDS } from './modelling-words';
-import { WHOLE_WORDS } from './whole-words';
-import { ALL_OF_IT } from './one-thing-once';
-import { formBroken } from './form-words';
-import type { ExtentFacts, LineFacts, MovedFacts, PaintingFacts, RangeFacts, Sits, Way, WholeFacts } from './facts';
+import type { ShareBox } from '../../../geometry/share-box';
+import { inSteps } from '../../amounts';
+import { capital, massName, place, whither } from '../../naming';
+import type { Catalogue, Words } from '../../rule';
+import type { Said } from '../../voice';
+import { COLOUR_WORDS } from './colour';
+import { MODELLING_WORDS } from './modelling';
+import { WHOLE_WORDS } from './whole';
+import { ALL_OF_IT } from '../rules/one-thing-once';
+import { formBroken } from './form';
+import type { ExtentFacts, LineFacts, MovedFacts, PaintingFacts, RangeFacts, Sits, Way, WholeFacts } from '../facts';
 
 /** Nothing of a painting goes by the class's own numbers. */
 export type NoNames = Record<never, never>;

@@ -1,7 +1,7 @@
 /** What is said of a painting as a whole, and of what became of an old one. */
-import { place } from '../naming';
-import type { Catalogue } from '../rule';
-import type { PaintingFacts } from './facts';
+import { place } from '../../naming';
+import type { Catalogue } from '../../rule';
+import type { PaintingFacts } from '../facts';
 
 type Names = Record<never, never>;
 type Codes =

@@ -1,8 +1,8 @@
 /** Rules about values: what is wrong with the whole is told once, then what single parts are off by beside it. */
-import { ofShape, PICTURE, type Rule } from '../rule';
+import { ofShape, PICTURE, type Rule } from '../../rule';
 import { partsTold, shareOfShape } from './one-thing-once';
-import { gradientsOff } from './modelling-rules';
-import type { OffPart, PaintingFacts, PaintingReading, RangeFacts, WholeFacts } from './facts';
+import { gradientsOff } from './modelling';
+import type { OffPart, PaintingFacts, PaintingReading, RangeFacts, WholeFacts } from '../facts';
 
 /** Parts told of at the most. */
 const MOST_PARTS = 7;

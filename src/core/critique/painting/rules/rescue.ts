@@ -1,6 +1,6 @@
 /** What became of an old painting that was reworked: told by what changed between its two states. */
-import { PICTURE, type Rule } from '../rule';
-import type { PaintingFacts, PaintingReading, Rescued } from './facts';
+import { PICTURE, type Rule } from '../../rule';
+import type { PaintingFacts, PaintingReading, Rescued } from '../facts';
 
 /** Half a step of nine, L*: less is what two photographs of one painting may differ by. */
 const WIDER = 5;

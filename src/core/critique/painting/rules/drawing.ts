@@ -1,9 +1,9 @@
 /** Rules about drawing: how the whole sits in its frame, then what stands elsewhere in it. */
-import { objectOf } from '../../tones/mass';
+import { objectOf } from '../../../tones/mass';
 import { extentsTold, isNamedToo, isOfTheirEdge, onlyLooksMoved } from './one-thing-once';
-import { SHIFTED } from '../naming';
-import { ofShape, PICTURE, type Rule } from '../rule';
-import type { Moved, PaintingFacts, PaintingReading, Sits, Way } from './facts';
+import { SHIFTED } from '../../naming';
+import { ofShape, PICTURE, type Rule } from '../../rule';
+import type { Moved, PaintingFacts, PaintingReading, Sits, Way } from '../facts';
 
 /** A whole that is further off than this is told: degrees, ratios. */
 const TURNED = 1;

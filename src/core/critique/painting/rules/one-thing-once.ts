@@ -1,7 +1,7 @@
 /** One mistake is told once: a wrong value makes edges and places look wrong, and an edge that moved makes values look wrong. */
-import { boxArea, grownBox, type ShareBox, shareInside } from '../../geometry/share-box';
-import { objectOf } from '../../tones/mass';
-import type { ExtentOff, LineOff, Moved, OffPart, PaintingReading } from './facts';
+import { boxArea, grownBox, type ShareBox, shareInside } from '../../../geometry/share-box';
+import { objectOf } from '../../../tones/mass';
+import type { ExtentOff, LineOff, Moved, OffPart, PaintingReading } from '../facts';
 
 /** What is off in less than this share of a shape is a part of it. */
 export const ALL_OF_IT = 0.5;

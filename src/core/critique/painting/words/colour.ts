@@ -1,7 +1,7 @@
 /** What is said of a painting's colours, and what takes them back. */
-import { massName, place } from '../naming';
-import type { Catalogue } from '../rule';
-import type { PaintingFacts, Turn } from './facts';
+import { massName, place } from '../../naming';
+import type { Catalogue } from '../../rule';
+import type { PaintingFacts, Turn } from '../facts';
 
 type Names = Record<never, never>;
 type ColourCodes =

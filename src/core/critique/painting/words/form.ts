@@ -1,7 +1,7 @@
 /** How a broken rule of form is put: what is seen, and one thing to do about it. */
-import { capital, massName } from '../naming';
-import type { Words } from '../rule';
-import type { BrokenForm, FormFacts } from './facts';
+import { capital, massName } from '../../naming';
+import type { Words } from '../../rule';
+import type { BrokenForm, FormFacts } from '../facts';
 
 interface Put {
   readonly say: (rule: BrokenForm) => string;

@@ -1,11 +1,11 @@
 /** What children are told about a painting: short words, one thing at a time. */
-import type { ShareBox } from '../../geometry/share-box';
-import { inSteps } from '../amounts';
-import { capital, massName, place } from '../naming';
-import type { Catalogue, Words } from '../rule';
-import type { Said } from '../voice';
-import type { BrokenForm, GradientFault, LineOff, PaintingFacts, Turn, Way } from './facts';
-import type { NoNames } from './words';
+import type { ShareBox } from '../../../geometry/share-box';
+import { inSteps } from '../../amounts';
+import { capital, massName, place } from '../../naming';
+import type { Catalogue, Words } from '../../rule';
+import type { Said } from '../../voice';
+import type { BrokenForm, GradientFault, LineOff, PaintingFacts, Turn, Way } from '../facts';
+import type { NoNames } from './beginners';
 
 const praise = <F>(...say: [string, ...string[]]): Words<F, NoNames> => ({ say: () => say, do: () => null });
 const fixed = <F>(say: Said, toDo: Said): Words<F, NoNames> => ({ say: () => say, do: () => toDo });

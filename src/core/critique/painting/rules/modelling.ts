@@ -2,9 +2,9 @@
  * Rules about what lies between two values: how a shape goes over from its light side to its dark one, and how shapes that meet
  * stand out of each other. Both shapes may be nearly right, and what lies between them wrong.
  */
-import { ofShape, type Rule } from '../rule';
+import { ofShape, type Rule } from '../../rule';
 import { isOfTheirEdge } from './one-thing-once';
-import type { ContrastFacts, GradientFacts, GradientFault, MassRead, PaintingFacts, PaintingReading } from './facts';
+import type { ContrastFacts, GradientFacts, GradientFault, MassRead, PaintingFacts, PaintingReading } from '../facts';
 
 /** Told of at the most, of each. */
 const [MOST_GRADIENTS, MOST_CONTRASTS] = [3, 3];
