@@ -104,6 +104,8 @@ export interface ContrastFacts {
   readonly steps: number;
   /** What sets them apart instead of what should; null where it is as it should be. */
   readonly instead: 'white' | 'colour' | null;
+  /** The one of the two that should keep quiet, and stands out too much; null where neither does. */
+  readonly shouts: string | null;
 }
 
 export interface LineFacts {

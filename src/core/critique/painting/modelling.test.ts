@@ -63,6 +63,13 @@ test('two shapes that each may be as they are, and are too near to each other', 
   expect(said(contrast(-2, -3))).toEqual(['The egg and the cloth stand out of each other too much.']);
   expect(said(contrast(0.6, -0.6))[0]).toContain('changed places');
   expect(said(contrast(2, 1.5))).toEqual([]);
+  const cloth = (emphasis: number) => ({ shapes: [sampleShape('egg'), sampleShape('cloth', { emphasis })] });
+  expect(said({ ...contrast(-2, -3), ...cloth(0.5) })).toEqual([
+    'The cloth shouts: it should keep quiet beside what it meets.',
+  ]);
+  expect(said({ ...contrast(2, 1), ...cloth(0.5) })).toEqual([
+    'The egg and the cloth stand out of each other too little.',
+  ]);
 });
 
 test('what one of the two is told for is not told of both', () => {

@@ -18,8 +18,9 @@ const part = (shape: string | null, steps: number, share = 1): PaintingFacts['pa
 const contrast = (
   steps: number,
   instead: PaintingFacts['contrast_off']['instead'] = null,
+  shouts: string | null = null,
 ): PaintingFacts['contrast_off'] => ({
-  ...{ steps, instead },
+  ...{ steps, instead, shouts },
   contrast: {
     ...{ id: 'c', between: PAIR, box: BOX, chroma: null, hue: null },
     lightness: { wanted: 10, painted: 10 + 9 * steps },
@@ -69,7 +70,14 @@ export const SAMPLE_FACTS: { readonly [C in keyof PaintingFacts]: readonly Paint
     [true, false].map((light) => ({ line: { ...{ id: 'l', box: BOX, amount: 0.3, kind }, light } })),
   ),
   gradient_off: GRADIENT_FAULTS.map((fault) => ({ shape: sampleShape(NAME), fault, steps: 1.2 })),
-  contrast_off: [contrast(1), contrast(-0.8), contrast(-2), contrast(1, 'white'), contrast(-1, 'colour')],
+  contrast_off: [
+    contrast(1),
+    contrast(-0.8),
+    contrast(-2),
+    contrast(1, null, 'wall'),
+    contrast(1, 'white'),
+    contrast(-1, 'colour'),
+  ],
   form_holds: [{ shapes: 4 }],
   form_broken: FORM_CODES.flatMap((code) =>
     ['jug', null].map((object) => ({

@@ -1,11 +1,10 @@
 /** What those who have painted for long are told about a picture in few tones. */
 import { massName } from '../naming';
-import type { Catalogue, Words } from '../rule';
+import { praise } from '../plain-words';
+import type { Catalogue } from '../rule';
 import type { ToneFacts } from './facts';
 import type { ToneNames } from './tone-names';
 import { BEGINNERS } from './words';
-
-const praise = <F>(...say: [string, ...string[]]): Words<F, ToneNames> => ({ say: () => say, do: () => null });
 
 export const ADVANCED: Catalogue<ToneFacts, ToneNames> = {
   ...BEGINNERS,

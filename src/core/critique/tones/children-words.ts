@@ -1,12 +1,9 @@
 /** What children are told about a picture in few tones: short words, one thing at a time. */
 import { capital, massName, place, SHIFTED } from '../naming';
-import type { Catalogue, Words } from '../rule';
-import type { Said } from '../voice';
+import { fixed, praise } from '../plain-words';
+import type { Catalogue } from '../rule';
 import type { ToneFacts } from './facts';
 import { toneGroup, toneName, type ToneNames } from './tone-names';
-
-const praise = <F>(...say: [string, ...string[]]): Words<F, ToneNames> => ({ say: () => say, do: () => null });
-const fixed = <F>(say: Said, toDo: Said): Words<F, ToneNames> => ({ say: () => say, do: () => toDo });
 
 const side = ({ x, y }: ToneFacts['shifted']): string => {
   if (Math.abs(x) >= Math.abs(y)) return x > SHIFTED / 2 ? 'to the right' : 'to the left';

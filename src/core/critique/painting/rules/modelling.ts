@@ -86,6 +86,14 @@ function insteadOf({ lightness, chroma, hue }: ContrastFacts['contrast'], step: 
   return lighter < -INSTEAD && stronger > INSTEAD ? 'colour' : null;
 }
 
+/** Of two shapes the one that is given less weight than usual; null where neither is. */
+function quietOf({ between }: ContrastFacts['contrast'], { shapes }: PaintingReading['result']): string | null {
+  const [quiet] = shapes
+    .filter(({ name, emphasis }) => between.includes(name) && emphasis < 1)
+    .sort((a, b) => a.emphasis - b.emphasis);
+  return quiet?.name ?? null;
+}
+
 const contrastOff: ModellingRule<'contrast_off'> = {
   code: 'contrast_off',
   kind: 'fix',
@@ -98,7 +106,12 @@ const contrastOff: ModellingRule<'contrast_off'> = {
         const { wanted, painted } = contrast.lightness;
         // Which of the two is the lighter one is what was wanted; seen from there more is further apart.
         const steps = (Math.sign(wanted || 1) * (painted - wanted)) / step;
-        return { contrast, steps, instead: insteadOf(contrast, step) };
+        return {
+          contrast,
+          steps,
+          instead: insteadOf(contrast, step),
+          shouts: steps > 0 ? quietOf(contrast, result) : null,
+        };
       })
       .filter(
         ({ contrast, steps, instead }) =>

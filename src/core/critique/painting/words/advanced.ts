@@ -1,11 +1,10 @@
 /** What those who have painted for long are told: in the terms of the trade, and without what they know already. */
 import { inSteps } from '../../amounts';
 import { capital, massName, place } from '../../naming';
-import type { Catalogue, Words } from '../../rule';
+import { praise } from '../../plain-words';
+import type { Catalogue } from '../../rule';
 import type { PaintingFacts } from '../facts';
 import { BEGINNERS, type NoNames } from './beginners';
-
-const praise = <F>(...say: [string, ...string[]]): Words<F, NoNames> => ({ say: () => say, do: () => null });
 
 export const ADVANCED: Catalogue<PaintingFacts, NoNames> = {
   ...BEGINNERS,
@@ -60,8 +59,10 @@ export const ADVANCED: Catalogue<PaintingFacts, NoNames> = {
         : 'Re-read the direction of the light, and turn the form by its planes.',
   },
   contrast_off: {
-    say: ({ contrast: { between }, steps }) =>
-      `The interval between ${between.map(massName).join(' and ')} is too ${steps > 0 ? 'wide' : 'narrow'}.`,
+    say: ({ contrast: { between }, steps, shouts }) =>
+      shouts !== null
+        ? `${capital(massName(shouts))} competes with the focus.`
+        : `The interval between ${between.map(massName).join(' and ')} is too ${steps > 0 ? 'wide' : 'narrow'}.`,
     do: ({ steps }) =>
       steps > 0
         ? 'Close the interval at the shared edge before you touch either mass.'

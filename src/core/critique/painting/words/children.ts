@@ -2,13 +2,11 @@
 import type { ShareBox } from '../../../geometry/share-box';
 import { inSteps } from '../../amounts';
 import { capital, massName, place } from '../../naming';
-import type { Catalogue, Words } from '../../rule';
-import type { Said } from '../../voice';
+import { fixed, praise } from '../../plain-words';
+import type { Catalogue } from '../../rule';
 import type { BrokenForm, GradientFault, LineOff, PaintingFacts, Turn, Way } from '../facts';
 import type { NoNames } from './beginners';
 
-const praise = <F>(...say: [string, ...string[]]): Words<F, NoNames> => ({ say: () => say, do: () => null });
-const fixed = <F>(say: Said, toDo: Said): Words<F, NoNames> => ({ say: () => say, do: () => toDo });
 const named = (name: string | null, box: ShareBox): string =>
   name === null ? `a shape ${place(box)}` : massName(name);
 
@@ -247,8 +245,10 @@ export const CHILDREN: Catalogue<PaintingFacts, NoNames> = {
     do: ({ fault }) => GRADIENT[fault].do,
   },
   contrast_off: {
-    say: ({ contrast: { between }, steps }) =>
-      `${capital(between.map(massName).join(' and '))} look too ${steps > 0 ? 'far apart' : 'much the same'}.`,
+    say: ({ contrast: { between }, steps, shouts }) =>
+      shouts !== null
+        ? `${capital(massName(shouts))} is too loud.`
+        : `${capital(between.map(massName).join(' and '))} look too ${steps > 0 ? 'far apart' : 'much the same'}.`,
     do: ({ steps }) => (steps > 0 ? 'Make the two more like each other.' : 'Make one lighter or one darker.'),
   },
   feature_moved: {

@@ -45,7 +45,10 @@ export const MODELLING_WORDS: Pick<Catalogue<PaintingFacts, Names>, 'gradient_of
     do: ({ fault }) => GRADIENT[fault].do,
   },
   contrast_off: {
-    say: (facts) => `${capital(facts.contrast.between.map(massName).join(' and '))} ${apart(facts)}.`,
+    say: (facts) =>
+      facts.shouts === null
+        ? `${capital(facts.contrast.between.map(massName).join(' and '))} ${apart(facts)}.`
+        : `${capital(massName(facts.shouts))} shouts: it should keep quiet beside what it meets.`,
     do: mended,
   },
 };
