@@ -1,33 +1,19 @@
 /**
- * Tables of what is handed in. What was measured (measurements) is kept apart from what is said (edits of findings, letters
- * that were sent), and each decision is a row.
+ * Tables of what is handed in. What was measured (measurements) is kept apart from what is said of it.
  */
-import { FINDING_KINDS } from '@/core/critique/finding';
 import { REGISTERS } from '@/core/critique/voice';
 import { sql } from 'drizzle-orm';
-import {
-  boolean,
-  check,
-  doublePrecision,
-  index,
-  integer,
-  pgTable,
-  primaryKey,
-  text,
-  uniqueIndex,
-} from 'drizzle-orm/pg-core';
+import { boolean, check, doublePrecision, index, integer, pgTable, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import { classes, exercises, students } from './class';
-import { at, belongsTo, created, oneOf, written } from './columns';
+import { at, belongsTo, created, oneOf } from './columns';
 import { files } from './file';
 import {
   captureTarget,
-  drawnMark,
   exerciseTerms,
   lookMarks,
   measuredAgainst,
   measuredResult,
   paintedMasses,
-  sentLetter,
   storedLook,
 } from './json-columns';
 
@@ -213,95 +199,5 @@ export const readings = pgTable(
     index('readings_exercise').on(t.exerciseId),
     index('readings_hand_in').on(t.handInId),
     index('readings_mask').on(t.maskHash),
-  ],
-);
-
-export const critiques = pgTable('critiques', {
-  attemptId: text('attempt_id')
-    .primaryKey()
-    .references(() => attempts.id, { onDelete: 'cascade' }),
-  /** The teacher's own words, beside the findings. */
-  word: text('word').notNull().default(''),
-  written: written(),
-  sentAt: at('sent_at'),
-  /** What was said when it was sent; null while it is a draft, which follows from the measurement whenever it is wanted. */
-  letter: sentLetter('letter'),
-  createdAt: created(),
-});
-
-/** What a teacher changed of a finding. It hangs on the finding's key, so that judging or measuring anew keeps it. */
-export const findingEdits = pgTable(
-  'finding_edits',
-  {
-    attemptId: belongsTo('attempt_id', () => critiques.attemptId),
-    key: text('key').notNull(),
-    /** The teacher's own words; null keeps the draft's. */
-    say: text('say'),
-    action: text('action'),
-    dropped: boolean('dropped').notNull().default(false),
-    written: written(),
-  },
-  (t) => [primaryKey({ columns: [t.attemptId, t.key] })],
-);
-
-/** What a teacher says of an attempt by themselves; it is edited and dropped as any finding is, by its key. */
-export const ownFindings = pgTable(
-  'own_findings',
-  {
-    id: text('id').primaryKey(),
-    attemptId: belongsTo('attempt_id', () => critiques.attemptId),
-    kind: text('kind', { enum: FINDING_KINDS }).notNull(),
-    say: text('say').notNull(),
-    action: text('action').notNull().default(''),
-    createdAt: created(),
-  },
-  (t) => [index('own_findings_attempt').on(t.attemptId), check('own_findings_kind', oneOf(t.kind, FINDING_KINDS))],
-);
-
-/** What a teacher drew on the pictures of an attempt, stroke by stroke. */
-export const marks = pgTable(
-  'marks',
-  {
-    id: text('id').primaryKey(),
-    attemptId: belongsTo('attempt_id', () => critiques.attemptId),
-    mark: drawnMark('mark').notNull(),
-    createdAt: created(),
-  },
-  (t) => [index('marks_attempt').on(t.attemptId)],
-);
-
-/** What a student answered to a letter, or asked: one a letter. */
-export const replies = pgTable('replies', {
-  attemptId: text('attempt_id')
-    .primaryKey()
-    .references(() => attempts.id, { onDelete: 'cascade' }),
-  /** Key of the remark that it answers; null where it asks something. */
-  about: text('about'),
-  text: text('text').notNull(),
-  createdAt: created(),
-  /** What the teacher said to it; null until it was looked at, empty where looking was enough. */
-  answer: text('answer'),
-  answeredAt: at('answered_at'),
-});
-
-export const VERDICTS = ['pass', 'again'] as const;
-export type Verdict = (typeof VERDICTS)[number];
-
-export const decisions = pgTable(
-  'decisions',
-  {
-    id: text('id').primaryKey(),
-    handInId: belongsTo('hand_in_id', () => handIns.id),
-    attemptId: belongsTo('attempt_id', () => attempts.id),
-    verdict: text('verdict', { enum: VERDICTS }).notNull(),
-    createdAt: created(),
-    withdrawnAt: at('withdrawn_at'),
-  },
-  (t) => [
-    uniqueIndex('decisions_standing')
-      .on(t.attemptId)
-      .where(sql`withdrawn_at is null`),
-    index('decisions_hand_in').on(t.handInId),
-    check('decisions_verdict', oneOf(t.verdict, VERDICTS)),
   ],
 );

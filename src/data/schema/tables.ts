@@ -1,6 +1,7 @@
 /** All tables, for whoever reads or writes them. */
 export * from './class';
 export * from './hand-in';
+export * from './critique';
 export * from './sign-in';
 export * from './file';
 export * from './reference';

@@ -92,8 +92,9 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
     y: () => setWhyOpen((open) => !open),
     '?': () => setHelp(true),
   };
-  // On the board of marks keys draw.
-  useKeys(marking ? {} : keys, marking ? {} : { s: squint.hold, o: original.hold });
+  // On the board of marks keys draw, and in a remark they write.
+  const isElsewhere = marking || remarking;
+  useKeys(isElsewhere ? {} : keys, isElsewhere ? {} : { s: squint.hold, o: original.hold });
 
   const editable = {
     first,

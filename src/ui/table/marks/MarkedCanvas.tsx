@@ -31,8 +31,10 @@ const WAYS: Readonly<Record<string, readonly [number, number]>> = {
 };
 /** So many places finish a kind by themselves; an outline and a line are finished by F. */
 const FULL: Partial<Record<MarkKind, number>> = { pin: 1, arrow: 2 };
-const HELP =
-  'Arrow keys move the cross, with Shift in larger steps. Enter sets a place, F finishes an outline or a line, Backspace takes the last mark back, 1 to 4 choose the kind.';
+const HELP = [
+  'Arrow keys move the cross, with Shift in larger steps.',
+  'Enter sets a place, F finishes an outline or a line, Backspace takes the last mark back, 1 to 4 choose the kind.',
+].join(' ');
 
 const within = (v: number) => Math.min(1, Math.max(0, v));
 

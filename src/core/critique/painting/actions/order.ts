@@ -129,5 +129,5 @@ export function inOrder(tellAll: TellAll, reading: PaintingReading, told: readon
     // What it was asked for is taken care of, even where some of it would still be told.
     state = { ...found.state, done: new Set([...found.state.done, own.key]) };
   }
-  return { steps, cured: cured.sort((a, b) => b.weight - a.weight) };
+  return { steps, cured: [...cured, ...left].sort((a, b) => b.weight - a.weight) };
 }
