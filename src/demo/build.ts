@@ -21,7 +21,8 @@ import { otherKinds, setOthers } from './kinds';
 import { learnPaints, walkToStep } from './mixing';
 import { notanHandIns, setNotans, setReferences } from './notan';
 import { copiesInColour } from './copies';
-import { monochromePaintings, rescuedPainting, stagedPaintings } from './paintings';
+import { giveBack } from './given-back';
+import { JUG_IN_GREYS, monochromePaintings, rescuedPainting, stagedPaintings } from './paintings';
 import { pilePictures, setPileExercise } from './pile';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
 
@@ -170,4 +171,6 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
     }),
   );
   await pile.write();
+  tell('one painting is marked and given back, and its painter asks something');
+  await giveBack({ house, teacher, classId }, people[5] as Student, JUG_IN_GREYS);
 }

@@ -11,6 +11,8 @@ import { seenInGreys } from './seen-picture';
 
 const PAINTED_FROM = 'jug-and-eggs';
 const TITLE = 'Jug, loaf and three eggs on a cloth';
+/** The exercise in which six students paint it. */
+export const JUG_IN_GREYS = 'Jug, loaf and eggs in greys';
 
 /** Things of the picture by their place in its list, from 1; each has a light and a shadow. */
 export const [JUG, LOAF, EGGS] = [4, 5, 6];
@@ -96,7 +98,7 @@ export async function monochromePaintings(world: World, who: readonly Student[])
   const referenceId = await prepare(world);
   const terms = defaultTerms('monochrome-painting');
   const exerciseId = await setExercise(house, teacher, classId, {
-    title: 'Jug, loaf and eggs in greys',
+    title: JUG_IN_GREYS,
     note: 'Squint, and put in the large lights and darks first. Leave the eggs for last.',
     dueAt: null,
     terms,

@@ -1,0 +1,70 @@
+/** What has been said already in the sample world: own remarks, and one painting that is marked, given back and asked about. */
+import type { Mark } from '@/core/critique/marks';
+import { exercises, handIns } from '@/data/schema/tables';
+import type { Student, Teacher } from '@/studio/access/actor';
+import { decide, setWord } from '@/studio/critique/critiquing';
+import { drawMark } from '@/studio/critique/marking';
+import { keepRemark } from '@/studio/critique/remarks';
+import { replyTo } from '@/studio/critique/replies';
+import type { House } from '@/studio/house';
+import { attemptsAt, currentOf } from '@/studio/views/attempt';
+import { and, eq } from 'drizzle-orm';
+
+const REMARKS = [
+  { key: 'brave', kind: 'works', say: 'Brave: you left the edge open where nothing happens.', action: '' },
+  {
+    key: 'brush',
+    kind: 'fix',
+    say: 'The brush is too small for this shape.',
+    action: 'Take one that feels too large.',
+  },
+  { key: 'sign', kind: 'fix', say: 'The sheet has no name on it.', action: 'Sign it on the back, in pencil.' },
+  { key: 'slow', kind: 'works', say: 'You took your time over the first mix, and it shows.', action: '' },
+] as const;
+
+const mark = (kind: Mark['kind'], points: Mark['points'], words: string): Mark => ({
+  ...{ kind, on: 'painting', points, about: null, words },
+});
+/** On the still life of the jug: an egg, the jug's light and where its shadow falls. */
+const MARKS: readonly Mark[] = [
+  mark(
+    'outline',
+    Array.from({ length: 24 }, (_, k): [number, number] => {
+      const turn = (2 * Math.PI * k) / 24;
+      return [0.83 + 0.09 * Math.cos(turn), 0.68 + 0.1 * Math.sin(turn)];
+    }),
+    'Paint these two as one light.',
+  ),
+  mark(
+    'arrow',
+    [
+      [0.3, 0.22],
+      [0.62, 0.36],
+    ],
+    'The lightest light of all. Keep it for last.',
+  ),
+  mark('pin', [[0.42, 0.7]], 'Lose this edge: half close your eyes, and it is gone.'),
+];
+
+/** `title` is that of the painting's exercise. */
+export async function giveBack(
+  { house, teacher, classId }: { readonly house: House; readonly teacher: Teacher; readonly classId: string },
+  student: Student,
+  title: string,
+): Promise<void> {
+  for (const remark of REMARKS) await keepRemark(house, teacher, remark);
+  const [own] = await house.db
+    .select({ id: handIns.id })
+    .from(handIns)
+    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
+    .where(and(eq(exercises.classId, classId), eq(exercises.title, title), eq(handIns.studentId, student.studentId)));
+  const attempt = own && currentOf(await attemptsAt(house.db, [own.id]));
+  if (!attempt) return;
+  for (const one of MARKS) await drawMark(house, teacher, attempt.id, one);
+  await setWord(house, teacher, attempt.id, 'Look at it from across the room before you touch it again.', null);
+  await decide(house, teacher, attempt.id, 'again');
+  await replyTo(house, student, attempt.id, {
+    about: null,
+    text: 'Shall I lose the edge with a dry brush, or paint the wall over it?',
+  });
+}
