@@ -52,6 +52,14 @@ const SHORTEST = 0.008;
 /** In widths of the picture: radius of a pin's head, how far a mark stays off what it points at, an arrow's barbs. */
 export const MARK_SIZES = { head: 0.018, off: 0.014, barb: 0.022, leader: 0.05 } as const;
 
+/** The same on a picture that is shown so many times as small. */
+export const sizesAt = (size: number): Record<keyof typeof MARK_SIZES, number> => ({
+  head: size * MARK_SIZES.head,
+  off: size * MARK_SIZES.off,
+  barb: size * MARK_SIZES.barb,
+  leader: size * MARK_SIZES.leader,
+});
+
 /** A mark as it is drawn, in widths of the picture: strokes, and the middle of its number. */
 export interface DrawnMark {
   readonly strokes: readonly { readonly points: readonly Place[]; readonly closed: boolean }[];
@@ -61,8 +69,7 @@ export interface DrawnMark {
 const add = ([x, y]: Place, by: number, way: number): Place => [x + by * Math.cos(way), y + by * Math.sin(way)];
 
 /** A direction in which there is room for a leader and its head: from the middle outwards, or inwards near an edge. */
-function roomFrom([x, y]: Place, tall: number): number {
-  const reach = MARK_SIZES.leader + 2 * MARK_SIZES.head;
+function roomFrom([x, y]: Place, tall: number, reach: number): number {
   const outward = Math.atan2(y - tall / 2, x - 0.5);
   const fits = (way: number) => {
     const [u, v] = add([x, y], reach, way);
@@ -72,14 +79,14 @@ function roomFrom([x, y]: Place, tall: number): number {
   return turns.map((turn) => outward + turn).find(fits) ?? outward + Math.PI;
 }
 
-/** How a mark is drawn on a picture that is `tall` times as high as wide. */
-export function drawnMark({ kind, points }: Pick<Mark, 'kind' | 'points'>, tall: number): DrawnMark {
+/** How a mark is drawn on a picture that is `tall` times as high as wide; `size` is more than 1 on a small screen. */
+export function drawnMark({ kind, points }: Pick<Mark, 'kind' | 'points'>, tall: number, size = 1): DrawnMark {
   const all = points.map(([x, y]): Place => [x, y * tall]);
   const [first = [0, 0], last = first] = [all[0], all.at(-1)];
-  const { head, off, barb, leader } = MARK_SIZES;
+  const { head, off, barb, leader } = sizesAt(size);
   switch (kind) {
     case 'pin': {
-      const way = roomFrom(first, tall);
+      const way = roomFrom(first, tall, leader + 2 * head);
       const [from, to] = [add(first, off, way), add(first, leader, way)];
       return { strokes: [{ points: [from, to], closed: false }], label: add(first, leader + head, way) };
     }

@@ -48,10 +48,12 @@ function Numbers({ items }: { items: readonly LetterItem[] }) {
 export function Letter({ letter, labels, attemptId, reference, reply }: Props) {
   const works = letter.items.filter((i) => i.kind === 'works');
   const [first, ...others] = letter.items.filter((i) => i.kind === 'fix');
+  // A painting with marks is shown with them; a scale's strip is drawn by what was measured, and says more.
+  const isMarked = letter.measured?.kind !== 'scale' && letter.marks.some((m) => m.on === 'painting');
   const [next, later] = [others.slice(0, HEADLINES - 1), others.slice(HEADLINES - 1)];
   return (
     <article className="font-letter text-18 leading-relaxed">
-      {letter.measured && letter.hasStrip && (
+      {letter.measured && letter.hasStrip && !isMarked && (
         <div className="mb-3 font-sans">
           <HandInMark
             attemptId={attemptId}

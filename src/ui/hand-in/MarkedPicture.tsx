@@ -3,6 +3,9 @@
 import { useState } from 'react';
 import { DrawnMarks } from '../parts/DrawnMarks';
 
+/** A picture as wide as a phone: numbers are to be read at arm's length. */
+const ON_A_PHONE = 1.7;
+
 interface Props {
   readonly src: string;
   readonly alt: string;
@@ -25,7 +28,7 @@ export function MarkedPicture({ src, alt, marks }: Props) {
       />
       {tall !== null && (
         <svg viewBox={`0 0 1 ${tall}`} className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden>
-          <DrawnMarks marks={marks} tall={tall} />
+          <DrawnMarks marks={marks} tall={tall} size={ON_A_PHONE} />
         </svg>
       )}
     </div>

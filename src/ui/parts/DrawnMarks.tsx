@@ -1,5 +1,5 @@
 /** Marks over a picture, as they are read on any ground: dark strokes on wider light ones, and their numbers. */
-import { drawnMark, type Mark, MARK_SIZES, type Place } from '@/core/critique/marks';
+import { drawnMark, type Mark, type Place, sizesAt } from '@/core/critique/marks';
 import { onAnyGround } from './on-any-ground';
 
 /** Path of a stroke, in widths of the picture. */
@@ -10,16 +10,19 @@ interface Props {
   readonly marks: readonly { readonly mark: Pick<Mark, 'kind' | 'points'>; readonly number: number }[];
   /** Height of the picture, in widths. */
   readonly tall: number;
+  /** How many times as large they are drawn, where the picture is small. */
+  readonly size?: number;
 }
 
-export function DrawnMarks({ marks, tall }: Props) {
+export function DrawnMarks({ marks, tall, size = 1 }: Props) {
+  const { head } = sizesAt(size);
   return (
     <>
       {marks.map(({ mark, number }) => {
         const {
           strokes,
           label: [x, y],
-        } = drawnMark(mark, tall);
+        } = drawnMark(mark, tall, size);
         return (
           <g key={number}>
             {strokes.map(({ points, closed }, k) => (
@@ -32,11 +35,11 @@ export function DrawnMarks({ marks, tall }: Props) {
                 )}
               </g>
             ))}
-            <circle cx={x} cy={y} r={MARK_SIZES.head} fill="#f6f6f6" stroke="#1b1b1b" strokeWidth={0.002} />
+            <circle cx={x} cy={y} r={head} fill="#f6f6f6" stroke="#1b1b1b" strokeWidth={0.002} />
             <text
               x={x}
               y={y}
-              fontSize={1.4 * MARK_SIZES.head}
+              fontSize={1.4 * head}
               fontWeight={600}
               fill="#1b1b1b"
               textAnchor="middle"

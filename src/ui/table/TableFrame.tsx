@@ -12,11 +12,10 @@ import { AlikeOnes } from './AlikeOnes';
 import { AttemptTrouble } from './AttemptTrouble';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
+import { LetterTools } from './LetterTools';
 import { MarkBoard } from './marks/MarkBoard';
-import { OwnRemark } from './OwnRemark';
 import { OwnWord } from './OwnWord';
 import { StudentsReply } from './StudentsReply';
-import { WrittenFor } from './WrittenFor';
 import type { TableProps } from './table-props';
 import type { Critique } from './use-critique';
 
@@ -119,7 +118,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
         {shown && <AttemptTrouble shown={shown} again={() => run(() => actions.measureOnceMore(shown.id))} />}
         {shown?.reply && (
           <StudentsReply
-            key={shown.id}
+            key={`written to ${shown.id}`}
             reply={shown.reply}
             about={saidOf(shown, shown.reply.about)}
             busy={critique.busy}
@@ -155,29 +154,8 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
               {...editable}
             />
           ))}
-        {shown?.critique && !frozen && (
-          <>
-            <div className="flex gap-4 text-13">
-              <button type="button" className="cursor-pointer underline" onClick={() => critique.setRemarking(true)}>
-                A remark of your own
-              </button>
-              <button type="button" className="cursor-pointer underline" onClick={() => critique.setMarking(true)}>
-                Mark the picture{shown.marks.length > 0 && ` (${shown.marks.length})`}
-              </button>
-            </div>
-            <WrittenFor
-              own={handIn.register}
-              ofClass={handIn.classRegister}
-              speakTo={(register) => run(() => actions.writeFor(handIn.id, register))}
-            />
-            <OwnRemark
-              open={critique.remarking}
-              remarks={slots.remarks}
-              onOpenChange={critique.setRemarking}
-              say={(own) => ask(() => actions.sayOfOwn(shown.id, own))}
-              keep={(remark) => ask(() => actions.keepOwnRemark(remark))}
-            />
-          </>
+        {shown?.critique && (
+          <LetterTools shown={shown} handIn={handIn} remarks={slots.remarks} actions={actions} critique={critique} />
         )}
         {shown?.critique && (
           <OwnWord

@@ -1,0 +1,52 @@
+'use client';
+/** What a teacher adds to a letter beside what was measured: remarks of their own, marks, and whom it is written for. */
+import { OwnRemark } from './OwnRemark';
+import type { TableProps } from './table-props';
+import type { Critique } from './use-critique';
+import { WrittenFor } from './WrittenFor';
+
+interface Props {
+  readonly shown: NonNullable<TableProps['shown']>;
+  readonly handIn: TableProps['handIn'];
+  readonly remarks: TableProps['remarks'];
+  readonly actions: TableProps['actions'];
+  readonly critique: Critique;
+}
+
+export function LetterTools({ shown, handIn, remarks, actions, critique }: Props) {
+  const { frozen, run, ask } = critique;
+  const count = shown.marks.length > 0 ? ` (${shown.marks.length})` : '';
+  return (
+    <>
+      <div className="flex gap-4 text-13">
+        {!frozen && (
+          <button type="button" className="cursor-pointer underline" onClick={() => critique.setRemarking(true)}>
+            A remark of your own
+          </button>
+        )}
+        {(!frozen || shown.marks.length > 0) && (
+          <button type="button" className="cursor-pointer underline" onClick={() => critique.setMarking(true)}>
+            {frozen ? 'See the marks' : 'Mark the picture'}
+            {count}
+          </button>
+        )}
+      </div>
+      {!frozen && (
+        <>
+          <WrittenFor
+            own={handIn.register}
+            ofClass={handIn.classRegister}
+            speakTo={(register) => run(() => actions.writeFor(handIn.id, register))}
+          />
+          <OwnRemark
+            open={critique.remarking}
+            remarks={remarks}
+            onOpenChange={critique.setRemarking}
+            say={(own) => ask(() => actions.sayOfOwn(shown.id, own))}
+            keep={(remark) => ask(() => actions.keepOwnRemark(remark))}
+          />
+        </>
+      )}
+    </>
+  );
+}
