@@ -9,18 +9,18 @@ import type { ShippedFont, Weight } from './shipped-font';
 
 interface Family {
   readonly package: string;
-  readonly files: string;
-  /** Weights that are shipped of it, by what they stand for. */
-  readonly weights: Readonly<Record<Weight, number>>;
+  /** Pieces that are used: others hold signs that no letter needs, some of them in forms that can't be opened. */
+  readonly pieces: RegExp;
 }
 
 /** In the order in which a character is looked for. */
 const FAMILIES: readonly Family[] = [
-  { package: 'noto-sans-hebrew', files: 'noto-sans-hebrew', weights: { regular: 400, strong: 600 } },
-  { package: 'noto-sans-arabic', files: 'noto-sans-arabic', weights: { regular: 400, strong: 600 } },
-  { package: 'noto-sans-sc', files: 'noto-sans-sc', weights: { regular: 400, strong: 600 } },
-  { package: 'noto-emoji', files: 'noto-emoji', weights: { regular: 400, strong: 600 } },
+  { package: 'noto-sans-hebrew', pieces: /^hebrew$/ },
+  { package: 'noto-sans-arabic', pieces: /^arabic$/ },
+  { package: 'noto-sans-sc', pieces: /^\d+$/ },
+  { package: 'noto-emoji', pieces: /^\d+$/ },
 ];
+const WEIGHTS: Record<Weight, number> = { regular: 400, strong: 600 };
 const ROOT = path.resolve(/*turbopackIgnore: true*/ process.cwd(), 'node_modules/@fontsource');
 
 interface Piece {
@@ -49,7 +49,9 @@ function piecesOf(family: Family): readonly Piece[] {
       string
     >;
     // A numbered piece stands in brackets there, and without them in its file's name.
-    own = Object.entries(listed).map(([name, css]) => ({ name: name.replace(/[[\]]/g, ''), ranges: rangesOf(css) }));
+    own = Object.entries(listed)
+      .map(([name, css]) => ({ name: name.replace(/[[\]]/g, ''), ranges: rangesOf(css) }))
+      .filter(({ name }) => family.pieces.test(name));
     pieces.set(family, own);
   }
   return own;
@@ -58,10 +60,11 @@ function piecesOf(family: Family): readonly Piece[] {
 const opened = new Map<string, ShippedFont>();
 
 function openPiece(family: Family, { name }: Piece, weight: Weight): ShippedFont {
-  const key = `${family.package}-${name}-${family.weights[weight]}`;
+  const key = `${family.package}-${name}-${WEIGHTS[weight]}`;
   let own = opened.get(key);
   if (!own) {
-    const file = `${family.files}-${name}-${family.weights[weight]}-normal.woff`;
+    // Of one piece the older form is broken.
+    const file = `${key}-normal.woff2`;
     const bytes = readFileSync(path.join(ROOT, family.package, 'files', file));
     own = { key, bytes, font: create(bytes) as Font };
     opened.set(key, own);

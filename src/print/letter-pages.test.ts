@@ -134,6 +134,17 @@ test('nothing of a letter runs over the foot of a page, and a heading never ends
     }
 });
 
+test('any sign of Unicode is looked for without harm, and what no font has is said to be missing', () => {
+  const one = (code: number) => String.fromCodePoint(code);
+  const signs = [
+    ...Array.from({ length: 0xd800 / 16 }, (_, k) => one(16 * k + 5)),
+    ...Array.from({ length: 0x200 }, (_, k) => one(0x1f300 + 3 * k)),
+  ];
+  for (const sign of signs) expect(typeof canPrint(sign, 'strong')).toBe('boolean');
+  expect(canPrint('שלום مرحبا 你好 🎨 Ωμέγα Привет Grüße')).toBe(true);
+  expect(canPrint('አበበ')).toBe(false);
+});
+
 test('what runs from the right stands from the right, word by word, numbers the way they are read', () => {
   expect(runsFromRight(HEBREW)).toBe(true);
   expect(runsFromRight('Maren שלום')).toBe(false);

@@ -5,7 +5,7 @@ import { sampleCurve, sampleFeature, samplePainting, sampleRegion, sampleShape }
 import { chosenToTell } from '../../rule';
 import { critiquePainting, PAINTING_RULES, readingOf, tellAll } from '../critique';
 import { carriedOut } from './carry-out';
-import { inOrder, totalError } from './order';
+import { inOrder } from './order';
 
 const TOLERANCE = 0.5;
 const STEP = 9;
@@ -108,8 +108,9 @@ test('values that are all brought to where they should be are off nowhere', () =
       ];
       const after = carriedOut(reading, { kind: 'shift', whose: 'both', shifts });
       expect(after.result.regions).toEqual([]);
-      expect(totalError(tellAll, after)).toBeLessThanOrEqual(totalError(tellAll, reading) + 1e-9);
+      expect(tellAll(after).map((t) => t.code)).not.toContain('part_off');
+      expect(tellAll(after).map((t) => t.code)).toContain('values_hold');
     }),
-    { numRuns: 100 },
+    { numRuns: 150 },
   );
 });
