@@ -63,13 +63,22 @@ function openPiece(family: Family, { name }: Piece, weight: Weight): ShippedFont
   const key = `${family.package}-${name}-${WEIGHTS[weight]}`;
   let own = opened.get(key);
   if (!own) {
-    // Of one piece the older form is broken.
-    const file = `${key}-normal.woff2`;
+    // Out of the newer form, WOFF2, a document would take empty glyphs.
+    const file = `${key}-normal.woff`;
     const bytes = readFileSync(path.join(ROOT, family.package, 'files', file));
     own = { key, bytes, font: create(bytes) as Font };
     opened.set(key, own);
   }
   return own;
+}
+
+/** Whether a font has a character. One of the pieces can't be read: nothing is printed with it. */
+function hasGlyph({ font }: ShippedFont, code: number): boolean {
+  try {
+    return font.hasGlyphForCodePoint(code);
+  } catch {
+    return false;
+  }
 }
 
 /** The font that has a character; null where none has. */
@@ -78,7 +87,7 @@ export function furtherFont(code: number, weight: Weight): ShippedFont | null {
     for (const piece of piecesOf(family)) {
       if (!piece.ranges.some(([from, to]) => code >= from && code <= to)) continue;
       const font = openPiece(family, piece, weight);
-      if (font.font.hasGlyphForCodePoint(code)) return font;
+      if (hasGlyph(font, code)) return font;
     }
   return null;
 }

@@ -134,6 +134,24 @@ test('nothing of a letter runs over the foot of a page, and a heading never ends
     }
 });
 
+test.each([
+  ['Latin', 'Grüße aus Ærøskøbing'],
+  ['Greek and Cyrillic', 'Ωμέγα Привет'],
+  ['Hebrew', HEBREW],
+  ['Arabic', 'مرحبا بك في المرسم'],
+  ['Chinese', '你好请再看看暗部'],
+  ['emoji', '🎨✨🖌🎨✨🖌'],
+])('what is written in %s leaves its ink on the paper', async (_, word) => {
+  const bare = { ...letterFor('beginners'), works: [], first: null, next: [], later: [], numbers: [], verdict: '' };
+  const inkOf = async (own: string) => {
+    const file = await pdfOf({ ...bare, word: own });
+    execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '-gray', file, file]);
+    const { data } = await sharp(`${file}.png`).raw().toBuffer({ resolveWithObject: true });
+    return data.reduce((dark, v) => dark + (v < 128 ? 1 : 0), 0);
+  };
+  expect((await inkOf(word)) - (await inkOf('.'))).toBeGreaterThan(250);
+});
+
 test('any sign of Unicode is looked for without harm, and what no font has is said to be missing', () => {
   const one = (code: number) => String.fromCodePoint(code);
   const signs = [
