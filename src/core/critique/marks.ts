@@ -6,7 +6,7 @@ import { z } from 'zod';
 
 export const MARK_KINDS = ['pin', 'outline', 'arrow', 'line'] as const;
 export type MarkKind = (typeof MARK_KINDS)[number];
-export const MARKED_PICTURES = ['painting', 'reference'] as const;
+const MARKED_PICTURES = ['painting', 'reference'] as const;
 export type MarkedPicture = (typeof MARKED_PICTURES)[number];
 
 /** Right and down, shares of the picture's width and height. */

@@ -46,8 +46,7 @@ export interface Group<T> {
   readonly items: readonly T[];
 }
 
-export const GROUPINGS = ['pass', 'figure'] as const;
-export type Grouping = (typeof GROUPINGS)[number];
+export type Grouping = 'pass' | 'figure';
 
 /** In groups, each in the order in which it came: passes in their own order, figures in that of their first finding. */
 export function grouped<T>(items: readonly T[], findingOf: (item: T) => Finding, by: Grouping): Group<T>[] {

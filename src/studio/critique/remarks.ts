@@ -14,7 +14,7 @@ import { openCritique } from './critiquing';
 const MOST = 2000;
 
 const kindSchema = z.enum(FINDING_KINDS);
-export const remarkSchema = z.object({
+const remarkSchema = z.object({
   key: nameSchema,
   kind: kindSchema,
   say: textSchema.refine((s) => s !== '', 'Say what is seen.'),
@@ -24,7 +24,7 @@ const saidSchema = remarkSchema
   .omit({ key: true })
   .extend({ say: letterTextSchema.refine((s) => s !== '', 'Say what is seen.'), action: letterTextSchema });
 
-export type KeptRemark = Remark & { readonly id: string };
+type KeptRemark = Remark & { readonly id: string };
 
 export function remarksOf(house: House, teacher: Teacher): Promise<KeptRemark[]> {
   const { id, key, kind, say, action } = remarks;
