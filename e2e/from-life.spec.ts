@@ -85,7 +85,10 @@ test('the frame that was painted round it is taken as the dark end, and the dark
   await page.keyboard.press('p');
   await page.getByRole('button', { name: /Withdraw/ }).waitFor();
   await student.reload();
-  await student.getByText(/lit side of the jug is dark/).first().waitFor();
+  await student
+    .getByText(/lit side of the jug is dark/)
+    .first()
+    .waitFor();
 });
 
 test('in all its values too: its masses are shown on its greys, and read from the photograph', async () => {
