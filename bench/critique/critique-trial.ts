@@ -1,10 +1,10 @@
 /** One painting with planted faults: what is said first, whether that is there, and what carrying it out does. */
 import type { Action } from '@/core/critique/painting/actions/action';
 import { candidatesFor } from '@/core/critique/painting/actions/candidates';
-import { inOrder, totalError } from '@/core/critique/painting/actions/order';
-import { PAINTING_RULES, readingOf, tellAll } from '@/core/critique/painting/critique';
+import { totalError } from '@/core/critique/painting/actions/order';
+import { orderedCritique, readingOf, tellAll } from '@/core/critique/painting/critique';
 import type { PaintingFacts } from '@/core/critique/painting/facts';
-import { chosenToTell, type Told } from '@/core/critique/rule';
+import type { Told } from '@/core/critique/rule';
 import type { PaintingResult } from '@/core/painting/result';
 import type { CameraCondition } from '@/devices/condition-names';
 import { meet } from '../painting/boxes';
@@ -55,12 +55,7 @@ function fixOf({ key, code, subject, weight, facts }: Told<PaintingFacts>): Told
   };
 }
 
-function ordered(result: PaintingResult) {
-  const reading = readingOf(result, TOLERANCE_STEPS);
-  if (!reading) return null;
-  const told = chosenToTell(PAINTING_RULES, tellAll(reading));
-  return { reading, told, ...inOrder(tellAll, reading, told) };
-}
+const ordered = (result: PaintingResult) => orderedCritique(result, TOLERANCE_STEPS);
 
 /** Two that say the same of the same place. */
 function isSame(a: ToldFix, b: ToldFix): boolean {

@@ -1,6 +1,6 @@
 /** What was said when a critique was sent: its findings as they were then, each with the teacher's edit. It never changes. */
 import { z } from 'zod';
-import { findingSchema } from './finding';
+import { type FindingKind, findingSchema, HEADLINES } from './finding';
 
 export const saidItemSchema = z.object({
   original: findingSchema,
@@ -32,4 +32,25 @@ export function withEdits(draft: readonly SaidItem['original'][], edits: readonl
       dropped: edit?.dropped ?? false,
     };
   });
+}
+
+/** What a letter begins with, by what was decided. */
+export const VERDICT_WORDS = { pass: 'Passed.', again: 'Once more, please.' } as const;
+
+/** The parts of a letter: what works, what to do first of all, what after it, and what can wait. */
+export interface LetterParts<T> {
+  readonly works: readonly T[];
+  readonly first: T | null;
+  readonly next: readonly T[];
+  readonly later: readonly T[];
+}
+
+/** Puts what is said in the order in which it is read. */
+export function letterParts<T>(items: readonly T[], kindOf: (item: T) => FindingKind): LetterParts<T> {
+  const [first = null, ...others] = items.filter((i) => kindOf(i) === 'fix');
+  const shown = HEADLINES - 1;
+  return {
+    works: items.filter((i) => kindOf(i) === 'works'),
+    ...{ first, next: others.slice(0, shown), later: others.slice(shown) },
+  };
 }

@@ -25,6 +25,12 @@ export const markSchema = z.object({
 });
 export type Mark = z.infer<typeof markSchema>;
 
+/** What is said beside a mark: its own words, or those of what it belongs to, by its key; empty where neither says anything. */
+export const markWords = (
+  { words, about }: Pick<Mark, 'words' | 'about'>,
+  sayOf: (key: string) => string | undefined,
+): string => words || (about === null ? '' : (sayOf(about) ?? ''));
+
 const within = (v: number) => Math.min(1, Math.max(0, v));
 const isInside = ([x, y]: Place) => x >= 0 && x <= 1 && y >= 0 && y <= 1;
 

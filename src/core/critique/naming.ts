@@ -14,6 +14,12 @@ export function massName(name: string): string {
     .join(' of ');
 }
 
+/** Names in a row: “3”, “3 and 4”, “3, 4 and 5”. */
+export function list(names: readonly string[]): string {
+  if (names.length <= 1) return names[0] ?? '';
+  return `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}
+
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Where in the picture a box lies, in words. */

@@ -9,4 +9,7 @@ export const praise = <F, Names>(...say: readonly [string, ...string[]]): Words<
 });
 
 /** What is to be mended, and how. */
-export const fixed = <F, Names>(say: Said, toDo: Said): Words<F, Names> => ({ say: () => say, do: () => toDo });
+export const fixed = <F, Names>(say: Said, advice: Said): Words<F, Names> => ({
+  say: () => say,
+  do: () => advice,
+});

@@ -170,14 +170,14 @@ export function findingOf<Reading, Facts, Names>(
   { key, code, kind, subject, facts, weight }: Told<Facts>,
   turn: number,
 ): Finding {
-  const toDo = words[code].do(facts, names);
+  const advice = words[code].do(facts, names);
   return {
     ...{ key, code, kind },
     weight: round2(weight),
     where: whereOf(subject),
     evidence: rules[code].evidence(facts),
     say: oneWay(words[code].say(facts, names), voice, code, turn),
-    do: toDo && oneWay(toDo, voice, `${code} do`, turn),
+    do: advice && oneWay(advice, voice, `${code} do`, turn),
   };
 }
 

@@ -1,6 +1,6 @@
 /** A letter as it is printed: what the student reads on the phone, on paper. */
-import { HEADLINES } from '@/core/critique/finding';
-import type { SaidItem } from '@/core/critique/letter';
+import { letterParts, type SaidItem, VERDICT_WORDS } from '@/core/critique/letter';
+import { markWords } from '@/core/critique/marks';
 import { zoneOf } from '@/core/planning/meetings';
 import type { PaperId } from '@/core/sheet/paper';
 import type { LetterSentence } from '@/print/letter-pages';
@@ -9,8 +9,6 @@ import { type Actor, attemptFor, NotFound } from '../access/actor';
 import type { House } from '../house';
 import { attemptViews } from '../views/attempt';
 import { judgedBy } from '../views/said';
-
-const VERDICTS = { pass: 'Passed.', again: 'Once more, please.' } as const;
 
 const sentence = ({ say, action, original }: SaidItem): LetterSentence => ({
   say: say ?? original.say,
@@ -24,7 +22,11 @@ export async function letterToPrint(house: House, actor: Actor, attemptId: strin
   const critique = view?.critique;
   if (!view || !critique || (actor.role === 'student' && !critique.sentAt)) throw new NotFound();
   const items = critique.items.filter((item) => !item.dropped);
-  const [first = null, ...others] = items.filter((i) => i.original.kind === 'fix').map(sentence);
+  const { works, first, next, later } = letterParts(items, (i) => i.original.kind);
+  const sayOf = (key: string) => {
+    const item = items.find((i) => i.original.key === key);
+    return item && sentence(item).say;
+  };
   const pictureHash = own.attempt.stripHash ?? own.attempt.previewHash;
   const letter: LetterOrder = {
     paper,
@@ -35,24 +37,21 @@ export async function letterToPrint(house: House, actor: Actor, attemptId: strin
       ...{ day: 'numeric', month: 'long', year: 'numeric' },
       timeZone: zoneOf(own.class.meetings),
     }),
-    verdict: view.verdict ? VERDICTS[view.verdict] : '',
-    works: items.filter((i) => i.original.kind === 'works').map((i) => sentence(i).say),
-    first,
-    next: others.slice(0, HEADLINES - 1),
-    later: others.slice(HEADLINES - 1),
+    verdict: view.verdict ? VERDICT_WORDS[view.verdict] : '',
+    works: works.map((i) => sentence(i).say),
+    first: first && sentence(first),
+    next: next.map(sentence),
+    later: later.map(sentence),
     word: critique.word,
     numbers: items.flatMap((item) => {
       const numbers = critique.whys[item.original.key]?.numbers ?? [];
       const lines = numbers.map(({ label, value }) => `${label}: ${value}`);
       return lines.length === 0 ? [] : [{ of: sentence(item).say, lines: [lines.join('; ')] }];
     }),
-    marks: view.marks.flatMap(({ mark }, k) => {
-      const about = items.find((item) => item.original.key === mark.about);
-      // What is drawn on the reference is seen on the page: on paper there is one picture.
-      return mark.on === 'painting'
-        ? [{ mark, number: k + 1, words: mark.words || (about ? sentence(about).say : '') }]
-        : [];
-    }),
+    // What is drawn on the reference is seen on the page: on paper there is one picture.
+    marks: view.marks.flatMap(({ mark }, k) =>
+      mark.on === 'painting' ? [{ mark, number: k + 1, words: markWords(mark, sayOf) }] : [],
+    ),
     pictureFile: pictureHash === null ? null : await house.files.local(pictureHash),
   };
   return { kind: 'letters', letters: [letter] };

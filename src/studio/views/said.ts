@@ -1,5 +1,5 @@
 /** What is said of an attempt: as it was sent, else the draft with the teacher's edits and own words. */
-import { CURED, curedSince } from '@/core/critique/cured';
+import { curedSince } from '@/core/critique/cured';
 import { type Finding, type FindingKind, HEADLINES, OWN_WORD } from '@/core/critique/finding';
 import { type FindingEdit, type SaidItem, withEdits } from '@/core/critique/letter';
 import type { Register } from '@/core/critique/voice';
@@ -71,10 +71,11 @@ export function saidOf(
   return withEdits(withOwnWords([...curedSince(before, draft, voice), ...draft], own), edits);
 }
 
-/** Why each is said; what the teacher says by themselves, and what was mended, needs no reason. */
+/** Why each is said. What has neither a rule nor a number, as what the teacher says by themselves, needs no reason. */
 export const whysOf = ({ kind }: Measured, items: readonly SaidItem[]): Readonly<Record<string, Why>> =>
   Object.fromEntries(
-    items.flatMap(({ original }) =>
-      [OWN_WORD, CURED].includes(original.code) ? [] : [[original.key, whyIn(kind, original)]],
-    ),
+    items.flatMap(({ original }) => {
+      const why = whyIn(kind, original);
+      return why.source === null && why.numbers.length === 0 ? [] : [[original.key, why]];
+    }),
   );

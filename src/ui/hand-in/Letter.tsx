@@ -1,5 +1,5 @@
 /** A critique as a student reads it: like a letter, what works first, then the one thing to do next, and what can wait after it. */
-import { HEADLINES } from '@/core/critique/finding';
+import { letterParts, VERDICT_WORDS } from '@/core/critique/letter';
 import type { LetterItem, StudentAttempt } from '@/studio/views/my-work';
 import { HandInMark } from '../instruments/HandInMark';
 import type { Answer } from '../parts/answer';
@@ -46,11 +46,9 @@ function Numbers({ items }: { items: readonly LetterItem[] }) {
 }
 
 export function Letter({ letter, labels, attemptId, reference, reply }: Props) {
-  const works = letter.items.filter((i) => i.kind === 'works');
-  const [first, ...others] = letter.items.filter((i) => i.kind === 'fix');
+  const { works, first, next, later } = letterParts(letter.items, (i) => i.kind);
   // A painting with marks is shown with them; a scale's strip is drawn by what was measured, and says more.
   const isMarked = letter.measured?.kind !== 'scale' && letter.marks.some((m) => m.on === 'painting');
-  const [next, later] = [others.slice(0, HEADLINES - 1), others.slice(HEADLINES - 1)];
   return (
     <article className="font-letter text-18 leading-relaxed">
       {letter.measured && letter.hasStrip && !isMarked && (
@@ -66,7 +64,7 @@ export function Letter({ letter, labels, attemptId, reference, reply }: Props) {
           />
         </div>
       )}
-      <p className="mb-3 font-semibold">{letter.verdict === 'pass' ? 'Passed.' : 'Once more, please.'}</p>
+      <p className="mb-3 font-semibold">{VERDICT_WORDS[letter.verdict]}</p>
       {works.length > 0 && <p className="mb-3 max-w-prose">{works.map((i) => i.say).join(' ')}</p>}
       <LetterMarks
         marks={letter.marks}

@@ -1,5 +1,5 @@
 /** What the teacher drew, on the painting and on what it is painted from, with the words of each mark below. */
-import type { Mark, MarkedPicture as On } from '@/core/critique/marks';
+import { type Mark, type MarkedPicture as On, markWords } from '@/core/critique/marks';
 import type { LetterItem } from '@/studio/views/my-work';
 import { MarkedPicture } from './MarkedPicture';
 
@@ -11,7 +11,7 @@ interface Props {
 
 export function LetterMarks({ marks, items, pictures }: Props) {
   const numbered = marks.map((mark, k) => ({ mark, number: k + 1 }));
-  const said = (mark: Mark) => mark.words || items.find((i) => i.key === mark.about)?.say || '';
+  const said = (mark: Mark) => markWords(mark, (key) => items.find((i) => i.key === key)?.say);
   const on = (['painting', 'reference'] as const).flatMap((which) => {
     const own = numbered.filter(({ mark }) => mark.on === which);
     const picture = pictures[which];

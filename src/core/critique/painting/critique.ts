@@ -2,8 +2,8 @@
 import type { PaintingResult } from '../../painting/result';
 import type { Finding } from '../finding';
 import { allTold, chosenToTell, findingOf, type Rules, type Subject, type Told } from '../rule';
-import { inOrder, type TellAll } from './actions/order';
-import { whatToDo } from './actions/words';
+import { inOrder, type Ordered, type TellAll } from './actions/order';
+import { adviceFor } from './actions/words';
 import { COLOUR_RULES } from './rules/colour';
 import { DRAWING_RULES } from './rules/drawing';
 import type { PaintingFacts, PaintingReading } from './facts';
@@ -56,6 +56,20 @@ export const tellAll: TellAll = (reading) => {
   );
 };
 
+/** What a painting is told, in the order in which it is best mended; `told` is all of it in the order of the rules. */
+export interface OrderedCritique extends Ordered {
+  readonly reading: PaintingReading;
+  readonly told: readonly Told<PaintingFacts>[];
+}
+
+/** Puts in order what is told of a painting where each part may be off by `tolerance` steps; null where nothing was read. */
+export function orderedCritique(result: PaintingResult, tolerance: number): OrderedCritique | null {
+  const reading = readingOf(result, tolerance);
+  if (!reading) return null;
+  const told = chosenToTell(PAINTING_RULES, tellAll(reading));
+  return { reading, told, ...inOrder(tellAll, reading, told) };
+}
+
 const round2 = (v: number) => Math.round(v * 100) / 100;
 
 /**
@@ -63,10 +77,9 @@ const round2 = (v: number) => Math.round(v * 100) / 100;
  * order in which it is best done. None where nothing was read.
  */
 export function critiquePainting(result: PaintingResult, tolerance: number, voice: Voice = PLAIN_VOICE): Finding[] {
-  const reading = readingOf(result, tolerance);
-  if (!reading) return [];
-  const told = chosenToTell(PAINTING_RULES, tellAll(reading));
-  const { steps, cured } = inOrder(tellAll, reading, told);
+  const critique = orderedCritique(result, tolerance);
+  if (!critique) return [];
+  const { reading, told, steps, cured } = critique;
   const spoken = { rules: PAINTING_RULES, words: PAINTING_WORDS[voice.register], names: {}, voice };
   const order = [...told.filter((t) => t.kind === 'works'), ...steps.map((s) => s.told), ...cured];
   const turns = new Map(inTurn(order, (t) => t.code).map(({ one, turn }) => [one, turn]));
@@ -77,7 +90,7 @@ export function critiquePainting(result: PaintingResult, tolerance: number, voic
       const finding = inWords(step.told);
       return {
         ...finding,
-        do: whatToDo(step, finding.do, reading.step),
+        do: adviceFor(step, finding.do, reading.step),
         evidence: { ...finding.evidence, removes: round2(step.removes), repaint: round2(step.action.area) },
       };
     }),

@@ -1,8 +1,9 @@
 /** What those who have painted for long are told about a scale. */
 import { inSteps } from '../amounts';
+import { list } from '../naming';
 import type { Catalogue } from '../rule';
 import type { ScaleFacts } from './facts';
-import { BEGINNERS, list, namesOf, praise, type ScaleNames } from './words';
+import { BEGINNERS, namesOf, praise, type ScaleNames } from './words';
 
 export const ADVANCED: Catalogue<ScaleFacts, ScaleNames> = {
   ...BEGINNERS,

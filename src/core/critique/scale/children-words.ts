@@ -1,14 +1,14 @@
 /** What children are told about a scale: short words, one thing at a time. */
 import { inSteps } from '../amounts';
+import { capital, list } from '../naming';
 import type { Catalogue, Words } from '../rule';
 import type { ScaleFacts, StepFacts, ValueFacts } from './facts';
-import { list, nameOf, namesOf, praise, type ScaleNames } from './words';
+import { nameOf, namesOf, praise, type ScaleNames } from './words';
 
 const stepsOf = ({ cause }: ValueFacts, names: ScaleNames): string => {
   const labels = namesOf(names, cause.steps);
   return `${labels.length > 1 ? 'steps' : 'step'} ${list(labels)}`;
 };
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 const remix = (facts: ValueFacts, names: ScaleNames): string =>
   `Mix ${stepsOf(facts, names)} again, ${inSteps(facts.error)} ${facts.error > 0 ? 'darker' : 'lighter'}. Then look.`;

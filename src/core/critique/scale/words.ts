@@ -1,6 +1,7 @@
 /** The sentences of a scale critique, one entry a code: what is seen, and one thing to do about it. */
 import type { MeasuredChip } from '../../scale/result';
 import { inSteps } from '../amounts';
+import { list } from '../naming';
 import type { Catalogue, Words } from '../rule';
 import type { Said } from '../voice';
 import type { ChipFacts, ScaleFacts, StepFacts, ValueFacts } from './facts';
@@ -11,12 +12,6 @@ export interface ScaleNames {
   readonly labels: readonly string[];
   /** Whether step 1 is the white end. */
   readonly lightFirst: boolean;
-}
-
-/** Names in a row: “3”, “3 and 4”, “3, 4 and 5”. */
-export function list(labels: readonly string[]): string {
-  if (labels.length <= 1) return labels[0] ?? '';
-  return `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`;
 }
 
 export const nameOf = ({ labels }: ScaleNames, step: number): string => labels[step - 1] ?? String(step);

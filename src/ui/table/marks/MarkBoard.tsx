@@ -1,6 +1,6 @@
 'use client';
 /** The board on which a teacher marks a picture: with mouse, pen, finger or keys; each mark is kept when it is drawn. */
-import { MARK_KINDS, type Mark, type MarkedPicture, type MarkKind, tidied } from '@/core/critique/marks';
+import { MARK_KINDS, type Mark, type MarkedPicture, type MarkKind, markWords, tidied } from '@/core/critique/marks';
 import { useState } from 'react';
 import type { Answer } from '../../parts/answer';
 import { Choice } from '../../parts/fields';
@@ -45,7 +45,7 @@ export function MarkBoard({ marks, pictures, findings, picked, frozen, draw, tak
   };
   const last = here.at(-1);
   const told = (mark: Mark) =>
-    mark.words || findings.find((f) => f.key === mark.about)?.say || KINDS[mark.kind].toLowerCase();
+    markWords(mark, (key) => findings.find((f) => f.key === key)?.say) || KINDS[mark.kind].toLowerCase();
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 p-3">
       <div className="flex flex-wrap items-center gap-2" role="toolbar" aria-label="Marks">

@@ -1,7 +1,7 @@
 'use client';
 /** The fewest steps to paint again, each with how far it has to go. */
 import { inSteps } from '@/core/critique/amounts';
-import { list } from '@/core/critique/scale/words';
+import { list } from '@/core/critique/naming';
 import type { ScaleResult } from '@/core/scale/result';
 
 interface Props {

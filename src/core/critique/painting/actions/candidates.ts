@@ -1,4 +1,5 @@
 /** What could be done about what was told: for each finding, one or several ways, to be tried out. */
+import { boxArea } from '../../../geometry/share-box';
 import { objectOf } from '../../../tones/mass';
 import type { Told } from '../../rule';
 import type { MassRead, PaintingFacts, PaintingReading } from '../facts';
@@ -17,8 +18,6 @@ const MOVED_AREA = 2;
 const [EDGE_AREA, LINE_AREA] = [0.25, 0.005];
 const WHOLE = 1;
 
-const areaOfBox = ({ box }: { readonly box: { readonly width: number; readonly height: number } }) =>
-  box.width * box.height;
 const areaOf = (shifts: readonly Shift[]) => shifts.reduce((s, { area }) => s + area, 0);
 
 const shift = (whose: Whose, shifts: readonly Shift[]): Asked =>
@@ -77,7 +76,7 @@ function formWays({ rule }: PaintingFacts['form_broken'], reading: PaintingReadi
   const { result, step, tolerance } = reading;
   const named = result.shapes.filter(({ name }) => rule.names.includes(name));
   const off = named.filter(({ residual }) => Math.abs(residual ?? 0) > ALONG * tolerance * step);
-  const alone = { way: { kind: 'form', rule: rule.id } as const, area: EDGE_AREA * areaOfBox(rule) };
+  const alone = { way: { kind: 'form', rule: rule.id } as const, area: EDGE_AREA * boxArea(rule.box) };
   return [
     ...shift(
       'own',
@@ -92,7 +91,7 @@ const wholly = (): Asked => [{ way: { kind: 'curve' }, area: WHOLE }];
 const gapWays = ({ gap }: PaintingFacts['gap_off'], { result }: PaintingReading): Asked =>
   result.displacements
     .filter(({ name }) => name !== null && gap.between.includes(name))
-    .map((feature) => ({ way: { kind: 'move', feature }, area: MOVED_AREA * areaOfBox(feature) }));
+    .map((feature) => ({ way: { kind: 'move', feature }, area: MOVED_AREA * boxArea(feature.box) }));
 
 const WAYS: WaysOf = {
   part_off: partWays,
@@ -106,10 +105,10 @@ const WAYS: WaysOf = {
   middle_crowded: wholly,
   gradient_off: ({ shape }) => [{ way: { kind: 'model', shape: shape.name }, area: shape.area }],
   feature_moved: ({ moved }) => [
-    { way: { kind: 'move', feature: moved }, area: Math.min(WHOLE, MOVED_AREA * areaOfBox(moved)) },
+    { way: { kind: 'move', feature: moved }, area: Math.min(WHOLE, MOVED_AREA * boxArea(moved.box)) },
   ],
   extent_off: ({ extent }) => [
-    { way: { kind: 'reach', extent }, area: (extent.kind === 'detail' ? 1 : EDGE_AREA) * areaOfBox(extent) },
+    { way: { kind: 'reach', extent }, area: (extent.kind === 'detail' ? 1 : EDGE_AREA) * boxArea(extent.box) },
   ],
   line_off: ({ line }) => [{ way: { kind: 'line', line }, area: LINE_AREA }],
 };

@@ -2,10 +2,8 @@
 import fc from 'fast-check';
 import { ACCENT_KINDS, EXTENT_KINDS, type PaintingResult } from '../../../painting/result';
 import { sampleCurve, sampleFeature, samplePainting, sampleRegion, sampleShape } from '../../../painting/sample-result';
-import { chosenToTell } from '../../rule';
-import { critiquePainting, PAINTING_RULES, readingOf, tellAll } from '../critique';
+import { critiquePainting, orderedCritique, readingOf, tellAll } from '../critique';
 import { carriedOut } from './carry-out';
-import { inOrder } from './order';
 
 const TOLERANCE = 0.5;
 const STEP = 9;
@@ -62,10 +60,9 @@ const painting: fc.Arbitrary<PaintingResult> = fc
   });
 
 function orderOf(result: PaintingResult) {
-  const reading = readingOf(result, TOLERANCE);
-  if (!reading) throw new Error('It was read.');
-  const told = chosenToTell(PAINTING_RULES, tellAll(reading));
-  return { reading, told, ...inOrder(tellAll, reading, told) };
+  const ordered = orderedCritique(result, TOLERANCE);
+  if (!ordered) throw new Error('It was read.');
+  return ordered;
 }
 
 test('all that is told is told once, done first or cured by what is', () => {

@@ -29,9 +29,8 @@ export interface Step {
   readonly told: ToldHere;
   /** What was chosen for it. */
   readonly action: Action;
-  /** How much of all that is amiss it takes away, and how much there was before it, in what findings weigh. */
+  /** How much of all that is amiss it takes away, in what findings weigh. */
   readonly removes: number;
-  readonly before: number;
   /** What else it cures, that is told no more once it is done. */
   readonly cures: readonly ToldHere[];
 }
@@ -112,7 +111,6 @@ export function inOrder(tellAll: TellAll, reading: PaintingReading, told: readon
   const cured: ToldHere[] = [];
   while (left.length > 0) {
     const now = fixesIn(tellAll, state);
-    const before = urgency(now);
     const waiting = new Set(left.map((t) => t.key));
     const found = best(
       tellAll,
@@ -123,7 +121,7 @@ export function inOrder(tellAll: TellAll, reading: PaintingReading, told: readon
     if (!found || !own) break;
     const stays = new Set(found.left.map((t) => t.key));
     const cures = left.filter((t) => t !== own && !stays.has(t.key));
-    steps.push({ told: own, action: found.action, removes: found.removes, before, cures });
+    steps.push({ told: own, action: found.action, removes: found.removes, cures });
     cured.push(...cures);
     left = left.filter((t) => t !== own && stays.has(t.key));
     // What it was asked for is taken care of, even where some of it would still be told.
