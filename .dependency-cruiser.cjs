@@ -33,6 +33,7 @@ const CORE = [
   'notan',
   'painting',
   'reference',
+  'correction',
   'critique',
   'kinds',
   'look',

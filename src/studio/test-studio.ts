@@ -13,6 +13,7 @@ import { UnusablePicture } from '@/workers/decoding/decode';
 import type { WorkerPool } from '@/workers/pool';
 import type { Answers, Task } from '@/workers/protocol';
 import { bringIn } from '@/workers/tasks/bring-in';
+import { correctionTask } from '@/workers/tasks/correction';
 import { fitTask } from '@/workers/tasks/fit';
 import type { LookTaken } from '@/workers/tasks/look';
 import { nearestTask } from '@/workers/tasks/nearest';
@@ -60,12 +61,16 @@ export function resultWith(accepted: boolean): ScaleResult {
 /** What the next measurement does: gives a result, or fails. */
 type Next = ScaleResult | Error | ((signal: AbortSignal | undefined) => Promise<ScaleResult>);
 
-/** What is said of an attempt: the draft with its edits, or the letter as it was sent. */
-export async function saidOf({ house, teacher }: Pick<TestStudio, 'house' | 'teacher'>, attemptId: string) {
+/** An attempt as a teacher looks at it. */
+export async function viewOf({ house, teacher }: Pick<TestStudio, 'house' | 'teacher'>, attemptId: string) {
   const own = await attemptFor(house, teacher, attemptId);
   const [view] = await attemptViews(house, [own.attempt], judgedBy(own));
-  return view?.critique?.items ?? [];
+  return view;
 }
+
+/** What is said of an attempt: the draft with its edits, or the letter as it was sent. */
+export const saidOf = async (studio: Pick<TestStudio, 'house' | 'teacher'>, attemptId: string) =>
+  (await viewOf(studio, attemptId))?.critique?.items ?? [];
 
 export interface TestStudio {
   readonly house: House;
@@ -123,6 +128,7 @@ async function openTestHouse(): Promise<TestHouse> {
     async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
       if (task.task === 'pictures')
         return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
+      if (task.task === 'correction') return (await correctionTask(task)) as Answers[T['task']];
       if (task.task === 'bring-in') return (await bringIn(task)) as Answers[T['task']];
       if (task.task === 'reference-file') return (await referenceFile(task)) as Answers[T['task']];
       if (task.task === 'judge-notan') return (await judgeNotan(task)) as Answers[T['task']];

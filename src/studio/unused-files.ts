@@ -1,5 +1,14 @@
 /** Files that nobody needs any longer are taken away: at once when something is deleted, and otherwise when they are a day old. */
-import { attempts, files, looks, measurements, readings, referencePictures, tray } from '@/data/schema/tables';
+import {
+  attempts,
+  corrections,
+  files,
+  looks,
+  measurements,
+  readings,
+  referencePictures,
+  tray,
+} from '@/data/schema/tables';
 import { and, eq, inArray, lt, not, type SQL, sql } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import type { House } from './house';
@@ -7,7 +16,7 @@ import type { House } from './house';
 /** Columns that name a file. A new one belongs here, or its files are swept. */
 const NAMED_BY: readonly (PgColumn | SQL)[] = [
   ...[attempts.photoHash, attempts.previewHash, attempts.stripHash],
-  ...[tray.photoHash, tray.smallHash, looks.pictureHash, readings.maskHash],
+  ...[tray.photoHash, tray.smallHash, looks.pictureHash, readings.maskHash, corrections.pictureHash],
   ...[referencePictures.pictureHash, referencePictures.workingHash, referencePictures.smallHash],
 ];
 const NAMED_WITHIN = [sql`(${measurements.against}->>'planes')`, sql`(${measurements.against}->>'lightness')`];

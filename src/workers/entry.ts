@@ -4,6 +4,7 @@ import { UnusablePicture } from './decoding/decode';
 import type { Outcome, Task, WorkerRequest } from './protocol';
 import { bringIn } from './tasks/bring-in';
 import { carryFile } from './tasks/carry';
+import { correctionTask } from './tasks/correction';
 import { readDabFile } from './tasks/dab';
 import { fitTask } from './tasks/fit';
 import { takeLook } from './tasks/look';
@@ -44,6 +45,8 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return referenceInColour(task);
     case 'carry':
       return carryFile(task);
+    case 'correction':
+      return correctionTask(task);
     case 'look':
       return takeLook(task);
     case 'lossless':

@@ -9,6 +9,7 @@ import type { PracticeTask } from './practice/camera';
 import type { PracticeReadingTask } from './practice/reading';
 import type { BringInTask, BroughtIn } from './tasks/bring-in';
 import type { CarryTask } from './tasks/carry';
+import type { CorrectionTask } from './tasks/correction';
 import type { DabTask } from './tasks/dab';
 import type { FitTask } from './tasks/fit';
 import type { LookTaken, LookTask } from './tasks/look';
@@ -41,6 +42,7 @@ export type Task =
   | ReferenceFileTask
   | ReferenceInColourTask
   | CarryTask
+  | CorrectionTask
   | LookTask
   | LosslessTask
   | SortTask
@@ -64,6 +66,7 @@ export interface Answers {
   'reference-in-colour': Uint8Array;
   'tones-picture': Uint8Array;
   carry: CardReadings;
+  correction: Uint8Array;
   look: LookTaken;
   lossless: Uint8Array;
   sort: SortedPicture;

@@ -1,4 +1,6 @@
 /** Every sentence that can be said to somebody, by its code: to be read through, and to be measured for how hard it is to read. */
+import { SAMPLE_FACTS as CORRECTION } from './correction/sample-facts';
+import { CORRECTION_WORDS } from './correction/words';
 import { SAMPLE_FACTS as PAINTING } from './painting/sample-facts';
 import { PAINTING_WORDS } from './painting/words/registers';
 import type { Catalogue } from './rule';
@@ -35,4 +37,5 @@ export const allSaid = (register: Register): Sentence[] => [
   ...sentencesOf(SCALE_WORDS[register], SCALE, { labels: LABELS, lightFirst: true }),
   ...sentencesOf(TONE_WORDS[register], TONES, { labels: LABELS.slice(0, 3) }),
   ...sentencesOf(PAINTING_WORDS[register], PAINTING, {}),
+  ...sentencesOf(CORRECTION_WORDS[register], CORRECTION, {}),
 ];

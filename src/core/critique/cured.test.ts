@@ -34,6 +34,7 @@ test('the same place under another key is still the same place', () => {
 });
 
 test('what nobody measured, or nobody was told, is not ticked off', () => {
+  expect(cured([said(finding('corrected_lightness', { box: BOX }))], [WORKS])).toEqual([]);
   expect(cured([said(finding(OWN_WORD)), said(finding('streaky'), { dropped: true }), said(WORKS)], [WORKS])).toEqual(
     [],
   );

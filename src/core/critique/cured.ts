@@ -1,10 +1,13 @@
 /** What was to be mended last time and is not found any longer in the next try: ticked off by measurement, and said first. */
 import { boxesMeet } from '../geometry/share-box';
+import { CORRECTION_RULES } from './correction/findings';
 import { type Finding, OWN_WORD } from './finding';
 import type { SaidItem } from './letter';
 import type { Register, Said, Voice } from './voice';
 import { oneWay } from './voice';
 
+/** What the teacher said or drew: no measurement tells whether it was mended. */
+const BY_THE_TEACHER = new Set([OWN_WORD, ...Object.keys(CORRECTION_RULES)]);
 /** The code of what was mended. */
 export const CURED = 'cured';
 
@@ -34,7 +37,7 @@ export function curedSince(before: readonly SaidItem[], draft: readonly Finding[
   if (draft.length === 0) return [];
   const fixes = draft.filter((f) => f.kind === 'fix');
   return before
-    .filter(({ original, dropped }) => original.kind === 'fix' && original.code !== OWN_WORD && !dropped)
+    .filter(({ original, dropped }) => original.kind === 'fix' && !BY_THE_TEACHER.has(original.code) && !dropped)
     .filter(({ original }) => !fixes.some((f) => isSame(f, original)))
     .map(({ original, say }, turn): Finding => {
       const key = `${CURED} ${original.key}`;

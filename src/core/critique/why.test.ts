@@ -1,4 +1,5 @@
 /** Why a finding is said: every number of every rule has a name, and every rule says where its limit is from. */
+import { CORRECTION_RULES } from './correction/findings';
 import { OTHERWISE, USUALLY } from './evidence-words';
 import type { Finding } from './finding';
 import { PAINTING_RULES } from './painting/critique';
@@ -6,7 +7,7 @@ import { SCALE_RULES } from './scale/critique';
 import { TONES_RULES } from './tones/critique';
 import { whyOf } from './why';
 
-const ALL = { ...SCALE_RULES, ...TONES_RULES, ...PAINTING_RULES } as unknown as Record<
+const ALL = { ...SCALE_RULES, ...TONES_RULES, ...PAINTING_RULES, ...CORRECTION_RULES } as unknown as Record<
   string,
   { readonly evidence: (facts: unknown) => Finding['evidence']; readonly source: string }
 >;

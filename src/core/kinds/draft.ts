@@ -1,4 +1,5 @@
 /** The draft of a critique: what a measured hand-in has to tell, by the rules of its family and the terms of its exercise. */
+import { CORRECTION_RULES } from '../critique/correction/findings';
 import type { Finding } from '../critique/finding';
 import { critiquePainting, PAINTING_RULES } from '../critique/painting/critique';
 import { critiqueScale, SCALE_RULES } from '../critique/scale/critique';
@@ -18,7 +19,8 @@ const RULES: Record<MeasuredResult['kind'], Sources> = {
 };
 
 /** Why a finding of a measurement is said. */
-export const whyIn = (kind: MeasuredResult['kind'], finding: Finding): Why => whyOf(finding, RULES[kind]);
+export const whyIn = (kind: MeasuredResult['kind'], finding: Finding): Why =>
+  whyOf(finding, { ...CORRECTION_RULES, ...RULES[kind] });
 
 /** What its stage, or else the exercise, allows a part to be off by, steps. */
 const toleranceAt = ({ stage }: PaintingResult, terms: PictureTerms): number =>

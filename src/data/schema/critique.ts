@@ -7,7 +7,8 @@ import { sql } from 'drizzle-orm';
 import { boolean, check, index, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import { at, belongsTo, created, oneOf, written } from './columns';
 import { attempts, handIns } from './hand-in';
-import { drawnMark, sentLetter } from './json-columns';
+import { files } from './file';
+import { correctionLayers, drawnMark, sentLetter } from './json-columns';
 
 export const critiques = pgTable('critiques', {
   attemptId: text('attempt_id')
@@ -61,6 +62,34 @@ export const marks = pgTable(
     createdAt: created(),
   },
   (t) => [index('marks_attempt').on(t.attemptId)],
+);
+
+/** How a teacher showed what could be better: layers over the student's picture, several ways of it beside one another. */
+export const corrections = pgTable(
+  'corrections',
+  {
+    id: text('id').primaryKey(),
+    attemptId: belongsTo('attempt_id', () => critiques.attemptId),
+    /** The picture that it was drawn on: it stays that one when the painting is measured anew. */
+    pictureHash: text('picture_hash')
+      .notNull()
+      .references(() => files.hash),
+    name: text('name').notNull(),
+    layers: correctionLayers('layers').notNull(),
+    /** Why it was set aside, in a word that may be empty; null of one that was not. */
+    setAside: text('set_aside'),
+    /** Whether it goes with the letter: one at most. */
+    withLetter: boolean('with_letter').notNull().default(false),
+    written: written(),
+    createdAt: created(),
+  },
+  (t) => [
+    index('corrections_attempt').on(t.attemptId),
+    index('corrections_picture').on(t.pictureHash),
+    uniqueIndex('corrections_letter')
+      .on(t.attemptId)
+      .where(sql`with_letter`),
+  ],
 );
 
 /** What a student answered to a letter, or asked: one a letter. */

@@ -1,6 +1,7 @@
 /** Columns of JSON, each checked by its schema on the way out of the database. */
 import { storedCardSchema } from '@/core/capture/stored-card';
 import { storedTargetSchema } from '@/core/capture/stored-target';
+import { storedLayersSchema } from '@/core/correction/layer';
 import { sentLetterSchema } from '@/core/critique/letter';
 import { markSchema } from '@/core/critique/marks';
 import { PAINT_IDS } from '@/core/exercise/paints';
@@ -31,6 +32,7 @@ export const knownCard = checkedJson(storedCardSchema);
 export const captureTarget = checkedJson(storedTargetSchema);
 export const sentLetter = checkedJson(sentLetterSchema);
 export const drawnMark = checkedJson(markSchema);
+export const correctionLayers = checkedJson(storedLayersSchema);
 export const measuredResult = checkedJson(measuredResultSchema);
 export const storedLook = checkedJson(storedLookSchema);
 export const lookMarks = checkedJson(lookMarksSchema);

@@ -3,6 +3,7 @@ import {
   attempts,
   critiques,
   dabChecks,
+  corrections,
   decisions,
   files,
   findingEdits,
@@ -108,8 +109,13 @@ export async function deleteStudent(house: House, teacher: Teacher, studentId: s
           .select({ against: measurements.against })
           .from(measurements)
           .where(inArray(measurements.attemptId, ids));
+  const corrected = await house.db
+    .select({ hash: corrections.pictureHash })
+    .from(corrections)
+    .where(inArray(corrections.attemptId, ids));
   const hashes = [
     ...new Set([
+      ...corrected.map((c) => c.hash),
       ...tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)),
       ...seen.map((l) => l.pictureHash),
       ...read.flatMap((m) => filesOf(m.against)),

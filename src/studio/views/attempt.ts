@@ -19,6 +19,7 @@ import {
 } from '@/data/schema/tables';
 import { and, asc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import type { House } from '../house';
+import { type CorrectionView, correctionsOfAll } from './corrections';
 import { type Measured, measuredOfAll } from './measured';
 import { asFinding, type JudgedBy, saidOf, whysOf } from './said';
 
@@ -63,6 +64,8 @@ export interface AttemptView {
   readonly verdict: Verdict | null;
   /** What the teacher drew on its pictures, in the order in which it was drawn. */
   readonly marks: readonly { readonly id: string; readonly mark: Mark }[];
+  /** How the teacher showed what could be better, in the order in which it was begun. */
+  readonly corrections: readonly CorrectionView[];
   /** What the student wrote to the letter; null where nothing. */
   readonly reply: Reply | null;
 }
@@ -100,6 +103,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
     .from(marks)
     .where(inArray(marks.attemptId, ids))
     .orderBy(asc(marks.createdAt), asc(marks.id));
+  const corrected = await correctionsOfAll(house, rows);
   const written = await house.db.select().from(replies).where(inArray(replies.attemptId, ids));
   const letters = await lettersOf(house, [...new Set(rows.map((r) => r.handInId))]);
   const decided = await house.db
@@ -116,6 +120,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
       const words = {
         edits: ownEdits,
         own: own.filter((o) => o.attemptId === row.id).map(asFinding),
+        corrected: corrected(row.id).find((c) => c.withLetter)?.layers ?? [],
         before: letterBefore(row, letters)?.items ?? [],
       };
       const items = critique ? saidOf(critique, read, words, { ...judgedBy, terms, handInId: row.handInId }) : [];
@@ -143,6 +148,7 @@ export async function attemptViews(house: House, rows: readonly Attempt[], judge
               whys: read ? whysOf(read, items) : {},
             }
           : null,
+        corrections: corrected(row.id),
         marks: drawn.filter((m) => m.attemptId === row.id).map(({ id, mark }) => ({ id, mark })),
         reply: written.find((r) => r.attemptId === row.id) ?? null,
         verdict: decided.find((d) => d.attemptId === row.id)?.verdict ?? null,

@@ -44,13 +44,24 @@ export interface StudentAttempt {
     readonly reply: Reply | null;
     /** What was drawn on its pictures. */
     readonly marks: readonly Mark[];
+    /** The correction that came with it, and how often it had been written; null where there was none. */
+    readonly correction: { readonly id: string; readonly written: number } | null;
     readonly measured: Measured | null;
     readonly hasStrip: boolean;
   } | null;
 }
 
-function letterOf({ critique, verdict, measured, hasStrip, reply, marks }: AttemptView): StudentAttempt['letter'] {
+function letterOf({
+  critique,
+  verdict,
+  measured,
+  hasStrip,
+  reply,
+  marks,
+  corrections,
+}: AttemptView): StudentAttempt['letter'] {
   if (!critique?.sentAt || !verdict) return null;
+  const shown = corrections.find((c) => c.withLetter);
   return {
     verdict,
     word: critique.word,
@@ -63,6 +74,7 @@ function letterOf({ critique, verdict, measured, hasStrip, reply, marks }: Attem
       })),
     reply,
     marks: marks.map((m) => m.mark),
+    correction: shown ? { id: shown.id, written: shown.written } : null,
     measured,
     hasStrip,
   };

@@ -1,4 +1,6 @@
 /** What is said of an attempt: as it was sent, else the draft with the teacher's edits and own words. */
+import type { Layer } from '@/core/correction/layer';
+import { correctionFindings } from '@/core/critique/correction/findings';
 import { curedSince } from '@/core/critique/cured';
 import { type Finding, type FindingKind, HEADLINES, OWN_WORD } from '@/core/critique/finding';
 import { type FindingEdit, type SaidItem, withEdits } from '@/core/critique/letter';
@@ -6,6 +8,7 @@ import type { Register } from '@/core/critique/voice';
 import type { Why } from '@/core/critique/why';
 import type { NumberingId } from '@/core/exercise/numbering';
 import type { ExerciseTerms } from '@/core/exercise/terms';
+import { correctedOf } from '@/core/kinds/corrected-of';
 import { draftOf, whyIn } from '@/core/kinds/draft';
 import type { classes, critiques, exercises, handIns, ownFindings } from '@/data/schema/tables';
 import type { Measured } from './measured';
@@ -53,6 +56,8 @@ function withOwnWords(draft: readonly Finding[], own: readonly Finding[]): Findi
 interface Words {
   readonly edits: readonly FindingEdit[];
   readonly own: readonly Finding[];
+  /** Layers of the correction that goes with the letter. */
+  readonly corrected: readonly Layer[];
   /** What was said of the try before it; nothing where there was none. */
   readonly before: readonly SaidItem[];
 }
@@ -61,14 +66,15 @@ interface Words {
 export function saidOf(
   critique: typeof critiques.$inferSelect,
   measured: Measured | null,
-  { edits, own, before }: Words,
+  { edits, own, corrected, before }: Words,
   { terms, numbering, register, handInId }: JudgedBy & { readonly handInId: string },
 ): readonly SaidItem[] {
   if (critique.letter) return critique.letter.items;
   // Each hand-in has its own turn of phrase, and keeps it from try to try.
   const voice = { register, seed: handInId };
   const draft = measured ? draftOf(measured.result, terms, numbering, voice) : [];
-  return withEdits(withOwnWords([...curedSince(before, draft, voice), ...draft], own), edits);
+  const shown = correctionFindings(corrected, correctedOf(measured?.result ?? null, terms, numbering), voice);
+  return withEdits(withOwnWords([...curedSince(before, draft, voice), ...draft], [...shown, ...own]), edits);
 }
 
 /** Why each is said. What has neither a rule nor a number, as what the teacher says by themselves, needs no reason. */

@@ -163,6 +163,7 @@ const pass: NonNullable<StudentAttempt['letter']> = {
   word: 'The darks hold.',
   reply: null,
   marks: [],
+  correction: null,
   items: [],
   measured: null,
   hasStrip: false,

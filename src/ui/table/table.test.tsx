@@ -56,6 +56,7 @@ const attempt = {
   verdict: null,
   reply: null,
   marks: [],
+          corrections: [],
 };
 const items = withEdits(draftOf(measured, terms, 'white-is-one'), []);
 const critique = { word: '', written: 0, changes: {}, whys: {}, sentAt: null, items };

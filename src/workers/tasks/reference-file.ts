@@ -1,7 +1,6 @@
 /** What a prepared reference is taken out as: pictures, traced outlines, layers, sheets to print. */
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
 import { targetLightnesses } from '@/core/exercise/targets';
-import { OPENRASTER_TYPE, stackXml } from '@/core/formats/openraster';
 import { tonesToSvg } from '@/core/formats/tones-svg';
 import { drawReferenceSheets, type ReferenceSheetWords } from '@/core/handout/reference-sheets';
 import { framed } from '@/core/reference/framing';
@@ -13,9 +12,9 @@ import type { TonePlane } from '@/core/tones/compare-tones';
 import { sharesOf } from '@/core/tones/tones';
 import { sheetsToPdf } from '@/print/sheet-pdf';
 import sharp from 'sharp';
-import yazl from 'yazl';
 import { withPhoto } from '../decoding/decode';
 import { greyPng, maskToPng } from '../decoding/planes';
+import { type LayerPicture, openRasterFile } from './openraster-file';
 import { planeOf, type PreparedReference } from './prepared-plane';
 
 export interface ReferenceFileTask {
@@ -45,33 +44,19 @@ async function layersFile(
   merged: Buffer,
 ): Promise<Uint8Array> {
   const { width, height, toneOf } = plane;
-  const zip = new yazl.ZipFile();
-  // The format wants its type first, and as it is.
-  zip.addBuffer(Buffer.from(OPENRASTER_TYPE), 'mimetype', { compress: false });
-  const layers = lightness.map((_, k) => ({ name: `Tone ${labels[k] ?? k + 1}`, file: `data/tone-${k + 1}.png` }));
-  zip.addBuffer(Buffer.from(stackXml(width, height, [...layers].reverse())), 'stack.xml');
-  for (const [k, l] of lightness.entries()) {
+  const layers = lightness.map(async (l, k): Promise<LayerPicture> => {
     const rgba = new Uint8Array(4 * width * height);
     const code = lightnessToGreyCode(l);
     toneOf.forEach((t, i) => {
       if (t === k + 1) rgba.set([code, code, code, 255], 4 * i);
     });
-    zip.addBuffer(
-      await sharp(rgba, { raw: { width, height, channels: 4 } })
-        .png()
-        .toBuffer(),
-      `data/tone-${k + 1}.png`,
-    );
-  }
-  zip.addBuffer(merged, 'mergedimage.png');
-  zip.addBuffer(
-    await sharp(merged).resize({ width: 256, height: 256, fit: 'inside' }).png().toBuffer(),
-    'Thumbnails/thumbnail.png',
-  );
-  zip.end();
-  const chunks: Buffer[] = [];
-  for await (const chunk of zip.outputStream) chunks.push(chunk as Buffer);
-  return Buffer.concat(chunks);
+    const picture = sharp(rgba, { raw: { width, height, channels: 4 } });
+    return {
+      layer: { name: `Tone ${labels[k] ?? k + 1}`, file: `data/tone-${k + 1}.png` },
+      png: await picture.png().toBuffer(),
+    };
+  });
+  return openRasterFile(plane, (await Promise.all(layers)).reverse(), merged);
 }
 
 /** Throws UnusablePicture where the preparation gives nothing to take out. */
