@@ -49,7 +49,7 @@ const EXCEPTIONS = [
   ['^src/demo/kinds', '^src/workers/practice/', 'type of what the practice camera is asked'],
   [
     '^src/ui/',
-    '^src/(workers/browser/(bench-|masses-)?protocol|studio/(views|hand-in/pile|hand-in/looks)|data/schema/)',
+    '^src/(workers/browser/(bench-|masses-|correction-)?protocol|studio/(views|hand-in/pile|hand-in/looks)|data/schema/)',
     'types of what a page hands down',
   ],
   ['^src/studio/practice/', '^src/devices/', 'type of a painting plan'],

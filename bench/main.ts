@@ -9,6 +9,7 @@ import { benchCapacity } from './served/capacity';
 import { benchStops } from './served/stops';
 import { benchCluster } from './served/cluster';
 import { benchEmbedded } from './served/embedded';
+import { benchReadBack } from './correction/read-back';
 import { benchCritique } from './critique/critique';
 import { findOn } from './finder';
 import { benchMarks } from './marks-page';
@@ -95,6 +96,8 @@ if (wanted('modelling'))
 if (wanted('found-by-size')) await benchFoundBySize(seed, Math.max(4, rounds), Number(values.megapixels));
 if (wanted('critique'))
   kept.push(['what is said first', await benchCritique(seed, Math.min(5, rounds), Number(values.megapixels))]);
+if (wanted('correction'))
+  kept.push(['corrections read back', await benchReadBack(seed, Number(values.megapixels))]);
 if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);
 if (wanted('cameras'))
   kept.push([

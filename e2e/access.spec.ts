@@ -64,6 +64,11 @@ async function toMarks(page: Page) {
   await page.getByRole('button', { name: 'Mark the picture' }).click();
   await page.getByRole('application').waitFor();
 }
+async function toCorrection(page: Page) {
+  await toTable(page);
+  await page.getByRole('button', { name: 'Show a correction' }).click();
+  await page.getByRole('application').waitFor();
+}
 async function toRemark(page: Page) {
   await toTable(page);
   await page.getByRole('button', { name: 'A remark of your own' }).click();
@@ -92,6 +97,7 @@ const SCREENS: readonly (readonly [string, 'teacher' | 'student', Way])[] = [
   ['the Rack', 'teacher', to('/rack')],
   ['the Table', 'teacher', toTable],
   ['the board of marks', 'teacher', toMarks],
+  ['the board of corrections', 'teacher', toCorrection],
   ['a remark of one’s own', 'teacher', toRemark],
   ['own remarks', 'teacher', to('/ledger/remarks')],
   ['the Ledger', 'teacher', to('/ledger')],

@@ -121,6 +121,32 @@ test('keys alone draw an arrow and an outline on the picture, and take one back'
   await page.getByRole('button', { name: 'Mark the picture (1)' }).waitFor();
 });
 
+test('keys alone draw a mask, make it darker, and take back, and each is kept', async () => {
+  await page.keyboard.press('l');
+  const board = page.getByRole('application', { name: /The correction/ });
+  await board.waitFor();
+  await expect(board).toBeFocused();
+  const round = ['Enter', 'Shift+ArrowLeft', 'Shift+ArrowLeft', 'Enter', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Enter'];
+  for (const key of ['1', ...round, 'f']) await page.keyboard.press(key);
+  const slider = page.getByRole('slider', { name: /Lighter or darker/ });
+  await slider.waitFor();
+  await expect(slider).toHaveAttribute('aria-valuetext', /half a step darker/);
+  await slider.focus();
+  for (let k = 0; k < 12; k++) await page.keyboard.press('ArrowLeft');
+  await expect(slider).toHaveAttribute('aria-valuetext', /a whole step darker/);
+  await page.getByText('goes with the letter').waitFor();
+  await page.keyboard.press('Tab');
+  await board.focus();
+  await page.keyboard.press('Backspace');
+  await expect(slider).not.toHaveAttribute('aria-valuetext', /a whole step darker/);
+  const kept = page.getByRole('link', { name: 'one picture' });
+  const png = await page.request.get((await kept.getAttribute('href')) ?? '');
+  expect((await png.body()).subarray(1, 4).toString()).toBe('PNG');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Show a correction (1)' }).waitFor();
+  await page.locator('[data-code="corrected_lightness"]').waitFor();
+});
+
 test('a painting whose draft is right is given back with no more than four keys', async () => {
   let keys = 0;
   const press = (key: string) => {
@@ -145,6 +171,8 @@ test('the student reads it as a letter, with its marks, and prints it', async ()
   await letter.getByText('too light').first().waitFor();
   await expect(letter).not.toContainText(/[%_]/);
   await letter.getByAltText('Your painting, with your teacher’s marks').waitFor();
+  await student.getByAltText('Your teacher’s correction of your painting').waitFor();
+  await expect(student.getByAltText('Your painting as it is')).toHaveJSProperty('complete', true);
   for (const paper of ['A4', 'US Letter']) {
     const href = await letter.getByRole('link', { name: paper }).getAttribute('href');
     const answer = await student.request.get(href ?? '');

@@ -58,6 +58,7 @@ async function buildBrowserWorkers() {
       'quick-check': 'src/workers/browser/quick-check.ts',
       'reference-bench': 'src/workers/browser/reference-bench.ts',
       'mass-painting': 'src/workers/browser/mass-painting.ts',
+      correction: 'src/workers/browser/correction.ts',
     },
     outdir: 'public/workers',
     bundle: true,

@@ -1,7 +1,9 @@
 /** What has been said already in the sample world: own remarks, and one painting that is marked, given back and asked about. */
+import type { Layer } from '@/core/correction/layer';
 import type { Mark } from '@/core/critique/marks';
 import { exercises, handIns } from '@/data/schema/tables';
 import type { Student, Teacher } from '@/studio/access/actor';
+import { keepCorrection } from '@/studio/critique/correcting';
 import { decide, setWord } from '@/studio/critique/critiquing';
 import { drawMark } from '@/studio/critique/marking';
 import { keepRemark } from '@/studio/critique/remarks';
@@ -22,19 +24,19 @@ const REMARKS = [
   { key: 'slow', kind: 'works', say: 'You took your time over the first mix, and it shows.', action: '' },
 ] as const;
 
+/** Places round a middle, shares of the picture. */
+const ringRound = (x: number, y: number, wide: number, tall: number): [number, number][] =>
+  Array.from({ length: 24 }, (_, k) => {
+    const turn = (2 * Math.PI * k) / 24;
+    return [x + wide * Math.cos(turn), y + tall * Math.sin(turn)];
+  });
+
 const mark = (kind: Mark['kind'], points: Mark['points'], words: string): Mark => ({
   ...{ kind, on: 'painting', points, about: null, words },
 });
 /** On the still life of the jug: an egg, the jug's light and where its shadow falls. */
 const MARKS: readonly Mark[] = [
-  mark(
-    'outline',
-    Array.from({ length: 24 }, (_, k): [number, number] => {
-      const turn = (2 * Math.PI * k) / 24;
-      return [0.83 + 0.09 * Math.cos(turn), 0.68 + 0.1 * Math.sin(turn)];
-    }),
-    'Paint these two as one light.',
-  ),
+  mark('outline', ringRound(0.83, 0.68, 0.09, 0.1), 'Paint these two as one light.'),
   mark(
     'arrow',
     [
@@ -44,6 +46,25 @@ const MARKS: readonly Mark[] = [
     'The lightest light of all. Keep it for last.',
   ),
   mark('pin', [[0.42, 0.7]], 'Lose this edge: half close your eyes, and it is gone.'),
+];
+
+/** On the same: the two eggs as one light, the edge that is lost, and the wall beside the jug a little darker. */
+const CORRECTION: readonly Layer[] = [
+  {
+    id: 'eggs',
+    name: 'two eggs',
+    change: { kind: 'lightness', by: 7 },
+    mask: { soft: 0.02, edits: [{ kind: 'outline', adds: true, points: ringRound(0.83, 0.68, 0.09, 0.1) }] },
+  },
+  {
+    id: 'edge',
+    name: 'edge below the jug',
+    change: { kind: 'soften', by: 0.012 },
+    mask: {
+      soft: 0.01,
+      edits: [{ kind: 'stroke', adds: true, width: 0.06, points: [0.36, 0.66, 0.42, 0.7, 0.5, 0.73] }],
+    },
+  },
 ];
 
 /** `title` is that of the painting's exercise. */
@@ -61,6 +82,7 @@ export async function giveBack(
   const attempt = own && currentOf(await attemptsAt(house.db, [own.id]));
   if (!attempt) return;
   for (const one of MARKS) await drawMark(house, teacher, attempt.id, one);
+  await keepCorrection(house, teacher, attempt.id, { id: null, name: 'Lighter eggs', layers: CORRECTION }, 0);
   await setWord(house, teacher, attempt.id, 'Look at it from across the room before you touch it again.', null);
   await decide(house, teacher, attempt.id, 'again');
   await replyTo(house, student, attempt.id, {

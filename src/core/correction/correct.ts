@@ -34,9 +34,8 @@ function carryOut({ data, ...grid }: Picture, weights: Weights, { change }: Laye
 export const boxRound = (a: Changed, b: Changed): Changed =>
   a && b ? [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])] : (a ?? b);
 
-/** Carries one layer out and says what it changed. Changes `picture`. */
-export function correctBy(picture: Picture, layer: Layer): Changed {
-  const weights = weightsOf(layer.mask, picture);
+/** Carries one layer out and says what it changed; its weights are those of its mask. Changes `picture`. */
+export function correctBy(picture: Picture, layer: Layer, weights = weightsOf(layer.mask, picture)): Changed {
   if (!weights) return null;
   carryOut(picture, weights, layer);
   return layer.change.kind === 'move'

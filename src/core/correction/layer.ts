@@ -17,7 +17,7 @@ export const LIMITS = {
   /** Of an edge that is softened, and of a mask: share of the picture's width. */
   soft: 0.08,
   /** A glaze as it is laid wet, mm. */
-  filmMm: { least: 0.005, most: 0.3 },
+  filmMm: { least: 0.001, most: 0.3 },
   /** How many times as wide or as tall. */
   size: { least: 0.4, most: 2.5 },
 } as const;

@@ -1,5 +1,5 @@
 /** Softens what lies under a mask, in linear light, as an eye fuses it. */
-import { gaussianBlur } from '../raster/blur';
+import { wideBlur } from '../raster/blur';
 import { cutOut } from './cut';
 import type { Grid, Weights } from './mask';
 import { forEachIn } from './light';
@@ -10,7 +10,7 @@ export function soften(picture: Float32Array, grid: Grid, weights: Weights, sigm
   const cut = cutOut(picture, grid, weights.box, Math.ceil(3 * sigma));
   const { left, top, wide, tall, data } = cut;
   const soft = [0, 1, 2].map((c) =>
-    gaussianBlur(
+    wideBlur(
       Float32Array.from({ length: wide * tall }, (_, i) => data[3 * i + c] as number),
       wide,
       tall,

@@ -3,6 +3,7 @@ import { letterParts, VERDICT_WORDS } from '@/core/critique/letter';
 import type { LetterItem, StudentAttempt } from '@/studio/views/my-work';
 import { HandInMark } from '../instruments/HandInMark';
 import type { Answer } from '../parts/answer';
+import { CorrectionWipe } from './CorrectionWipe';
 import { LetterMarks } from './LetterMarks';
 import { Reply } from './Reply';
 
@@ -85,6 +86,7 @@ export function Letter({ letter, labels, attemptId, reference, reply }: Props) {
           </p>
         </div>
       )}
+      {letter.correction && <CorrectionWipe correction={letter.correction} />}
       {next.length > 0 && (
         <>
           <h3 className="label font-sans">When that is done</h3>

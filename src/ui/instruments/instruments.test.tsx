@@ -100,7 +100,15 @@ const item = (kind: 'works' | 'fix', say: string, action: string | null = null) 
   numbers: [{ label: 'off by', value: '3 L*' }],
 });
 const LETTER = {
-  ...{ verdict: 'again' as const, word: 'Nearly there.', measured: null, hasStrip: false, reply: null, marks: [] },
+  ...{
+    verdict: 'again' as const,
+    word: 'Nearly there.',
+    measured: null,
+    hasStrip: false,
+    reply: null,
+    marks: [],
+    correction: null,
+  },
   items: [
     item('works', 'The white is clean.'),
     item('fix', 'Step 3 is streaky.', 'Stir the mix.'),

@@ -15,10 +15,10 @@ interface Props {
 
 export function LetterTools({ shown, handIn, remarks, actions, critique }: Props) {
   const { frozen, run, ask } = critique;
-  const count = shown.marks.length > 0 ? ` (${shown.marks.length})` : '';
+  const counted = (n: number) => (n > 0 ? ` (${n})` : '');
   return (
     <>
-      <div className="flex gap-4 text-13">
+      <div className="flex flex-wrap gap-x-4 gap-y-1 text-13">
         {!frozen && (
           <button type="button" className="cursor-pointer underline" onClick={() => critique.setRemarking(true)}>
             A remark of your own
@@ -27,7 +27,13 @@ export function LetterTools({ shown, handIn, remarks, actions, critique }: Props
         {(!frozen || shown.marks.length > 0) && (
           <button type="button" className="cursor-pointer underline" onClick={() => critique.setMarking(true)}>
             {frozen ? 'See the marks' : 'Mark the picture'}
-            {count}
+            {counted(shown.marks.length)}
+          </button>
+        )}
+        {(!frozen || shown.corrections.length > 0) && (
+          <button type="button" className="cursor-pointer underline" onClick={() => critique.setCorrecting(true)}>
+            {frozen ? 'See the correction' : 'Show a correction'}
+            {counted(shown.corrections.length)}
           </button>
         )}
       </div>

@@ -10,6 +10,7 @@ import { KeyList } from '../parts/KeyList';
 import { StateMark } from '../parts/StateMark';
 import { AlikeOnes } from './AlikeOnes';
 import { AttemptTrouble } from './AttemptTrouble';
+import { CorrectionBoard } from './correction/CorrectionBoard';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
 import { LetterTools } from './LetterTools';
@@ -66,6 +67,18 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
             draw={(mark) => ask(() => actions.markPicture(shown.id, mark))}
             takeBack={(id) => ask(() => actions.takeBackMark(shown.id, id))}
             leave={() => critique.setMarking(false)}
+          />
+        ) : critique.correcting && shown && slots.correctingWith ? (
+          <CorrectionBoard
+            ways={shown.corrections}
+            picture={`/picture/${shown.id}/${shown.hasStrip ? 'strip' : 'preview'}`}
+            tools={slots.correctingWith}
+            frozen={frozen}
+            keep={(given, seen) => ask(() => actions.correctPicture(shown.id, given, seen))}
+            sendWith={(id) => ask(() => actions.sendCorrection(shown.id, id))}
+            setAside={(id, why) => ask(() => actions.setCorrectionApart(shown.id, id, why))}
+            remove={(id) => ask(() => actions.dropCorrection(shown.id, id))}
+            leave={() => critique.setCorrecting(false)}
           />
         ) : critique.original.on && shown?.hasPreview ? (
           <img

@@ -37,6 +37,7 @@ export const KEYS = [
   ['y', 'why it is said'],
   ['n', 'a remark of your own'],
   ['k', 'mark the picture'],
+  ['l', 'show on the picture what could be better'],
   ['p', 'pass'],
   ['g', 'once more'],
   ['w', 'withdraw the decision'],

@@ -9,6 +9,8 @@ import type { Alike } from '@/studio/views/alike';
 import type { AttemptView } from '@/studio/views/attempt';
 import type { Measured } from '@/studio/views/measured';
 import type { Answer } from '../parts/answer';
+import type { CorrectingWith } from './correction/layer-kinds';
+import type { Kept, WayGiven } from './correction/use-correction';
 
 export interface ItemChange {
   readonly say?: string;
@@ -37,6 +39,12 @@ export interface TableActions {
   /** Keeps a mark on a picture as soon as it is drawn. */
   markPicture(attemptId: string, mark: Mark): Promise<Answer<unknown, string>>;
   takeBackMark(attemptId: string, id: string): Promise<Answer<unknown, void>>;
+  /** Keeps a way of a correction with every stroke; beside it where somebody else changed it meanwhile. */
+  correctPicture(attemptId: string, given: WayGiven, seen: number): Promise<Answer<unknown, Kept>>;
+  /** Says which way goes with the letter; null for none. */
+  sendCorrection(attemptId: string, id: string | null): Promise<Answer<unknown, void>>;
+  setCorrectionApart(attemptId: string, id: string, why: string): Promise<Answer<unknown, void>>;
+  dropCorrection(attemptId: string, id: string): Promise<Answer<unknown, void>>;
   /** Answers what the student wrote to the letter; no words say that it was read. */
   answerTo(attemptId: string, text: string): Promise<Answer<unknown, void>>;
   writeFor(handInId: string, register: Register | null): Promise<Answer<unknown, void>>;
@@ -130,6 +138,8 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
   readonly phrases: Readonly<Record<string, Phrases>>;
   /** The teacher's own remarks that no rule makes. */
   readonly remarks: readonly Remark[];
+  /** What corrections are drawn with; null where there is nothing to correct. */
+  readonly correctingWith: CorrectingWith | null;
   /** Others' of the same exercise that are nearly equal by what was measured, and decided. */
   readonly alike: readonly Alike[];
   readonly actions: TableActions & { readonly tones: TonesActions };

@@ -56,7 +56,7 @@ const attempt = {
   verdict: null,
   reply: null,
   marks: [],
-          corrections: [],
+  corrections: [],
 };
 const items = withEdits(draftOf(measured, terms, 'white-is-one'), []);
 const critique = { word: '', written: 0, changes: {}, whys: {}, sentAt: null, items };
@@ -80,6 +80,7 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
       part={part as TableProps['part']}
       phrases={{}}
       remarks={[]}
+      correctingWith={null}
       alike={[]}
       actions={actions}
     />,
@@ -118,6 +119,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       part={{ kind: 'painting', measured: painting, standing: 'other-reference', setUp: null, beside: 'reference' }}
       phrases={{}}
       remarks={[]}
+      correctingWith={null}
       alike={[]}
       actions={actions}
     />,
@@ -147,6 +149,7 @@ test('by eye: the photograph as it came, no findings, and both decisions', () =>
       part={null}
       phrases={{}}
       remarks={[]}
+      correctingWith={null}
       alike={[]}
       actions={actions}
     />,

@@ -25,6 +25,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   const [whyOpen, setWhyOpen] = useState(false);
   const [help, setHelp] = useState(false);
   const [marking, setMarking] = useState(false);
+  const [correcting, setCorrecting] = useState(false);
   const [remarking, setRemarking] = useState(false);
   const [trouble, setTrouble] = useState('');
   const [refused, setRefused] = useState<string | null>(null);
@@ -85,6 +86,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
       pick && !frozen && void change(pick.original.key, { dropped: !pick.dropped }, changes[pick.original.key] ?? 0),
     e: () => pick && !frozen && setEditing(pick.original.key),
     k: () => shown?.critique && setMarking(true),
+    l: () => shown?.critique && setCorrecting(true),
     n: () => shown?.critique && !frozen && setRemarking(true),
     p: () => verdict('pass'),
     g: () => verdict('again'),
@@ -92,8 +94,8 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
     y: () => setWhyOpen((open) => !open),
     '?': () => setHelp(true),
   };
-  // On the board of marks keys draw, and in a remark they write.
-  const isElsewhere = marking || remarking;
+  // On the boards keys draw, and in a remark they write.
+  const isElsewhere = marking || correcting || remarking;
   useKeys(isElsewhere ? {} : keys, isElsewhere ? {} : { s: squint.hold, o: original.hold });
 
   const editable = {
@@ -113,12 +115,16 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
   return {
     ...{ works, fixes, headlines, rest, grouping, setGrouping, editable, all, setAll, pick, choose },
     ...{
+      /** Whether keys belong to a board or a text, and not to what the Table shows. */
+      isElsewhere,
       help,
       setHelp,
       remarking,
       setRemarking,
       marking,
       setMarking,
+      correcting,
+      setCorrecting,
       trouble,
       busy,
       underWay,

@@ -1,5 +1,12 @@
 'use server';
 import { VERDICTS } from '@/data/schema/tables';
+import {
+  type KeptCorrection,
+  keepCorrection,
+  removeCorrection,
+  sendWithLetter,
+  setCorrectionAside,
+} from '@/studio/critique/correcting';
 import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio/critique/critiquing';
 import { drawMark, takeMarkBack } from '@/studio/critique/marking';
 import { answerReply } from '@/studio/critique/replies';
@@ -58,6 +65,26 @@ export async function markPicture(attemptId: string, mark: unknown): Promise<Out
 }
 export async function takeBackMark(attemptId: string, id: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => takeMarkBack(house, teacher, attemptId, z.string().max(60).parse(id)));
+}
+const idSchema = z.string().max(60);
+
+export async function correctPicture(
+  attemptId: string,
+  given: unknown,
+  seen: number,
+): Promise<Outcome<KeptCorrection>> {
+  return act(({ house, teacher }) => keepCorrection(house, teacher, attemptId, given, seenSchema.parse(seen)));
+}
+export async function sendCorrection(attemptId: string, id: string | null): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => sendWithLetter(house, teacher, attemptId, idSchema.nullable().parse(id)));
+}
+export async function setCorrectionApart(attemptId: string, id: string, why: string): Promise<Outcome<void>> {
+  return act(({ house, teacher }) =>
+    setCorrectionAside(house, teacher, attemptId, idSchema.parse(id), z.string().parse(why)),
+  );
+}
+export async function dropCorrection(attemptId: string, id: string): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => removeCorrection(house, teacher, attemptId, idSchema.parse(id)));
 }
 export async function answerTo(attemptId: string, text: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => answerReply(house, teacher, attemptId, z.string().parse(text)));

@@ -1,9 +1,11 @@
 'use client';
-/** A picture with its marks, and the hand that draws another: a stroke follows the pointer, or a cross the arrow keys. */
+/** A picture with its marks, and the hand that draws another. */
 import { drawnMark, type Mark, type MarkKind } from '@/core/critique/marks';
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { Cross } from '../../parts/Cross';
 import { DrawnMarks, pathOf } from '../../parts/DrawnMarks';
 import { onAnyGround } from '../../parts/on-any-ground';
+import { type Points, useDrawingHand } from '../../parts/use-drawing-hand';
 
 interface Props {
   readonly src: string;
@@ -19,16 +21,6 @@ interface Props {
   readonly onLeave: () => void;
 }
 
-type Points = [number, number][];
-
-/** How far an arrow key moves the cross, shares of the picture; with Shift and without. */
-const STEP = { wide: 0.05, fine: 0.01 } as const;
-const WAYS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 /** So many places finish a kind by themselves; an outline and a line are finished by F. */
 const FULL: Partial<Record<MarkKind, number>> = { pin: 1, arrow: 2 };
 const HELP = [
@@ -36,77 +28,37 @@ const HELP = [
   'Enter sets a place, F finishes an outline or a line, Backspace takes the last mark back, 1 to 4 choose the kind.',
 ].join(' ');
 
-const within = (v: number) => Math.min(1, Math.max(0, v));
-
 export function MarkedCanvas({ src, name, marks, kind, frozen, onKind, onDrawn, onBack, onLeave }: Props) {
   const [tall, setTall] = useState<number | null>(null);
-  const [cross, setCross] = useState<readonly [number, number]>([0.5, 0.5]);
-  const [set, setSet] = useState<Points>([]);
   const board = useRef<SVGSVGElement>(null);
   const stroke = useRef<SVGGElement>(null);
-  const drawing = useRef<Points | null>(null);
   useEffect(() => board.current?.focus(), [tall]);
 
-  const placeOf = (e: PointerEvent): [number, number] => {
-    const box = e.currentTarget.getBoundingClientRect();
-    return [(e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height];
-  };
-  /** While a stroke is drawn only its path changes: the page is not worked out anew for it. */
-  const show = (points: Points) => {
+  const high = tall ?? 1;
+  const strokesOf = (points: Points): string => {
     const [first, last] = [points[0], points.at(-1)];
-    const path =
-      kind === 'arrow' && first && last && points.length > 1
-        ? drawnMark({ kind, points: [first, last] }, tall ?? 1)
-            .strokes.map((s) => pathOf(s.points, false))
-            .join('')
-        : pathOf(
-            points.map(([x, y]) => [x, y * (tall ?? 1)] as const),
-            false,
-          );
-    for (const line of stroke.current?.querySelectorAll('path') ?? []) line.setAttribute('d', path);
+    if (kind === 'arrow' && first && last && points.length > 1)
+      return drawnMark({ kind, points: [first, last] }, high)
+        .strokes.map((s) => pathOf(s.points, false))
+        .join('');
+    return points.length === 0
+      ? ''
+      : pathOf(
+          points.map(([x, y]) => [x, y * high] as const),
+          false,
+        );
   };
-  const finish = (points: Points) => {
-    drawing.current = null;
-    setSet([]);
-    for (const line of stroke.current?.querySelectorAll('path') ?? []) line.setAttribute('d', '');
-    if (points.length > 0) onDrawn(points);
-  };
-  const down = (e: PointerEvent) => {
-    if (frozen || e.button !== 0) return;
-    e.currentTarget.setPointerCapture(e.pointerId);
-    drawing.current = [placeOf(e)];
-  };
-  const move = (e: PointerEvent) => {
-    if (!drawing.current || kind === 'pin') return;
-    drawing.current.push(placeOf(e));
-    show(drawing.current);
-  };
-  const up = (e: PointerEvent) => {
-    if (!drawing.current) return;
-    finish(kind === 'pin' ? [placeOf(e)] : drawing.current);
-  };
-  const press = (e: KeyboardEvent) => {
-    const way = WAYS[e.key];
-    const number = Number(e.key);
-    if (way) {
-      const by = e.shiftKey ? STEP.wide : STEP.fine;
-      setCross([within(cross[0] + by * way[0]), within(cross[1] + by * way[1])]);
-    } else if (e.key === 'Escape') onLeave();
-    else if (frozen) return;
-    else if (e.key === 'Enter') {
-      const points: Points = [...set, [cross[0], cross[1]]];
-      if (points.length >= (FULL[kind] ?? Infinity)) finish(points);
-      else setSet(points);
-    } else if (e.key === 'f' && set.length > 1) finish(set);
-    else if (e.key === 'Backspace') {
-      if (set.length > 0) setSet(set.slice(0, -1));
-      else onBack();
-    } else if (number >= 1 && number <= 4) onKind(number - 1);
-    else return;
-    e.preventDefault();
-    e.stopPropagation();
-  };
-  const pending = set.map(([x, y]) => [x, y * (tall ?? 1)] as const);
+  const { cross, set, handlers } = useDrawingHand({
+    ...{ frozen, onDrawn, onBack, onLeave },
+    isPlace: kind === 'pin',
+    full: FULL[kind] ?? Infinity,
+    fewest: 2,
+    show: (points) => {
+      for (const line of stroke.current?.querySelectorAll('path') ?? []) line.setAttribute('d', strokesOf(points));
+    },
+    onNumber: (number) => number <= 4 && onKind(number - 1),
+  });
+  const pending = set.map(([x, y]) => [x, y * high] as const);
   return (
     <div className="flex min-h-0 flex-1 items-center justify-center">
       <div className="relative max-h-full max-w-full">
@@ -125,11 +77,7 @@ export function MarkedCanvas({ src, name, marks, kind, frozen, onKind, onDrawn, 
             tabIndex={0}
             role="application"
             aria-label={`Marks on the ${name.toLowerCase()}. ${HELP}`}
-            onPointerDown={down}
-            onPointerMove={move}
-            onPointerUp={up}
-            onPointerCancel={() => finish([])}
-            onKeyDown={press}
+            {...handlers}
           >
             <DrawnMarks marks={marks} tall={tall} />
             <g ref={stroke}>
@@ -142,16 +90,7 @@ export function MarkedCanvas({ src, name, marks, kind, frozen, onKind, onDrawn, 
             </g>
             {pending.length > 0 &&
               onAnyGround((line) => <path d={pathOf(pending, false)} strokeLinecap="round" {...line} />, 2)}
-            {!frozen &&
-              onAnyGround(
-                (line) => (
-                  <path
-                    d={`M${cross[0] - 0.015} ${cross[1] * tall}h.03M${cross[0]} ${cross[1] * tall - 0.015}v.03`}
-                    {...line}
-                  />
-                ),
-                1,
-              )}
+            {!frozen && <Cross at={cross} tall={tall} />}
           </svg>
         )}
       </div>

@@ -7,7 +7,7 @@ import type { Point } from '@/core/geometry/point';
 import { type Figure, type MarkKind, MARKS, toldOfMarks } from '@/core/drawing/told';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { squinted } from '../PaintingView';
-import type { Picture } from './TwoPictures';
+import type { Picture } from '../../parts/TwoPictures';
 import { MarksDrawn } from './MarksDrawn';
 
 interface Props {

@@ -5,7 +5,7 @@ import { capital, massName, whither } from '@/core/critique/naming';
 import type { PaintingResult } from '@/core/painting/result';
 import { useState } from 'react';
 import { squinted } from '../PaintingView';
-import { type Picture, WHOLE } from './TwoPictures';
+import { type Picture, WHOLE } from '../../parts/TwoPictures';
 
 interface Props {
   readonly painting: Picture;

@@ -2,7 +2,7 @@
 import type { Finding } from '@/core/critique/finding';
 import { squinted, SquintFilter } from '../PaintingView';
 import { RegionOutlines } from '../RegionOutlines';
-import { WHOLE } from './TwoPictures';
+import { WHOLE } from '../../parts/TwoPictures';
 
 interface Props {
   readonly attemptId: string;

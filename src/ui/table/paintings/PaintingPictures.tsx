@@ -8,7 +8,7 @@ import { squinted, SquintFilter } from '../PaintingView';
 import { RegionOutlines } from '../RegionOutlines';
 import { HeldStill } from './HeldStill';
 import { SeamProbe } from './SeamProbe';
-import { SplitPicture } from './SplitPicture';
+import { SplitPicture } from '../../parts/SplitPicture';
 
 export const VIEWS = ['beside', 'split', 'seam', 'still', 'marks'] as const;
 export type View = (typeof VIEWS)[number];
@@ -111,7 +111,7 @@ export function PaintingPictures(props: Props) {
           </button>
         ))}
       </div>
-      {view === 'split' && <SplitPicture over={first} under={second} squint={squint} />}
+      {view === 'split' && <SplitPicture over={first} under={second} look={squinted(squint)} />}
       {view === 'seam' && <SeamProbe piece={second} ground={first} squint={squint} />}
       {view === 'still' && (
         <HeldStill painting={painting} reference={reference} displacements={displacements} squint={squint} />

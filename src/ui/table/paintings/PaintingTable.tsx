@@ -24,10 +24,9 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
   const [paint, swap, over, difference] = [useHold(), useHold(), useHold(), useHold()];
   const id = shown?.id ?? '';
   const alone = part.setUp !== null || part.beside === 'nothing';
-  useKeys(alone ? {} : { v: () => setView(VIEWS[(VIEWS.indexOf(view) + 1) % VIEWS.length] as View) }, {
-    c: paint.hold,
-    ...(!alone && { r: swap.hold, m: over.hold, f: difference.hold }),
-  });
+  const turn = () => setView(VIEWS[(VIEWS.indexOf(view) + 1) % VIEWS.length] as View);
+  const held = { c: paint.hold, ...(!alone && { r: swap.hold, m: over.hold, f: difference.hold }) };
+  useKeys(alone || critique.isElsewhere ? {} : { v: turn }, critique.isElsewhere ? {} : held);
   const where = critique.pick?.original.where;
   const region = result.regions.findIndex((r) => sameBox(r.box, where?.box));
   const life = part.setUp;

@@ -4,7 +4,8 @@
  * the pointer, and moves by the arrow keys.
  */
 import { type KeyboardEvent, useState } from 'react';
-import { type Picture, TwoPictures, WHOLE } from './TwoPictures';
+import { type Picture, TwoPictures, WHOLE } from '../../parts/TwoPictures';
+import { squinted } from '../PaintingView';
 
 interface Props {
   readonly piece: Picture;
@@ -52,7 +53,12 @@ export function SeamProbe({ piece, ground, squint }: Props) {
           });
         }}
       >
-        <TwoPictures under={ground} over={piece} seen={`circle(${width}% at ${at.x}% ${at.y}%)`} squint={squint} />
+        <TwoPictures
+          under={ground}
+          over={piece}
+          seen={`circle(${width}% at ${at.x}% ${at.y}%)`}
+          look={squinted(squint)}
+        />
       </div>
       <input
         type="range"

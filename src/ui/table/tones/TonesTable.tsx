@@ -35,9 +35,10 @@ export function TonesTable(props: TableProps<TonesPart>) {
   const flipped = result.regions[region];
   const accept = (scope: 'this' | 'everyone') =>
     flipped && !life && !frozen && run(() => actions.acceptAsReading(id, flipped.id, scope));
+  const { isElsewhere } = critique;
   useKeys(
-    { a: () => accept('this'), f: () => accept('everyone') },
-    { t: tones.hold, ...(!life && { r: swap.hold, m: over.hold }) },
+    isElsewhere ? {} : { a: () => accept('this'), f: () => accept('everyone') },
+    isElsewhere ? {} : { t: tones.hold, ...(!life && { r: swap.hold, m: over.hold }) },
   );
   const view = {
     attemptId: id,

@@ -2,6 +2,7 @@ import { labelsOf } from '@/core/kinds/table';
 import { alikeOf } from '@/studio/views/alike';
 import { phrasesOf } from '@/studio/critique/phrases';
 import { remarksOf } from '@/studio/critique/remarks';
+import { correctingWith } from '@/studio/views/correcting-with';
 import { tableOf } from '@/studio/views/table';
 import { tablePartOf } from '@/studio/views/table-part';
 import { Table } from '@/ui/table/Table';
@@ -11,6 +12,8 @@ import {
   answerTo,
   changeItem,
   changeWord,
+  correctPicture,
+  dropCorrection,
   forgetReadings,
   giveVerdict,
   judgeByMasses,
@@ -20,6 +23,8 @@ import {
   measureAgainstNow,
   measureOnceMore,
   sayOfOwn,
+  sendCorrection,
+  setCorrectionApart,
   takeBackMark,
   takeFrameAsDark,
   withdrawVerdict,
@@ -45,6 +50,7 @@ const actions = {
     giveVerdict,
     withdrawVerdict,
   },
+  ...{ correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
   ...{ measureOnceMore, measureAgainstNow, tones },
 };
 
@@ -82,6 +88,7 @@ export default async function TablePage({ params, searchParams }: Props) {
       phrases={await phrasesOf(house, teacher, codes)}
       alike={isDraft ? await alikeOf(house, alikeTo, shown.measured) : []}
       remarks={isDraft ? await remarksOf(house, teacher) : []}
+      correctingWith={shown && (await correctingWith(house, table.class, shown))}
       actions={actions}
     />
   );

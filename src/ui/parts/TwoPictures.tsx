@@ -1,5 +1,5 @@
 /** One picture over a part of another, on the same places. */
-import { squinted } from '../PaintingView';
+import type { CSSProperties } from 'react';
 
 export interface Picture {
   readonly src: string;
@@ -10,16 +10,17 @@ interface Props {
   readonly over: Picture;
   /** Which part of `over` is seen: a CSS shape. */
   readonly seen: string;
-  readonly squint: boolean;
+  /** How both are looked at. */
+  readonly look?: CSSProperties | undefined;
 }
 
-export function TwoPictures({ under, over, seen, squint }: Props) {
-  const look = { draggable: false, style: squinted(squint) };
+export function TwoPictures({ under, over, seen, look }: Props) {
+  const seenAs = { draggable: false, style: look };
   return (
     <>
-      <img src={under.src} alt={under.alt} className="block w-full" {...look} />
+      <img src={under.src} alt={under.alt} className="block w-full" {...seenAs} />
       <div className="absolute inset-0" style={{ clipPath: seen }}>
-        <img src={over.src} alt={over.alt} className="block h-full w-full" {...look} />
+        <img src={over.src} alt={over.alt} className="block h-full w-full" {...seenAs} />
       </div>
     </>
   );

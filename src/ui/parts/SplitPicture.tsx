@@ -1,16 +1,16 @@
 'use client';
 /** Two pictures on the same places, one left of a line and the other right of it; the line is dragged, or moved by keys. */
-import { useState } from 'react';
+import { type CSSProperties, useState } from 'react';
 import { type Picture, TwoPictures, WHOLE } from './TwoPictures';
 
 interface Props {
   /** Left of the line. */
   readonly over: Picture;
   readonly under: Picture;
-  readonly squint: boolean;
+  readonly look?: CSSProperties | undefined;
 }
 
-export function SplitPicture({ over, under, squint }: Props) {
+export function SplitPicture({ over, under, look }: Props) {
   const [at, setAt] = useState(50);
   return (
     <div className={WHOLE}>
@@ -23,7 +23,7 @@ export function SplitPicture({ over, under, squint }: Props) {
           setAt(Math.min(100, Math.max(0, (100 * (e.clientX - left)) / width)));
         }}
       >
-        <TwoPictures under={under} over={over} seen={`inset(0 ${100 - at}% 0 0)`} squint={squint} />
+        <TwoPictures under={under} over={over} seen={`inset(0 ${100 - at}% 0 0)`} look={look} />
       </div>
       <input
         type="range"

@@ -1,0 +1,136 @@
+'use client';
+/** One way of a correction as it is drawn: its layers, what was before each stroke, and that every stroke is kept. */
+import type { Change, ChangeKind, Layer, MaskEdit } from '@/core/correction/layer';
+import type { CorrectionView } from '@/studio/views/corrections';
+import { useRef, useState } from 'react';
+import type { Answer } from '../../parts/answer';
+import { type CorrectingWith, FIRST_SOFT, firstChange } from './layer-kinds';
+
+/** Where a correction was kept. */
+export interface Kept {
+  readonly id: string;
+  readonly written: number;
+  readonly isApart: boolean;
+}
+export interface WayGiven {
+  readonly id: string | null;
+  readonly name: string;
+  readonly layers: readonly Layer[];
+}
+export type Keep = (given: WayGiven, seen: number) => Promise<Answer<unknown, Kept>>;
+
+/** What a way that nobody named is called. */
+export const wayName = (count: number) => (count === 0 ? 'A first way' : `Way ${count + 1}`);
+const KEPT_BESIDE = 'Somebody else changed this one meanwhile. What you draw is kept beside it; nothing is lost.';
+const NO_PAINT = 'There is no paint on this class’s palette that a glaze could be laid with.';
+const newId = () => Math.random().toString(36).slice(2, 12);
+
+interface Way {
+  readonly id: string | null;
+  readonly name: string;
+  readonly layers: readonly Layer[];
+}
+
+const wayOf = (view: CorrectionView | undefined, count: number): Way =>
+  view ? { id: view.id, name: view.name, layers: view.layers } : { id: null, name: wayName(count), layers: [] };
+
+export function useCorrection(ways: readonly CorrectionView[], tools: CorrectingWith, keep: Keep) {
+  const first = ways.find((w) => w.withLetter) ?? ways[0];
+  const [way, setWay] = useState<Way>(() => wayOf(first, ways.length));
+  const [past, setPast] = useState<readonly (readonly Layer[])[]>([]);
+  const [kind, setKind] = useState<ChangeKind>('lightness');
+  /** The layer that strokes belong to; null where the next one begins another. */
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [note, setNote] = useState('');
+  // What is kept goes out one after the other, the newest of what waits only.
+  const at = useRef({ id: first?.id ?? null, written: first?.written ?? 0 });
+  const waiting = useRef<Omit<WayGiven, 'id'> | null>(null);
+  const busy = useRef(false);
+
+  const send = async () => {
+    if (busy.current) return;
+    busy.current = true;
+    while (waiting.current) {
+      const given = waiting.current;
+      waiting.current = null;
+      const answer = await keep({ id: at.current.id, ...given }, at.current.written);
+      if (!answer.ok) break;
+      const { id, written, isApart } = answer.value;
+      at.current = { id, written };
+      setWay((w) => ({ ...w, id }));
+      if (isApart) setNote(KEPT_BESIDE);
+    }
+    busy.current = false;
+  };
+  const commit = (next: Way) => {
+    setWay(next);
+    waiting.current = { name: next.name, layers: next.layers };
+    void send();
+  };
+  const draw = (layers: readonly Layer[]) => {
+    setPast([...past, way.layers]);
+    commit({ ...way, layers });
+  };
+  const layer = way.layers.find((l) => l.id === chosen) ?? null;
+  const withLayer = (next: Layer) => way.layers.map((l) => (l.id === next.id ? next : l));
+
+  return {
+    way,
+    layer,
+    kind,
+    note,
+    chosen,
+    choose: (id: string) => {
+      setChosen(id);
+      const own = way.layers.find((l) => l.id === id);
+      if (own) setKind(own.change.kind);
+    },
+    /** The next stroke begins a layer of this kind. */
+    begin: (next: ChangeKind) => {
+      setKind(next);
+      setChosen(null);
+    },
+    /** A stroke on the layer that is chosen, or the first one of another. */
+    stroke: (edit: MaskEdit) => {
+      if (layer) {
+        draw(withLayer({ ...layer, mask: { ...layer.mask, edits: [...layer.mask.edits, edit] } }));
+        return;
+      }
+      const change = firstChange(kind, tools);
+      if (!change) {
+        setNote(NO_PAINT);
+        return;
+      }
+      const own: Layer = { id: newId(), name: '', change, mask: { edits: [edit], soft: FIRST_SOFT[kind] } };
+      setChosen(own.id);
+      draw([...way.layers, own]);
+    },
+    /** While a slider is dragged the picture follows; what it was before is not lost for it. */
+    preview: (next: Layer) => setWay({ ...way, layers: withLayer(next) }),
+    /** What was dragged is let go, with the layers as they were when it was taken. */
+    settle: (before: readonly Layer[], next?: Layer) => {
+      setPast([...past, before]);
+      commit(next ? { ...way, layers: withLayer(next) } : way);
+    },
+    change: (next: Change) => layer && draw(withLayer({ ...layer, change: next })),
+    rename: (name: string) => layer && draw(withLayer({ ...layer, name })),
+    remove: (id: string) => draw(way.layers.filter((l) => l.id !== id)),
+    takeBack: () => {
+      const before = past.at(-1);
+      if (!before) return;
+      setPast(past.slice(0, -1));
+      commit({ ...way, layers: before });
+    },
+    canTakeBack: past.length > 0,
+    call: (name: string) => commit({ ...way, name }),
+    /** Another way to be drawn at; undefined begins a new one. */
+    turnTo: (view: CorrectionView | undefined) => {
+      at.current = { id: view?.id ?? null, written: view?.written ?? 0 };
+      setWay(wayOf(view, ways.length));
+      setPast([]);
+      setChosen(null);
+      setNote('');
+    },
+  };
+}
+export type Correcting = ReturnType<typeof useCorrection>;
