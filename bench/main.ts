@@ -96,8 +96,7 @@ if (wanted('modelling'))
 if (wanted('found-by-size')) await benchFoundBySize(seed, Math.max(4, rounds), Number(values.megapixels));
 if (wanted('critique'))
   kept.push(['what is said first', await benchCritique(seed, Math.min(5, rounds), Number(values.megapixels))]);
-if (wanted('correction'))
-  kept.push(['corrections read back', await benchReadBack(seed, Number(values.megapixels))]);
+if (wanted('correction')) kept.push(['corrections read back', await benchReadBack(seed, Number(values.megapixels))]);
 if (wanted('form')) kept.push(['rules of form', await benchForm(seed, rounds, Number(values.megapixels))]);
 if (wanted('cameras'))
   kept.push([

@@ -31,7 +31,7 @@ function letterFor(register: Register, more: Partial<LetterWords> = {}): LetterW
   return {
     ...{ paper: 'a4', student: 'Ørla Tamsin', className: 'Tidewell Evening Studio', date: '1 December 2026' },
     ...{ exercise: 'Nine greys', verdict: 'Once more, please.', works: says.slice(0, 5), first: first ?? null },
-    ...{ next: others.slice(0, 6), later: others.slice(6, 60), word: '', picture: null, marks: [] },
+    ...{ next: others.slice(0, 6), later: others.slice(6, 60), word: '', picture: null, correction: null, marks: [] },
     numbers: says.slice(20, 26).map((of) => ({ of, lines: ['off by: 3 L*; how much of the picture: 0.1'] })),
     ...more,
   };

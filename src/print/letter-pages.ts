@@ -7,6 +7,12 @@ import { breakLines, LEADING } from './fonts';
 import type { Weight } from './shipped-font';
 import { runsFromRight } from './visual-order';
 
+/** PNG or JPEG, and its proportion. */
+export interface LetterPicture {
+  readonly image: Uint8Array;
+  readonly widthOverHeight: number;
+}
+
 export interface LetterSentence {
   readonly say: string;
   readonly action: string | null;
@@ -27,19 +33,24 @@ export interface LetterWords {
   /** The teacher's own word; empty where there is none. */
   readonly word: string;
   readonly numbers: readonly { readonly of: string; readonly lines: readonly string[] }[];
-  /** What was painted, PNG or JPEG, and its proportion; null where there is no picture. */
-  /** What was drawn on it, in its order, each with the words beside it. */
+  /** What was drawn on the picture, in its order, each with the words beside it. */
   readonly marks: readonly {
     readonly mark: Pick<PictureMark, 'kind' | 'points'>;
     readonly number: number;
     readonly words: string;
   }[];
-  readonly picture: { readonly image: Uint8Array; readonly widthOverHeight: number } | null;
+  /** What was painted; null where there is no picture. */
+  readonly picture: LetterPicture | null;
+  /** The same as the teacher corrected it; null where nothing was. */
+  readonly correction: LetterPicture | null;
 }
 
 const MARGIN_MM = 19;
 const FOOT_MM = 8;
 const PICTURE = { widthMm: 110, heightMm: 78 } as const;
+/** Between a painting and its correction. */
+const BESIDE_MM = 6;
+const CAPTIONS = ['Your painting', 'A correction by your teacher, not your painting'] as const;
 const SIZES = { title: 5.6, text: 3.9, small: 2.9 } as const;
 /** A line on black and white paper that sets the first thing apart. */
 const RULE_MM = 0.7;
@@ -147,17 +158,20 @@ class Flow {
     this.pages.push({ marks: [], yMm: MARGIN_MM });
   }
 
-  picture({ image, widthOverHeight }: NonNullable<LetterWords['picture']>, drawn: LetterWords['marks']): void {
-    const widthMm = Math.min(PICTURE.widthMm, PICTURE.heightMm * widthOverHeight);
-    const heightMm = widthMm / widthOverHeight;
-    this.page.marks.push({
-      kind: 'picture',
-      image,
-      box: boxMm(MARGIN_MM, this.page.yMm + 3, widthMm, heightMm),
+  /** A painting with what was drawn on it, and beside it the correction where there is one. */
+  picture(painting: LetterPicture, drawn: LetterWords['marks'], correction: LetterPicture | null): void {
+    const most = correction ? (this.#width - BESIDE_MM) / 2 : PICTURE.widthMm;
+    const widthMm = Math.min(most, PICTURE.heightMm * painting.widthOverHeight);
+    const heightMm = widthMm / painting.widthOverHeight;
+    const yMm = this.page.yMm + 3;
+    const { marks } = this.page;
+    [painting, ...(correction ? [correction] : [])].forEach(({ image }, k) => {
+      const xMm = MARGIN_MM + k * (widthMm + BESIDE_MM);
+      marks.push({ kind: 'picture', image, box: boxMm(xMm, yMm, widthMm, heightMm) });
+      if (correction) marks.push(text(CAPTIONS[k] ?? '', xMm, yMm + heightMm + 1.5 * SIZES.small, SIZES.small));
     });
-    const at = { xMm: MARGIN_MM, yMm: this.page.yMm + 3, widthMm };
-    for (const own of drawn) this.page.marks.push(...marksOn(at, own, heightMm / widthMm));
-    this.page.yMm += heightMm + 4;
+    for (const own of drawn) marks.push(...marksOn({ xMm: MARGIN_MM, yMm, widthMm }, own, heightMm / widthMm));
+    this.page.yMm = yMm + heightMm + 1 + (correction ? 2 * SIZES.small : 0);
   }
 
   put({ words, sizeMm, weight, indentMm, aboveMm, ruled, isHeading }: Paragraph): void {
@@ -190,11 +204,11 @@ class Flow {
 
 /** The pages of a letter: text goes on to the next one wherever it ends, and nothing is left out. */
 export function letterPages(letter: LetterWords): SheetDrawing[] {
-  const { paper, student, className, exercise, date, picture, marks } = letter;
+  const { paper, student, className, exercise, date, picture, correction, marks } = letter;
   const flow = new Flow(paper);
   flow.put(paragraph(exercise, { sizeMm: SIZES.title, weight: 'strong', aboveMm: 0 }));
   flow.put(paragraph(`For ${student}, ${className}, ${date}`, { aboveMm: 1 }));
-  if (picture) flow.picture(picture, marks);
+  if (picture) flow.picture(picture, marks, correction);
   if (picture)
     for (const { number, words } of marks)
       flow.put(paragraph(`${number}  ${words}`, { sizeMm: SIZES.small, aboveMm: 1 }));

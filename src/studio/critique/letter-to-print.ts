@@ -7,6 +7,7 @@ import type { LetterSentence } from '@/print/letter-pages';
 import type { LetterOrder, PrintJob } from '@/workers/printing/job';
 import { type Actor, attemptFor, NotFound } from '../access/actor';
 import type { House } from '../house';
+import { correctionFile } from './correcting';
 import { attemptViews } from '../views/attempt';
 import { judgedBy } from '../views/said';
 
@@ -27,6 +28,8 @@ export async function letterToPrint(house: House, actor: Actor, attemptId: strin
     const item = items.find((i) => i.original.key === key);
     return item && sentence(item).say;
   };
+  const correction = view.corrections.find((c) => c.withLetter);
+  const corrected = correction && (await correctionFile(house, actor, correction.id, 'picture'));
   const pictureHash = own.attempt.stripHash ?? own.attempt.previewHash;
   const letter: LetterOrder = {
     paper,
@@ -52,6 +55,7 @@ export async function letterToPrint(house: House, actor: Actor, attemptId: strin
     marks: view.marks.flatMap(({ mark }, k) =>
       mark.on === 'painting' ? [{ mark, number: k + 1, words: markWords(mark, sayOf) }] : [],
     ),
+    corrected: corrected ? corrected.bytes : null,
     pictureFile: pictureHash === null ? null : await house.files.local(pictureHash),
   };
   return { kind: 'letters', letters: [letter] };

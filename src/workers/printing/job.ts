@@ -2,7 +2,7 @@
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/handout/exercise-sheet';
 import { drawRecipePage } from '@/core/handout/recipe-page';
-import { letterPages, type LetterWords } from '@/print/letter-pages';
+import { letterPages, type LetterPicture, type LetterWords } from '@/print/letter-pages';
 import type { SheetDrawing } from '@/core/sheet/drawing';
 import sharp from 'sharp';
 
@@ -14,12 +14,16 @@ export type SheetJob =
 export type PrintJob = SheetJob | { readonly kind: 'letters'; readonly letters: readonly LetterOrder[] };
 
 /** A letter whose picture is still a file. */
-export type LetterOrder = Omit<LetterWords, 'picture'> & { readonly pictureFile: string | null };
+export type LetterOrder = Omit<LetterWords, 'picture' | 'correction'> & {
+  readonly pictureFile: string | null;
+  /** JPEG of the correction. */
+  readonly corrected: Uint8Array | null;
+};
 
 /** Dots across a picture on paper, and no more than that. */
 const ACROSS = 1400;
 
-async function pictureFrom(file: string): Promise<NonNullable<LetterWords['picture']>> {
+async function pictureFrom(file: string | Uint8Array): Promise<LetterPicture> {
   const { data, info } = await sharp(file)
     .resize({ width: ACROSS, withoutEnlargement: true })
     .jpeg({ quality: 88 })
@@ -29,9 +33,10 @@ async function pictureFrom(file: string): Promise<NonNullable<LetterWords['pictu
 
 /** The pages of letters, each picture opened when its letter is drawn. */
 export async function* letterSheets(letters: readonly LetterOrder[]): AsyncGenerator<SheetDrawing> {
-  for (const { pictureFile, ...words } of letters) {
+  for (const { pictureFile, corrected, ...words } of letters) {
     const picture = pictureFile === null ? null : await pictureFrom(pictureFile);
-    yield* letterPages({ ...words, picture });
+    const correction = corrected && (await pictureFrom(corrected));
+    yield* letterPages({ ...words, picture, correction });
   }
 }
 
