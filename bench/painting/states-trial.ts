@@ -1,7 +1,7 @@
 /** Two states of one painting from life, each photographed: its masses, what changed between them, and how soft its edges are. */
 import { pictureStep } from '@/core/exercise/key';
 import { measureFromLife } from '@/core/painting/from-life';
-import { rescueOf } from '@/core/painting/rescue';
+import { rescueOf } from '@/core/painting/rescue/changed';
 import { photograph } from '@/devices/camera';
 import { shotFor } from '@/devices/camera-conditions';
 import type { CameraCondition } from '@/devices/condition-names';

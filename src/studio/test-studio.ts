@@ -14,6 +14,7 @@ import type { WorkerPool } from '@/workers/pool';
 import type { Answers, Task } from '@/workers/protocol';
 import { bringIn } from '@/workers/tasks/bring-in';
 import { correctionTask } from '@/workers/tasks/correction';
+import { rescueTask } from '@/workers/tasks/rescue';
 import { fitTask } from '@/workers/tasks/fit';
 import type { LookTaken } from '@/workers/tasks/look';
 import { nearestTask } from '@/workers/tasks/nearest';
@@ -129,6 +130,7 @@ async function openTestHouse(): Promise<TestHouse> {
       if (task.task === 'pictures')
         return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
       if (task.task === 'correction') return (await correctionTask(task)) as Answers[T['task']];
+      if (task.task === 'rescue') return (await rescueTask(task)) as Answers[T['task']];
       if (task.task === 'bring-in') return (await bringIn(task)) as Answers[T['task']];
       if (task.task === 'reference-file') return (await referenceFile(task)) as Answers[T['task']];
       if (task.task === 'judge-notan') return (await judgeNotan(task)) as Answers[T['task']];

@@ -17,6 +17,7 @@ import { measurePaintingHandIn, paintingPicture } from './tasks/painting-hand-in
 import { makePictures } from './tasks/pictures';
 import { referenceFile } from './tasks/reference-file';
 import { referenceInColour } from './tasks/reference-in-colour';
+import { rescueTask } from './tasks/rescue';
 import { sortPicture } from './tasks/sort';
 
 async function run(task: Task, port: MessagePort | null): Promise<unknown> {
@@ -51,6 +52,8 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return takeLook(task);
     case 'lossless':
       return losslessPng(task);
+    case 'rescue':
+      return rescueTask(task);
     case 'sort':
       return sortPicture(task);
     case 'dab':

@@ -2,6 +2,7 @@
 import type { CardReadings } from '@/core/capture/card-profile';
 import type { StoredFit } from '@/core/mixing/stored-fit';
 import type { NotanResult } from '@/core/notan/result';
+import type { RescuePlan } from '@/core/painting/rescue/plan';
 import type { DabResult } from '@/core/scale/read-dab';
 import type { ScaleResult } from '@/core/scale/result';
 import type { MessagePort } from 'node:worker_threads';
@@ -28,6 +29,7 @@ import type { PaintingHandIn, PaintingHandInTask, PaintingPictureTask } from './
 import type { Pictures, PicturesTask } from './tasks/pictures';
 import type { ReferenceFileTask } from './tasks/reference-file';
 import type { ReferenceInColourTask } from './tasks/reference-in-colour';
+import type { RescueTask } from './tasks/rescue';
 import type { SortedPicture, SortTask } from './tasks/sort';
 
 export type Task =
@@ -44,6 +46,7 @@ export type Task =
   | CarryTask
   | CorrectionTask
   | LookTask
+  | RescueTask
   | LosslessTask
   | SortTask
   | MeasureScaleTask
@@ -69,6 +72,7 @@ export interface Answers {
   correction: Uint8Array;
   look: LookTaken;
   lossless: Uint8Array;
+  rescue: RescuePlan[];
   sort: SortedPicture;
   'measure-scale': ScaleResult;
   dab: DabResult;

@@ -11,8 +11,9 @@ export const MOST_PARTS = 8;
 export const HALVING_HOLDS = 1.5;
 
 /** Ratios of whole parts without a common divisor. */
-const RATIOS: readonly (readonly [first: number, second: number])[] = Array.from({ length: MOST_PARTS }, (_, i) =>
-  Array.from({ length: MOST_PARTS }, (_, j) => [i + 1, j + 1] as const),
+export const RATIOS: readonly (readonly [first: number, second: number])[] = Array.from(
+  { length: MOST_PARTS },
+  (_, i) => Array.from({ length: MOST_PARTS }, (_, j) => [i + 1, j + 1] as const),
 )
   .flat()
   .filter(([p, q]) => gcd(p, q) === 1);

@@ -16,7 +16,7 @@ import { brokenRules } from './form/rules';
 import type { ShapePlane } from './shapes/named-shapes';
 import { nothingRead, readPainting } from './read-painting';
 import { GRID, percentilesOf, shrunkTo } from './reference';
-import { rescueOf } from './rescue';
+import { rescueOf } from './rescue/changed';
 import type { PaintingResult } from './result';
 import { type StageAsked, stageResult } from './stage';
 import { lookedAt } from './values/whole-picture';

@@ -23,7 +23,7 @@ import { partsOff } from './parts-off';
 import { laidOn } from './values/read-parts';
 import { nothingRead, readPainting, type ReadPainting, SMOOTH } from './read-painting';
 import { type PaintingReference, percentilesOf } from './reference';
-import { rescueOf } from './rescue';
+import { rescueOf } from './rescue/changed';
 import { massesApart, type StageAsked, stageResult, type StageResult, swappedParts, unevennessOf } from './stage';
 import type { PaintingResult } from './result';
 import { onCurve, type ValueCurve } from './values/value-curve';

@@ -8,6 +8,7 @@ import { z } from 'zod';
 import { type Actor, attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
 import { isSame } from '../access/meanwhile';
 import type { House } from '../house';
+import type { KeptCorrection } from '../views/corrections';
 import { nameSchema, textSchema } from '../words';
 import { openCritique } from './critiquing';
 
@@ -16,13 +17,6 @@ type Row = typeof corrections.$inferSelect;
 /** Ways of one correction; nobody compares more. */
 const MOST = 12;
 const givenSchema = z.object({ id: z.string().max(60).nullable(), name: nameSchema, layers: layersSchema });
-
-/** Where a correction was kept: as the one that was asked for, or beside it, because somebody else changed that meanwhile. */
-export interface KeptCorrection {
-  readonly id: string;
-  readonly written: number;
-  readonly isApart: boolean;
-}
 
 const stored = (layers: readonly Layer[]): Row['layers'] => ({ version: CORRECTION_VERSION, layers: [...layers] });
 

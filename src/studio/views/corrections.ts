@@ -16,6 +16,13 @@ export interface CorrectionView {
   readonly isOfBefore: boolean;
 }
 
+/** Where a correction was kept: as the one that was asked for, or beside it, because somebody else changed that meanwhile. */
+export interface KeptCorrection {
+  readonly id: string;
+  readonly written: number;
+  readonly isApart: boolean;
+}
+
 type Attempt = Pick<typeof attempts.$inferSelect, 'id' | 'stripHash' | 'previewHash'>;
 
 /** Corrections of some attempts, by the attempt's id, in the order in which they were begun: one query. */

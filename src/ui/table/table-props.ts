@@ -7,10 +7,12 @@ import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import type { AttemptState, HandInState } from '@/data/schema/tables';
 import type { Alike } from '@/studio/views/alike';
 import type { AttemptView } from '@/studio/views/attempt';
+import type { KeptCorrection } from '@/studio/views/corrections';
+import type { MendingOffer } from '@/studio/views/mending';
 import type { Measured } from '@/studio/views/measured';
 import type { Answer } from '../parts/answer';
 import type { CorrectingWith } from './correction/layer-kinds';
-import type { Kept, WayGiven } from './correction/use-correction';
+import type { WayGiven } from './correction/use-correction';
 
 export interface ItemChange {
   readonly say?: string;
@@ -40,11 +42,13 @@ export interface TableActions {
   markPicture(attemptId: string, mark: Mark): Promise<Answer<unknown, string>>;
   takeBackMark(attemptId: string, id: string): Promise<Answer<unknown, void>>;
   /** Keeps a way of a correction with every stroke; beside it where somebody else changed it meanwhile. */
-  correctPicture(attemptId: string, given: WayGiven, seen: number): Promise<Answer<unknown, Kept>>;
+  correctPicture(attemptId: string, given: WayGiven, seen: number): Promise<Answer<unknown, KeptCorrection>>;
   /** Says which way goes with the letter; null for none. */
   sendCorrection(attemptId: string, id: string | null): Promise<Answer<unknown, void>>;
   setCorrectionApart(attemptId: string, id: string, why: string): Promise<Answer<unknown, void>>;
   dropCorrection(attemptId: string, id: string): Promise<Answer<unknown, void>>;
+  /** Ways to mend an old painting, before anything is painted. */
+  proposeMending(attemptId: string): Promise<Answer<unknown, readonly MendingOffer[]>>;
   /** Answers what the student wrote to the letter; no words say that it was read. */
   answerTo(attemptId: string, text: string): Promise<Answer<unknown, void>>;
   writeFor(handInId: string, register: Register | null): Promise<Answer<unknown, void>>;

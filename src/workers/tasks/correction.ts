@@ -15,6 +15,8 @@ export interface CorrectionTask {
   readonly file: string;
   readonly layers: readonly Layer[];
   readonly as: 'picture' | 'png' | 'layers';
+  /** Of a picture to look at: at most so many pixels across; as many as it has unless said. */
+  readonly across?: number;
 }
 
 /** What every such picture says of itself. */
@@ -22,8 +24,9 @@ const SAID = 'A correction by the teacher, not the painting itself';
 const UNDERNEATH = 'The painting as it is';
 
 /** The picture of a file in linear light. */
-export async function linearPicture(file: string): Promise<Picture> {
+async function linearPicture(file: string, across?: number): Promise<Picture> {
   const { data, info } = await sharp(file)
+    .resize(across ? { width: across, withoutEnlargement: true } : {})
     .toColourspace('srgb')
     .removeAlpha()
     .raw()
@@ -96,8 +99,8 @@ async function asLayers(picture: Picture, layers: readonly Layer[]): Promise<Uin
 }
 
 /** JPEG to look at, PNG with a band that says what it is, or an OpenRaster file whose lowest layer is the painting as it is. */
-export async function correctionTask({ file, layers, as }: CorrectionTask): Promise<Uint8Array> {
-  const picture = await linearPicture(file);
+export async function correctionTask({ file, layers, as, across }: CorrectionTask): Promise<Uint8Array> {
+  const picture = await linearPicture(file, across);
   if (as === 'layers') return asLayers(picture, layers);
   const after = corrected(picture, layers);
   if (as === 'png') return banded(after);

@@ -7,7 +7,7 @@ import type { AccentAsked } from '@/core/painting/colour/colour-accents';
 import { fewGreys } from '@/core/painting/values/few-greys';
 import { measureFromLife } from '@/core/painting/from-life';
 import type { ShapePlane } from '@/core/painting/shapes/named-shapes';
-import { laidOnEarlier } from '@/core/painting/rescue';
+import { laidOnEarlier } from '@/core/painting/rescue/changed';
 import type { PaintingResult } from '@/core/painting/result';
 import type { StageAsked } from '@/core/painting/stage';
 import type { Plane } from '@/core/raster/between';

@@ -10,7 +10,7 @@ import { measureFromLife } from '@/core/painting/from-life';
 import { measurePainting } from '@/core/painting/measure-painting';
 import { readPainting } from '@/core/painting/read-painting';
 import { paintingReference, type SeenReference } from '@/core/painting/reference';
-import { rescueOf } from '@/core/painting/rescue';
+import { rescueOf } from '@/core/painting/rescue/changed';
 import type { ShapePlane } from '@/core/painting/shapes/named-shapes';
 import type { Plane } from '@/core/raster/between';
 import type { Raster } from '@/core/raster/raster';

@@ -1,14 +1,10 @@
 'use server';
 import { VERDICTS } from '@/data/schema/tables';
-import {
-  type KeptCorrection,
-  keepCorrection,
-  removeCorrection,
-  sendWithLetter,
-  setCorrectionAside,
-} from '@/studio/critique/correcting';
+import { keepCorrection, removeCorrection, sendWithLetter, setCorrectionAside } from '@/studio/critique/correcting';
 import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio/critique/critiquing';
 import { drawMark, takeMarkBack } from '@/studio/critique/marking';
+import type { KeptCorrection } from '@/studio/views/corrections';
+import { type MendingOffer, mendingOffers } from '@/studio/views/mending';
 import { answerReply } from '@/studio/critique/replies';
 import { speakTo } from '@/studio/critique/register';
 import { keepRemark, sayOwn } from '@/studio/critique/remarks';
@@ -85,6 +81,9 @@ export async function setCorrectionApart(attemptId: string, id: string, why: str
 }
 export async function dropCorrection(attemptId: string, id: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => removeCorrection(house, teacher, attemptId, idSchema.parse(id)));
+}
+export async function proposeMending(attemptId: string): Promise<Outcome<MendingOffer[]>> {
+  return act(({ house, teacher }) => mendingOffers(house, teacher, attemptId));
 }
 export async function answerTo(attemptId: string, text: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => answerReply(house, teacher, attemptId, z.string().parse(text)));

@@ -1,23 +1,17 @@
 'use client';
 /** One way of a correction as it is drawn: its layers, what was before each stroke, and that every stroke is kept. */
 import type { Change, ChangeKind, Layer, MaskEdit } from '@/core/correction/layer';
-import type { CorrectionView } from '@/studio/views/corrections';
+import type { CorrectionView, KeptCorrection } from '@/studio/views/corrections';
 import { useRef, useState } from 'react';
 import type { Answer } from '../../parts/answer';
 import { type CorrectingWith, FIRST_SOFT, firstChange } from './layer-kinds';
 
-/** Where a correction was kept. */
-export interface Kept {
-  readonly id: string;
-  readonly written: number;
-  readonly isApart: boolean;
-}
 export interface WayGiven {
   readonly id: string | null;
   readonly name: string;
   readonly layers: readonly Layer[];
 }
-export type Keep = (given: WayGiven, seen: number) => Promise<Answer<unknown, Kept>>;
+export type Keep = (given: WayGiven, seen: number) => Promise<Answer<unknown, KeptCorrection>>;
 
 /** What a way that nobody named is called. */
 export const wayName = (count: number) => (count === 0 ? 'A first way' : `Way ${count + 1}`);

@@ -1,5 +1,6 @@
 /** A painting that there is nothing to look at beside. */
 import type { Finding } from '@/core/critique/finding';
+import type { ReactNode } from 'react';
 import { squinted, SquintFilter } from '../PaintingView';
 import { RegionOutlines } from '../RegionOutlines';
 import { WHOLE } from '../../parts/TwoPictures';
@@ -11,15 +12,17 @@ interface Props {
   /** The paint as it is, straightened, in place of its greys. */
   readonly paint: boolean;
   readonly box: Finding['where']['box'];
+  /** Below the picture. */
+  readonly children?: ReactNode;
 }
 
 const STILL = { x: 0, y: 0 };
 const nothing = () => undefined;
 
-export function OnePainting({ attemptId, hasStrip, squint, paint, box }: Props) {
+export function OnePainting({ attemptId, hasStrip, squint, paint, box, children }: Props) {
   const inPaint = paint && hasStrip;
   return (
-    <div className="flex min-h-0 flex-1 flex-col justify-center p-3">
+    <div className="flex min-h-0 flex-1 flex-col justify-center gap-3 overflow-y-auto p-3">
       <SquintFilter />
       <figure className={`relative m-0 ${WHOLE}`}>
         <img
@@ -30,6 +33,7 @@ export function OnePainting({ attemptId, hasStrip, squint, paint, box }: Props) 
         />
         {!squint && <RegionOutlines regions={[]} shift={STILL} lit={null} box={box} onPick={nothing} />}
       </figure>
+      {children}
     </div>
   );
 }

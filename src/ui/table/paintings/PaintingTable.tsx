@@ -11,6 +11,7 @@ import { sameBox } from '../same-box';
 import { attemptName } from '../../parts/attempt-name';
 import { TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
+import { Mending } from './Mending';
 import { OnePainting } from './OnePainting';
 import { PaintedFromLife } from './PaintedFromLife';
 import { PaintingFacts } from './PaintingFacts';
@@ -53,7 +54,19 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       squint={critique.squint.on}
       paint={paint.on}
       box={where?.box}
-    />
+    >
+      {result.stage?.asks === 'as-it-was' && !critique.frozen && (
+        <Mending
+          busy={critique.busy}
+          propose={() => critique.ask(() => actions.proposeMending(id))}
+          take={({ layers }, name) =>
+            void critique
+              .ask(() => actions.correctPicture(id, { id: null, name, layers }, 0))
+              .then((answer) => answer.ok && critique.setCorrecting(true))
+          }
+        />
+      )}
+    </OnePainting>
   ) : (
     <PaintingPictures
       attemptId={id}

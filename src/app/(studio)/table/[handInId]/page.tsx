@@ -22,6 +22,7 @@ import {
   markPicture,
   measureAgainstNow,
   measureOnceMore,
+  proposeMending,
   sayOfOwn,
   sendCorrection,
   setCorrectionApart,
@@ -50,7 +51,7 @@ const actions = {
     giveVerdict,
     withdrawVerdict,
   },
-  ...{ correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
+  ...{ proposeMending, correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
   ...{ measureOnceMore, measureAgainstNow, tones },
 };
 

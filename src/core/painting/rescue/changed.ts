@@ -1,13 +1,13 @@
 /** Two states of one painting: what was painted over, and what that did to its values. */
-import type { Ends } from '../exercise/scale';
-import { quantiles } from '../fitting/quantile';
-import type { Plane } from '../raster/between';
-import { gaussianBlur } from '../raster/blur';
-import { forEachTouching } from '../raster/touching';
-import { alignWhole, sizedReference } from './registration/align-whole';
-import { laidOn, readParts } from './values/read-parts';
-import { GRID, shrunkTo } from './reference';
-import type { PaintingResult } from './result';
+import type { Ends } from '../../exercise/scale';
+import { quantiles } from '../../fitting/quantile';
+import type { Plane } from '../../raster/between';
+import { gaussianBlur } from '../../raster/blur';
+import { forEachTouching } from '../../raster/touching';
+import { alignWhole, sizedReference } from '../registration/align-whole';
+import { laidOn, readParts } from '../values/read-parts';
+import { GRID, shrunkTo } from '../reference';
+import type { PaintingResult } from '../result';
 
 /** So far (places) both are softened before they are held against each other: a hand's breadth on the camera is no paint. */
 const SOFT = 1.5;
