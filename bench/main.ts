@@ -9,6 +9,7 @@ import { benchCapacity } from './served/capacity';
 import { benchStops } from './served/stops';
 import { benchCluster } from './served/cluster';
 import { benchEmbedded } from './served/embedded';
+import { benchCorrectionDrag } from './correction/drag';
 import { benchReadBack } from './correction/read-back';
 import { benchCritique } from './critique/critique';
 import { findOn } from './finder';
@@ -25,6 +26,7 @@ import { benchForm } from './painting/form';
 import { benchModelling } from './painting/modelling';
 import { benchNotThis } from './painting/not-this';
 import { benchPainting } from './painting/painting';
+import { benchRescuePlans } from './painting/rescue-plans';
 import { benchStates } from './painting/states';
 import { benchSmallFaults } from './painting/small';
 import { benchPaintingSpeed } from './painting/speed';
@@ -107,6 +109,7 @@ if (wanted('colours'))
   kept.push(['colours of paintings', await benchColours(seed, 4 * rounds, Number(values.megapixels))]);
 if (wanted('from-life'))
   kept.push(['paintings from life', await benchStates(seed, 3 * rounds, Number(values.megapixels))]);
+if (wanted('rescue')) kept.push(['old paintings, mended', await benchRescuePlans(seed, Number(values.megapixels))]);
 if (wanted('painting-speed')) kept.push(['paintings, time and memory', await benchPaintingSpeed(seed)]);
 // Minutes of killing: only when it is asked for.
 if (values.only === 'cluster') kept.push(['a district whose processes are killed', await benchCluster(seed, rounds)]);
@@ -121,6 +124,7 @@ if (wanted('readability')) kept.push(['words that can be read', benchReadability
 if (wanted('fit')) kept.push(['fitting', benchFit(seed)]);
 if (wanted('page')) kept.push(['dragging', await benchPage()]);
 if (wanted('marks')) kept.push(['drawing marks', await benchMarks()]);
+if (wanted('correction-drag')) kept.push(['drawing a correction', await benchCorrectionDrag()]);
 if (wanted('references')) kept.push(['preparing a reference', await benchReferencePage()]);
 if (wanted('quick')) kept.push(['look before sending', await benchQuick(seed)]);
 if (wanted('speed')) kept.push(['speed and memory', await benchSpeed(seed)]);

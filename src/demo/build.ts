@@ -156,7 +156,7 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   tell('two students build it up in oil, stage by stage');
   queue.push(...(await stagedPaintings({ house, teacher, classId }, people.slice(1))));
   tell('an old painting is mended');
-  queue.push(await rescuedPainting({ house, teacher, classId }, people[2] as Student));
+  queue.push(await rescuedPainting({ house, teacher, classId }, people[2] as Student, people[6] as Student));
   tell('a picture is copied in colour');
   queue.push(...(await copiesInColour({ house, teacher, classId }, people.slice(3))));
   const [ørla, tam] = people.slice(7) as [Student, Student];

@@ -48,11 +48,11 @@ const MARKS: readonly Mark[] = [
   mark('pin', [[0.42, 0.7]], 'Lose this edge: half close your eyes, and it is gone.'),
 ];
 
-/** On the same: the two eggs as one light, the edge that is lost, and the wall beside the jug a little darker. */
+/** On the same: the egg at the right lighter, and the edge below the jug lost. */
 const CORRECTION: readonly Layer[] = [
   {
     id: 'eggs',
-    name: 'two eggs',
+    name: 'egg at the right',
     change: { kind: 'lightness', by: 7 },
     mask: { soft: 0.02, edits: [{ kind: 'outline', adds: true, points: ringRound(0.83, 0.68, 0.09, 0.1) }] },
   },
@@ -82,7 +82,7 @@ export async function giveBack(
   const attempt = own && currentOf(await attemptsAt(house.db, [own.id]));
   if (!attempt) return;
   for (const one of MARKS) await drawMark(house, teacher, attempt.id, one);
-  await keepCorrection(house, teacher, attempt.id, { id: null, name: 'Lighter eggs', layers: CORRECTION }, 0);
+  await keepCorrection(house, teacher, attempt.id, { id: null, name: 'A lighter egg', layers: CORRECTION }, 0);
   await setWord(house, teacher, attempt.id, 'Look at it from across the room before you touch it again.', null);
   await decide(house, teacher, attempt.id, 'again');
   await replyTo(house, student, attempt.id, {

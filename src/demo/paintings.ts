@@ -153,8 +153,8 @@ export async function stagedPaintings(world: World, who: readonly Student[]): Pr
 /** Before, all of it in the middle; then darks and lights as they are. */
 const MUDDY = { dark: 46, light: 74 } as const;
 
-/** An old painting of the same still life, reworked: each state on a photograph of its own. */
-export async function rescuedPainting(world: World, student: Student): Promise<() => Promise<unknown>> {
+/** Old paintings of the same still life: one reworked, each state on a photograph of its own, and one that nobody has touched yet. */
+export async function rescuedPainting(world: World, student: Student, next: Student): Promise<() => Promise<unknown>> {
   const { house, teacher, classId } = world;
   const terms = defaultTerms('rescue', 'acrylic');
   const exerciseId = await setExercise(house, teacher, classId, {
@@ -166,12 +166,13 @@ export async function rescuedPainting(world: World, student: Student): Promise<(
   const { dark, light } = terms.ends;
   const seen = await seenInGreys(PAINTED_FROM, terms.ends);
   const muddy = seen.lightness.map((l) => MUDDY.dark + ((l - dark) / (light - dark)) * (MUDDY.light - MUDDY.dark));
-  const state = (lightness: Float32Array) =>
-    handIn(world, student, exerciseId, 581, {
+  const state = (lightness: Float32Array, of = student, seed = 581) =>
+    handIn(world, of, exerciseId, seed, {
       plan: { lightness: [], faults: [] },
       picture: { seen: { ...seen, lightness }, plan: CAREFUL },
     });
   return async () => {
+    await state(muddy, next, 587);
     await state(muddy);
     await state(seen.lightness);
   };

@@ -62,14 +62,13 @@ async function ofSheet(photo: Photo, terms: ExerciseTerms, { card }: KnownPrint)
   const [frame] = layout.cells;
   const profile = card ? readProfile(layout, card.readings, card.basis) : nominalProfile(layout);
   const { calibration } = calibrate(photo, sheetCard(located.plane, layout), profile);
-  // What is laid beside its reference place by place is cut out along its frame, with no margin.
-  const { measured } = kindOf(terms);
-  const isCompared = measured === 'with-reference' || measured === 'with-picture';
+  // What is looked at place by place, beside its reference or its own values, is cut out along its frame, with no margin.
+  const isPicture = kindOf(terms).sheet === 'frame';
   return (
     calibration && {
       photo,
       calibration,
-      box: isCompared && frame ? frame : paintedBox(layout),
+      box: isPicture && frame ? frame : paintedBox(layout),
       stepMm: SHEET_STEP_MM,
       gain: 1,
       greyOnly: false,

@@ -1,8 +1,7 @@
 /** A painting cut into the few large shapes that somebody would repaint, each as one. */
-import { median } from '../../fitting/quantile';
+import { median, quantiles } from '../../fitting/quantile';
 import type { ShareBox } from '../../geometry/share-box';
 import type { Plane } from '../../raster/between';
-import { wideBlur } from '../../raster/blur';
 import { boxOfPlaces, shareBox } from '../../raster/box-of-places';
 import { outlineOf } from '../../raster/outline';
 import { forEachTouching } from '../../raster/touching';
@@ -12,10 +11,11 @@ import { segments } from '../values/segments';
 
 /** Across, in places: what is smaller than one is no shape to repaint. */
 const ACROSS = 160;
-/** Strokes are smoothed by this, places. */
-const STROKES = 1.2;
+/** An eye that looks at a narrow painting long enough sees its shapes all the same: its range is taken to be so wide, L*, but no grain. */
+const SEEN_RANGE = 60;
+const MOST_DRAWN_OUT = 4;
 /** How much more than within itself a part may differ from a neighbour, L* times places: rough paint is one shape. */
-const ROUGH = 260;
+const ROUGH = 90;
 /** The least share that is worth repainting by itself; more where there would be more shapes than this. */
 const LEAST_SHARE = 0.015;
 const MOST_SHAPES = 14;
@@ -56,10 +56,12 @@ function meetingsOf(partOf: Int32Array, grid: Plane): [number, number][] {
 
 /** The large shapes of a painting (L*). Every place is in one of them. */
 export function largeShapes(painting: Plane): LargeShapes {
-  const own = shrunkTo(painting, ACROSS, painting);
-  const grid: Plane = { ...own, data: wideBlur(own.data, own.width, own.height, STROKES) };
+  // As coarse as this its strokes are fused; softened further, every edge would be a shape of its own.
+  const grid = shrunkTo(painting, ACROSS, painting);
+  const [dark, light] = quantiles(grid.data, [0.05, 0.95]);
+  const weight = Math.min(MOST_DRAWN_OUT, Math.max(1, SEEN_RANGE / Math.max(1, light - dark)));
   const cut = (least: number) =>
-    segments({ planes: [{ plane: grid, weight: 1 }], scale: ROUGH, least: Math.ceil(least * grid.data.length) });
+    segments({ planes: [{ plane: grid, weight }], scale: ROUGH, least: Math.ceil(least * grid.data.length) });
   let least = LEAST_SHARE;
   let found = cut(least);
   while (found.count > MOST_SHAPES) found = cut((least *= 1.25));
@@ -68,8 +70,7 @@ export function largeShapes(painting: Plane): LargeShapes {
     if (!around) return [];
     const box = shareBox(around, grid);
     const mask = maskOf(places, grid.data.length);
-    // What its strokes really are: smoothing was for cutting alone.
-    const values = Float32Array.from(places, (i) => own.data[i] as number);
+    const values = Float32Array.from(places, (i) => grid.data[i] as number);
     return [
       {
         lightness: median(values),

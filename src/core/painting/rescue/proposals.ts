@@ -36,7 +36,7 @@ const MOVES = [-2, -1, 1, 2] as const;
 const PROPOSALS = 3;
 
 /** Shares of what lies between the ends: how much range is wanted, and how far the middle of all values may lie off theirs. */
-export const RESCUE_GOALS = { range: 0.7, middle: 0.22, crowded: 0.55 } as const;
+export const RESCUE_GOALS = { range: 0.5, middle: 0.25, crowded: 0.6 } as const;
 /** Neighbours that stood this far apart, steps, still do, and the same way round. */
 const APART = 0.5;
 /** Of a shortfall, so many steps count as one tenth of the picture that is crowded. */

@@ -7,13 +7,15 @@ import type { Answer } from '../../parts/answer';
 interface Props {
   readonly busy: boolean;
   readonly propose: () => Promise<Answer<unknown, readonly MendingOffer[]>>;
-  readonly take: (offer: MendingOffer, name: string) => void;
+  /** Keeps one as a correction of the painting. */
+  readonly take: (offer: MendingOffer, name: string) => Promise<Answer<unknown, unknown>>;
 }
 
 const NUMBERS = ['The least to paint over', 'Another way', 'A third way'];
 
 export function Mending({ busy, propose, take }: Props) {
   const [offers, setOffers] = useState<readonly MendingOffer[] | null>(null);
+  const [taken, setTaken] = useState<readonly string[]>([]);
   if (!offers)
     return (
       <button
@@ -45,9 +47,20 @@ export function Mending({ busy, propose, take }: Props) {
                 </li>
               ))}
             </ul>
-            <button type="button" className="calm min-h-8" disabled={busy} onClick={() => take(offer, name)}>
-              Take this one
-            </button>
+            {taken.includes(name) ? (
+              <p role="status">
+                Kept as a correction: <kbd>l</kbd> opens it.
+              </p>
+            ) : (
+              <button
+                type="button"
+                className="calm min-h-8"
+                disabled={busy}
+                onClick={() => void take(offer, name).then(({ ok }) => ok && setTaken([...taken, name]))}
+              >
+                Take this one
+              </button>
+            )}
           </li>
         );
       })}

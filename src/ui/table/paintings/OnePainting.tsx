@@ -16,6 +16,8 @@ interface Props {
   readonly children?: ReactNode;
 }
 
+/** As wide as the picture may be with something to choose from below it. */
+const ABOVE = 'mx-auto w-full max-w-[max(16rem,calc((100vh-33rem)*1.25))]';
 const STILL = { x: 0, y: 0 };
 const nothing = () => undefined;
 
@@ -24,7 +26,7 @@ export function OnePainting({ attemptId, hasStrip, squint, paint, box, children 
   return (
     <div className="flex min-h-0 flex-1 flex-col justify-center gap-3 overflow-y-auto p-3">
       <SquintFilter />
-      <figure className={`relative m-0 ${WHOLE}`}>
+      <figure className={`relative m-0 ${children ? ABOVE : WHOLE}`}>
         <img
           src={inPaint ? `/picture/${attemptId}/strip` : `/laid/${attemptId}/drawn`}
           alt={inPaint ? 'The painting as it is, straightened' : 'The painting in greys'}

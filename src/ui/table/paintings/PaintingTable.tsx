@@ -59,11 +59,7 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
         <Mending
           busy={critique.busy}
           propose={() => critique.ask(() => actions.proposeMending(id))}
-          take={({ layers }, name) =>
-            void critique
-              .ask(() => actions.correctPicture(id, { id: null, name, layers }, 0))
-              .then((answer) => answer.ok && critique.setCorrecting(true))
-          }
+          take={({ layers }, name) => critique.ask(() => actions.correctPicture(id, { id: null, name, layers }, 0))}
         />
       )}
     </OnePainting>
