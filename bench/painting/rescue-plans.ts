@@ -77,7 +77,7 @@ function reaches({ shapes, meetings }: LargeShapes, steps: ReadonlyMap<number, n
   const third = span / 3;
   const crowded = values.filter((l) => l >= ENDS.dark + third && l < ENDS.light - third).length / values.length;
   return (
-    at(0.95) - at(0.05) >= RESCUE_GOALS.range * span &&
+    at(1 - RESCUE_GOALS.tail) - at(RESCUE_GOALS.tail) >= RESCUE_GOALS.range * span &&
     Math.abs(at(0.5) - (ENDS.dark + ENDS.light) / 2) <= RESCUE_GOALS.middle * span &&
     crowded <= RESCUE_GOALS.crowded
   );

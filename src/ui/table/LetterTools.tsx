@@ -18,20 +18,28 @@ export function LetterTools({ shown, handIn, remarks, actions, critique }: Props
   const counted = (n: number) => (n > 0 ? ` (${n})` : '');
   return (
     <>
-      <div className="flex flex-wrap gap-x-4 gap-y-1 text-13">
+      <div className="flex flex-wrap gap-x-4 gap-y-2 text-13">
         {!frozen && (
-          <button type="button" className="cursor-pointer underline" onClick={() => critique.setRemarking(true)}>
+          <button
+            type="button"
+            className="min-h-6 cursor-pointer underline"
+            onClick={() => critique.setRemarking(true)}
+          >
             A remark of your own
           </button>
         )}
         {(!frozen || shown.marks.length > 0) && (
-          <button type="button" className="cursor-pointer underline" onClick={() => critique.setMarking(true)}>
+          <button type="button" className="min-h-6 cursor-pointer underline" onClick={() => critique.setMarking(true)}>
             {frozen ? 'See the marks' : 'Mark the picture'}
             {counted(shown.marks.length)}
           </button>
         )}
         {(!frozen || shown.corrections.length > 0) && (
-          <button type="button" className="cursor-pointer underline" onClick={() => critique.setCorrecting(true)}>
+          <button
+            type="button"
+            className="min-h-6 cursor-pointer underline"
+            onClick={() => critique.setCorrecting(true)}
+          >
             {frozen ? 'See the correction' : 'Show a correction'}
             {counted(shown.corrections.length)}
           </button>

@@ -26,7 +26,7 @@ function spreadAfter({ shapes }: LargeShapes, moves: readonly RescueMove[]) {
     return sorted.find(({ weight }) => (sum += weight) >= share)?.l ?? NaN;
   };
   const crowded = all.filter(({ l }) => l >= 15 + 80 / 3 && l < 95 - 80 / 3).reduce((s, { weight }) => s + weight, 0);
-  return { range: at(0.95) - at(0.05), middle: at(0.5), crowded };
+  return { range: at(1 - RESCUE_GOALS.tail) - at(RESCUE_GOALS.tail), middle: at(0.5), crowded };
 }
 
 const NARROW = painting([48, 0.3], [56, 0.25], [44, 0.12], [62, 0.15], [52, 0.1], [40, 0.08]);

@@ -24,7 +24,7 @@ export interface RescueProposal {
   readonly moves: readonly RescueMove[];
   /** Share of the picture that is painted over. */
   readonly area: number;
-  /** What lies between the darkest and the lightest twentieth afterwards, L*. */
+  /** What lies between the darkest and the lightest afterwards, all but `tail` at either end, L*. */
   readonly range: number;
   /** Whether all comes to where it is wanted; else it is the nearest that there is. */
   readonly reaches: boolean;
@@ -35,8 +35,12 @@ const MOST = 4;
 const MOVES = [-2, -1, 1, 2] as const;
 const PROPOSALS = 3;
 
-/** Shares of what lies between the ends: how much range is wanted, and how far the middle of all values may lie off theirs. */
-export const RESCUE_GOALS = { range: 0.5, middle: 0.25, crowded: 0.6 } as const;
+/**
+ * Shares of what lies between the ends: how much range is wanted, how far the middle of all values may lie off theirs, and how much
+ * may be crowded in the middle third. The range leaves out `tail` at either end: a little more than the twentieth that it is read by
+ * later, so that a hand that wavers at an edge still gets there.
+ */
+export const RESCUE_GOALS = { range: 0.5, middle: 0.25, crowded: 0.6, tail: 0.065 } as const;
 /** Neighbours that stood this far apart, steps, still do, and the same way round. */
 const APART = 0.5;
 /** Of a shortfall, so many steps count as one tenth of the picture that is crowded. */
@@ -60,9 +64,9 @@ function histogram({ values, area }: LargeShape, by: number, { dark, light }: En
 
 /** Values of a painting all together. */
 interface Whole {
-  readonly p5: number;
-  readonly p50: number;
-  readonly p95: number;
+  readonly dark: number;
+  readonly middle: number;
+  readonly light: number;
   /** Share in the middle third. */
   readonly crowded: number;
 }
@@ -72,7 +76,7 @@ function wholeOf(bins: Float64Array, { dark, light }: Ends): Whole {
   const [low, high] = [(dark + third) / perBin, (light - third) / perBin];
   let [sum, crowded] = [0, 0];
   const found = [NaN, NaN, NaN];
-  const wanted = [0.05, 0.5, 0.95];
+  const wanted = [RESCUE_GOALS.tail, 0.5, 1 - RESCUE_GOALS.tail];
   for (let k = 0; k < BINS; k++) {
     const own = bins[k] as number;
     for (let q = 0; q < 3; q++) {
@@ -82,15 +86,15 @@ function wholeOf(bins: Float64Array, { dark, light }: Ends): Whole {
     sum += own;
     if (k >= low && k < high) crowded += own;
   }
-  const [p5 = NaN, p50 = NaN, p95 = NaN] = found;
-  return { p5, p50, p95, crowded };
+  const [darkest = NaN, middle = NaN, lightest = NaN] = found;
+  return { dark: darkest, middle, light: lightest, crowded };
 }
 
 /** How far a painting is from what is wanted, steps; 0 where nothing is missing. */
-function shortfall({ p5, p50, p95, crowded }: Whole, { ends: { dark, light }, step }: RescueWanted): number {
-  const span = light - dark;
-  const narrow = Math.max(0, RESCUE_GOALS.range * span - (p95 - p5));
-  const off = Math.max(0, Math.abs(p50 - (dark + light) / 2) - RESCUE_GOALS.middle * span);
+function shortfall({ dark, middle, light, crowded }: Whole, { ends, step }: RescueWanted): number {
+  const span = ends.light - ends.dark;
+  const narrow = Math.max(0, RESCUE_GOALS.range * span - (light - dark));
+  const off = Math.max(0, Math.abs(middle - (ends.dark + ends.light) / 2) - RESCUE_GOALS.middle * span);
   return (narrow + off) / step + CROWDED_WEIGHS * Math.max(0, crowded - RESCUE_GOALS.crowded);
 }
 
@@ -193,7 +197,7 @@ export function rescueProposals(large: LargeShapes, wanted: RescueWanted): Rescu
   const asProposal = ({ moves, whole, short }: Found): RescueProposal => ({
     moves,
     area: areaOf(moves.map((m) => m.shape)),
-    range: whole.p95 - whole.p5,
+    range: whole.light - whole.dark,
     reaches: short === 0,
   });
   const proposals: RescueProposal[] = [];

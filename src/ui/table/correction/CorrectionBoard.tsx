@@ -105,7 +105,7 @@ export function CorrectionBoard(props: Props) {
           onLeave={leave}
           onNumber={(n) => begin(n - 1)}
         />
-        <p className="text-center text-13">
+        <p className="self-center rounded-sm bg-l93 px-2 text-13">
           {before.on ? 'The painting as it is' : 'A correction, not the painting itself'}
         </p>
         <div className="flex gap-1">

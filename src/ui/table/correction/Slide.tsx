@@ -1,6 +1,9 @@
 'use client';
 /** A slider that the picture follows while it is dragged, and that is kept where it is let go. */
-import { useRef } from 'react';
+import { useEffect, useRef } from 'react';
+
+/** Keys that follow one another this soon, ms, are one move of the slider. */
+const PAUSE_MS = 500;
 
 interface Props {
   readonly label: string;
@@ -17,10 +20,20 @@ interface Props {
 
 export function Slide({ label, says, value, min, max, step, disabled, follow, keep }: Props) {
   const moved = useRef(false);
+  const latest = useRef(keep);
+  const pause = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  useEffect(() => {
+    latest.current = keep;
+  });
   const letGo = () => {
+    clearTimeout(pause.current);
     if (!moved.current) return;
     moved.current = false;
-    keep();
+    latest.current();
+  };
+  const letGoSoon = () => {
+    clearTimeout(pause.current);
+    pause.current = setTimeout(letGo, PAUSE_MS);
   };
   return (
     <label className="grid gap-0.5">
@@ -38,7 +51,7 @@ export function Slide({ label, says, value, min, max, step, disabled, follow, ke
           follow(Number(e.target.value));
         }}
         onPointerUp={letGo}
-        onKeyUp={letGo}
+        onKeyUp={letGoSoon}
         onBlur={letGo}
       />
     </label>
