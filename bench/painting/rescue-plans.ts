@@ -87,13 +87,13 @@ function reaches({ shapes, meetings }: LargeShapes, steps: ReadonlyMap<number, n
 function smallestBelow(large: LargeShapes, most: number): number | null {
   let best: number | null = null;
   const { shapes } = large;
-  // Few values stand for all, so that all sets can be tried.
+  // Few values stand for all, so that all sets can be tried; what they let pass is asked once more with all of them.
   const thinned: LargeShapes = {
     ...large,
-    shapes: shapes.map((s) => ({ ...s, values: s.values.filter((_, i) => i % 11 === 0) })),
+    shapes: shapes.map((s) => ({ ...s, values: s.values.filter((_, i) => i % 7 === 0) })),
   };
   const grow = (from: number, steps: ReadonlyMap<number, number>, area: number) => {
-    if (steps.size > 0 && area < (best ?? most) && reaches(thinned, steps)) best = area;
+    if (steps.size > 0 && area < (best ?? most) && reaches(thinned, steps) && reaches(large, steps)) best = area;
     if (steps.size === 4) return;
     for (let k = from; k < shapes.length; k++) {
       const wider = area + (shapes[k]?.area ?? 0);
