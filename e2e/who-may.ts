@@ -162,6 +162,7 @@ export const ACTIONS: Record<string, Deed> = {
   sendCorrection: { may: TEACHER, with: ({ attemptId }) => [attemptId, null] },
   setCorrectionApart: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing', ''] },
   dropCorrection: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
+  lookBeside: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, null] },
   proposeMending: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId] },
   answerTo: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'The one we mixed.'] },
   sayToLetter: { may: OWN, empty: true, with: ({ attemptId }) => [attemptId, null, 'Which black?'] },

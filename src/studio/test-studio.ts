@@ -12,6 +12,7 @@ import { students } from '@/data/schema/tables';
 import { UnusablePicture } from '@/workers/decoding/decode';
 import type { WorkerPool } from '@/workers/pool';
 import type { Answers, Task } from '@/workers/protocol';
+import { asAWhole } from '@/workers/tasks/as-a-whole';
 import { bringIn } from '@/workers/tasks/bring-in';
 import { correctionTask } from '@/workers/tasks/correction';
 import { rescueTask } from '@/workers/tasks/rescue';
@@ -131,6 +132,7 @@ async function openTestHouse(): Promise<TestHouse> {
         return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
       if (task.task === 'correction') return (await correctionTask(task)) as Answers[T['task']];
       if (task.task === 'rescue') return (await rescueTask(task)) as Answers[T['task']];
+      if (task.task === 'as-a-whole') return (await asAWhole(task)) as Answers[T['task']];
       if (task.task === 'bring-in') return (await bringIn(task)) as Answers[T['task']];
       if (task.task === 'reference-file') return (await referenceFile(task)) as Answers[T['task']];
       if (task.task === 'judge-notan') return (await judgeNotan(task)) as Answers[T['task']];

@@ -2,6 +2,7 @@
 import type { MessagePort } from 'node:worker_threads';
 import { UnusablePicture } from './decoding/decode';
 import type { Outcome, Task, WorkerRequest } from './protocol';
+import { asAWhole } from './tasks/as-a-whole';
 import { bringIn } from './tasks/bring-in';
 import { carryFile } from './tasks/carry';
 import { correctionTask } from './tasks/correction';
@@ -38,6 +39,8 @@ async function run(task: Task, port: MessagePort | null): Promise<unknown> {
       return measurePaintingFromLife(task, (stage) => port?.postMessage({ stage }));
     case 'painting-picture':
       return paintingPicture(task);
+    case 'as-a-whole':
+      return asAWhole(task);
     case 'bring-in':
       return bringIn(task);
     case 'reference-file':

@@ -8,6 +8,7 @@ import type { ScaleResult } from '@/core/scale/result';
 import type { MessagePort } from 'node:worker_threads';
 import type { PracticeTask } from './practice/camera';
 import type { PracticeReadingTask } from './practice/reading';
+import type { AsAWhole, AsAWholeTask } from './tasks/as-a-whole';
 import type { BringInTask, BroughtIn } from './tasks/bring-in';
 import type { CarryTask } from './tasks/carry';
 import type { CorrectionTask } from './tasks/correction';
@@ -33,6 +34,7 @@ import type { RescueTask } from './tasks/rescue';
 import type { SortedPicture, SortTask } from './tasks/sort';
 
 export type Task =
+  | AsAWholeTask
   | BringInTask
   | NotanHandInTask
   | JudgeNotanTask
@@ -58,6 +60,7 @@ export type Task =
   | PracticeReadingTask;
 
 export interface Answers {
+  'as-a-whole': AsAWhole;
   'bring-in': BroughtIn;
   'measure-notan': NotanHandIn;
   'judge-notan': NotanResult;

@@ -29,7 +29,7 @@ export function LetterTools({ shown, handIn, remarks, actions, critique }: Props
           </button>
         )}
         {(!frozen || shown.marks.length > 0) && (
-          <button type="button" className="min-h-6 cursor-pointer underline" onClick={() => critique.setMarking(true)}>
+          <button type="button" className="min-h-6 cursor-pointer underline" onClick={() => critique.setBoard('marks')}>
             {frozen ? 'See the marks' : 'Mark the picture'}
             {counted(shown.marks.length)}
           </button>
@@ -38,10 +38,19 @@ export function LetterTools({ shown, handIn, remarks, actions, critique }: Props
           <button
             type="button"
             className="min-h-6 cursor-pointer underline"
-            onClick={() => critique.setCorrecting(true)}
+            onClick={() => critique.setBoard('correction')}
           >
             {frozen ? 'See the correction' : 'Show a correction'}
             {counted(shown.corrections.length)}
+          </button>
+        )}
+        {critique.isPainting && (
+          <button
+            type="button"
+            className="min-h-6 cursor-pointer underline"
+            onClick={() => critique.setBoard('beside')}
+          >
+            Beside other pictures
           </button>
         )}
       </div>

@@ -10,6 +10,7 @@ import { KeyList } from '../parts/KeyList';
 import { StateMark } from '../parts/StateMark';
 import { AlikeOnes } from './AlikeOnes';
 import { AttemptTrouble } from './AttemptTrouble';
+import { BesideBoard } from './beside/BesideBoard';
 import { CorrectionBoard } from './correction/CorrectionBoard';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
@@ -57,7 +58,12 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
   return (
     <div className="grid min-h-[calc(100vh-44px)] grid-cols-1 lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
-        {critique.marking && shown ? (
+        {critique.board === 'beside' && shown ? (
+          <BesideBoard
+            look={(also) => ask(() => actions.lookBeside(shown.id, also))}
+            leave={() => critique.setBoard(null)}
+          />
+        ) : critique.board === 'marks' && shown ? (
           <MarkBoard
             marks={shown.marks}
             pictures={picturesToMark(shown, slots.part)}
@@ -66,9 +72,9 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
             frozen={frozen}
             draw={(mark) => ask(() => actions.markPicture(shown.id, mark))}
             takeBack={(id) => ask(() => actions.takeBackMark(shown.id, id))}
-            leave={() => critique.setMarking(false)}
+            leave={() => critique.setBoard(null)}
           />
-        ) : critique.correcting && shown && slots.correctingWith ? (
+        ) : critique.board === 'correction' && shown && slots.correctingWith ? (
           <CorrectionBoard
             ways={shown.corrections}
             picture={`/picture/${shown.id}/${shown.hasStrip ? 'strip' : 'preview'}`}
@@ -78,7 +84,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
             sendWith={(id) => ask(() => actions.sendCorrection(shown.id, id))}
             setAside={(id, why) => ask(() => actions.setCorrectionApart(shown.id, id, why))}
             remove={(id) => ask(() => actions.dropCorrection(shown.id, id))}
-            leave={() => critique.setCorrecting(false)}
+            leave={() => critique.setBoard(null)}
           />
         ) : critique.original.on && shown?.hasPreview ? (
           <img

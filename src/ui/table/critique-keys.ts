@@ -12,6 +12,7 @@ export const PAINTING_KEYS = [
   ['hold r', 'the reference and the painting in each other’s place'],
   ['hold m', 'the reference half over the painting'],
   ['hold f', 'how they differ: lighter where it is too light'],
+  ['i', 'beside other pictures, as a whole'],
   ['v', 'side by side, split, a piece laid in, one feature held still, or the drawing checked'],
 ] as const;
 /** The same of a painting in all its values. */

@@ -7,6 +7,7 @@ import type { MassEdit, SetUpMass } from '@/core/reference/set-up';
 import type { AttemptState, HandInState } from '@/data/schema/tables';
 import type { Alike } from '@/studio/views/alike';
 import type { AttemptView } from '@/studio/views/attempt';
+import type { Beside } from '@/studio/views/beside';
 import type { KeptCorrection } from '@/studio/views/corrections';
 import type { MendingOffer } from '@/studio/views/mending';
 import type { Measured } from '@/studio/views/measured';
@@ -47,6 +48,8 @@ export interface TableActions {
   sendCorrection(attemptId: string, id: string | null): Promise<Answer<unknown, void>>;
   setCorrectionApart(attemptId: string, id: string, why: string): Promise<Answer<unknown, void>>;
   dropCorrection(attemptId: string, id: string): Promise<Answer<unknown, void>>;
+  /** Lays it beside the exemplars of what it is painted from, and one more picture where its id is given. */
+  lookBeside(attemptId: string, also: string | null): Promise<Answer<unknown, Beside>>;
   /** Ways to mend an old painting, before anything is painted. */
   proposeMending(attemptId: string): Promise<Answer<unknown, readonly MendingOffer[]>>;
   /** Answers what the student wrote to the letter; no words say that it was read. */

@@ -14,18 +14,21 @@ import type { ItemChange, TableProps } from './table-props';
 type Said = NonNullable<NonNullable<TableProps['shown']>['critique']>;
 const NOTHING_SAID: Pick<Said, 'changes' | 'whys'> = { changes: {}, whys: {} };
 
+/** What can stand in place of the pictures. */
+export type Board = 'marks' | 'correction' | 'beside';
+
 export type Critique = ReturnType<typeof useCritique>;
 
-export function useCritique({ handIn, shown, isCurrent, phrases, actions }: TableProps) {
+export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }: TableProps) {
   const router = useRouter();
+  const isPainting = part?.kind === 'painting';
   const [chosen, setChosen] = useState(0);
   const [editing, setEditing] = useState<string | null>(null);
   const [all, setAll] = useState(false);
   const [grouping, setGrouping] = useState<Grouping>('pass');
   const [whyOpen, setWhyOpen] = useState(false);
   const [help, setHelp] = useState(false);
-  const [marking, setMarking] = useState(false);
-  const [correcting, setCorrecting] = useState(false);
+  const [board, setBoard] = useState<Board | null>(null);
   const [remarking, setRemarking] = useState(false);
   const [trouble, setTrouble] = useState('');
   const [refused, setRefused] = useState<string | null>(null);
@@ -85,8 +88,9 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
     d: () =>
       pick && !frozen && void change(pick.original.key, { dropped: !pick.dropped }, changes[pick.original.key] ?? 0),
     e: () => pick && !frozen && setEditing(pick.original.key),
-    k: () => shown?.critique && setMarking(true),
-    l: () => shown?.critique && setCorrecting(true),
+    i: () => isPainting && setBoard('beside'),
+    k: () => shown?.critique && setBoard('marks'),
+    l: () => shown?.critique && setBoard('correction'),
     n: () => shown?.critique && !frozen && setRemarking(true),
     p: () => verdict('pass'),
     g: () => verdict('again'),
@@ -95,7 +99,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
     '?': () => setHelp(true),
   };
   // On the boards keys draw, and in a remark they write.
-  const isElsewhere = marking || correcting || remarking;
+  const isElsewhere = board !== null || remarking;
   useKeys(isElsewhere ? {} : keys, isElsewhere ? {} : { s: squint.hold, o: original.hold });
 
   const editable = {
@@ -121,10 +125,9 @@ export function useCritique({ handIn, shown, isCurrent, phrases, actions }: Tabl
       setHelp,
       remarking,
       setRemarking,
-      marking,
-      setMarking,
-      correcting,
-      setCorrecting,
+      board,
+      setBoard,
+      isPainting,
       trouble,
       busy,
       underWay,

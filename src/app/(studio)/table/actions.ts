@@ -3,6 +3,7 @@ import { VERDICTS } from '@/data/schema/tables';
 import { keepCorrection, removeCorrection, sendWithLetter, setCorrectionAside } from '@/studio/critique/correcting';
 import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio/critique/critiquing';
 import { drawMark, takeMarkBack } from '@/studio/critique/marking';
+import { type Beside, besideOthers } from '@/studio/views/beside';
 import type { KeptCorrection } from '@/studio/views/corrections';
 import { type MendingOffer, mendingOffers } from '@/studio/views/mending';
 import { answerReply } from '@/studio/critique/replies';
@@ -81,6 +82,9 @@ export async function setCorrectionApart(attemptId: string, id: string, why: str
 }
 export async function dropCorrection(attemptId: string, id: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => removeCorrection(house, teacher, attemptId, idSchema.parse(id)));
+}
+export async function lookBeside(attemptId: string, also: string | null): Promise<Outcome<Beside>> {
+  return act(({ house, teacher }) => besideOthers(house, teacher, attemptId, idSchema.nullable().parse(also)));
 }
 export async function proposeMending(attemptId: string): Promise<Outcome<MendingOffer[]>> {
   return act(({ house, teacher }) => mendingOffers(house, teacher, attemptId));

@@ -19,6 +19,7 @@ import {
   judgeByMasses,
   judgeOnceMore,
   keepOwnRemark,
+  lookBeside,
   markPicture,
   measureAgainstNow,
   measureOnceMore,
@@ -51,7 +52,7 @@ const actions = {
     giveVerdict,
     withdrawVerdict,
   },
-  ...{ proposeMending, correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
+  ...{ lookBeside, proposeMending, correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
   ...{ measureOnceMore, measureAgainstNow, tones },
 };
 
