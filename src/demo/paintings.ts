@@ -66,7 +66,10 @@ const HABITS: readonly Habit[] = [
 ];
 
 async function prepare({ house, teacher }: World): Promise<string> {
-  const row = (await referencesOf(house, teacher)).find((r) => r.title === TITLE);
+  const all = await referencesOf(house, teacher);
+  const row = all.find((r) => r.title === TITLE);
+  // Two others of the studio, for how they handle lights and darks.
+  const exemplars = all.filter((r) => r !== row).slice(0, 2);
   if (!row) throw new Error('The sample picture is not there.');
   const { preparation } = await referenceFor(house, teacher, row.id);
   await keepPreparation(
@@ -75,6 +78,7 @@ async function prepare({ house, teacher }: World): Promise<string> {
     row.id,
     {
       ...preparation,
+      exemplars: exemplars.map((r) => r.id),
       shapes: {
         cut: { squint: 0.2, dissolve: 0.003, smooth: 0.3, thresholds: [27, 49, 62] },
         edits: [],

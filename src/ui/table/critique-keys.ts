@@ -18,6 +18,7 @@ export const PAINTING_KEYS = [
 /** The same of a painting in all its values. */
 export const LIFE_VALUE_KEYS = [
   ['hold c', 'the paint as it is, in its colours'],
+  ['i', 'beside other pictures, as a whole'],
   ['1 to 9', 'the mass that is painted; 0 for none of them'],
   ['b', 'take the last stroke or shape back'],
   ['j', 'judge it by these masses'],
