@@ -90,6 +90,10 @@ export const ROUTES: Record<string, Door> = {
   '/reference/[referenceId]/[kind]/route': { may: TEACHER },
   '/reference-file/[referenceId]/[what]/route': { may: TEACHER, empty: true },
   '/picture/[attemptId]/[kind]/route': { may: THEIRS },
+  // Who was asked is the one to see it: the room's own teacher as little as a student.
+  '/(studio)/asked/[opinionId]/page': { may: TEACHER, empty: true },
+  '/asked/[opinionId]/picture/route': { may: TEACHER, empty: true },
+  '/join/page': { may: EVERYBODY, empty: true },
   '/corrected/[correctionId]/[what]/route': { may: TEACHER, empty: true },
   '/laid/[attemptId]/[which]/route': { may: TEACHER, empty: true },
   '/tones/[attemptId]/[which]/route': { may: TEACHER, empty: true },
@@ -162,6 +166,10 @@ export const ACTIONS: Record<string, Deed> = {
   sendCorrection: { may: TEACHER, with: ({ attemptId }) => [attemptId, null] },
   setCorrectionApart: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing', ''] },
   dropCorrection: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
+  layBefore: { may: TEACHER, with: ({ attemptId }) => [attemptId, {}] },
+  unask: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
+  sayOpinion: { may: TEACHERS, empty: true, with: () => ['nothing', {}] },
+  invite: { may: TEACHERS, with: () => [] },
   lookBeside: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, null] },
   proposeMending: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId] },
   answerTo: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'The one we mixed.'] },
@@ -189,4 +197,4 @@ export const ACTIONS: Record<string, Deed> = {
   removeStudent: { may: TEACHER, with: ({ studentId }) => [studentId] },
 };
 /** The doors themselves: whoever stands before them may try, and is counted (studio/access/door). */
-export const DOORS = ['signInTeacher', 'signInStudent', 'begin', 'signOut'];
+export const DOORS = ['signInTeacher', 'signInStudent', 'begin', 'join', 'signOut'];

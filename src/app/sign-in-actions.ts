@@ -1,6 +1,7 @@
 'use server';
 /** Coming in and going out. */
 import type { DoorOf, SignedIn } from '@/data/sign-in/auth';
+import { joinStudio } from '@/studio/class/colleagues';
 import { createFirstTeacher } from '@/studio/class/people';
 import { type House, theHouse } from '@/studio/house';
 import { cookies, headers } from 'next/headers';
@@ -79,6 +80,27 @@ export async function begin(_: Outcome | null, form: FormData): Promise<Outcome>
   if (!signedIn) return { ok: false, say: 'You are registered; sign in with your e-mail and password.' };
   await letIn(signedIn);
   redirect('/');
+}
+
+/** All who come with an invitation come by one door: it closes to an address that tries many. */
+const INVITED: DoorOf = { class: 'by invitation' };
+
+export async function join(_: Outcome | null, form: FormData): Promise<Outcome> {
+  const [email, password] = [typed(form, 'email').slice(0, 254), typed(form, 'password').slice(0, 200)];
+  const given = { code: typed(form, 'code').slice(0, 40), name: typed(form, 'name').slice(0, 200), email, password };
+  let refused = '';
+  const done = await signIn(
+    INVITED,
+    async (house) => {
+      const made = await outcome(() => joinStudio(house, given));
+      if (made.ok) return house.auth.signInTeacher(email, password);
+      refused = made.say;
+      return null;
+    },
+    '',
+  );
+  if (done.ok) redirect('/');
+  return { ok: false, say: refused || done.say };
 }
 
 export async function signOut(): Promise<void> {

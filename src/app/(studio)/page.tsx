@@ -2,11 +2,13 @@ import { labelsOf } from '@/core/kinds/table';
 import { zoneOf } from '@/core/planning/meetings';
 import { classesOf } from '@/studio/class/people';
 import { exercisesOfTeacher } from '@/studio/plan/exercises';
+import { answersToTeacher, askedOfTeacher } from '@/studio/critique/opinions';
 import { repliesTo } from '@/studio/critique/replies';
 import { closingsOfOwnDoor, notMeasuredOf, waitingOf } from '@/studio/views/today';
 import { HandInMark } from '@/ui/instruments/HandInMark';
 import { sayDay, sayMoment } from '@/ui/parts/dates';
 import { Begin } from '@/ui/today/Begin';
+import { Opinions } from '@/ui/today/Opinions';
 import { Replies } from '@/ui/today/Replies';
 import { NotMeasured } from '@/ui/today/NotMeasured';
 import Link from 'next/link';
@@ -15,8 +17,10 @@ import { measureOnceMore } from './table/actions';
 
 export default async function Today() {
   const { house, teacher } = await teacherOnly();
-  const [waiting, written, notMeasured, closings, work, groups] = await Promise.all([
+  const [waiting, asked, answers, written, notMeasured, closings, work, groups] = await Promise.all([
     waitingOf(house, teacher),
+    askedOfTeacher(house, teacher),
+    answersToTeacher(house, teacher),
     repliesTo(house, teacher),
     notMeasuredOf(house, teacher),
     closingsOfOwnDoor(house, teacher),
@@ -36,6 +40,7 @@ export default async function Today() {
             before.
           </p>
         )}
+        {asked.length + answers.length > 0 && <Opinions asked={asked} answers={answers} />}
         {written.length > 0 && <Replies replies={written} />}
         {notMeasured.length > 0 && <NotMeasured pictures={notMeasured} again={measureOnceMore} />}
         <section className="panel" aria-labelledby="waiting">

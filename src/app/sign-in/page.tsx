@@ -1,5 +1,6 @@
 import { isNewHouse } from '@/studio/class/people';
 import { DoorForm } from '@/ui/parts/DoorForm';
+import Link from 'next/link';
 import { redirect } from 'next/navigation';
 import { visitor } from '../access';
 import { signInStudent, signInTeacher } from '../sign-in-actions';
@@ -50,6 +51,11 @@ export default async function SignIn() {
             { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
           ]}
         />
+        <p className="mt-3">
+          <Link className="underline" href="/join">
+            I have an invitation
+          </Link>
+        </p>
       </section>
     </main>
   );

@@ -11,4 +11,5 @@ function draw(letters: string, length: number): string {
 
 export const newId = (): string => draw(ID_LETTERS, 16);
 export const newClassCode = (): string => draw(CODE_LETTERS, 6);
+export const newInvitation = (): string => draw(CODE_LETTERS, 12);
 export const newPersonalCode = (): string => draw(CODE_LETTERS, 8);

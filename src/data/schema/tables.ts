@@ -6,3 +6,4 @@ export * from './sign-in';
 export * from './file';
 export * from './reference';
 export * from './door';
+export * from './opinion';

@@ -32,6 +32,13 @@ export interface Auth {
   createTeacher(name: string, email: string, password: string): Promise<string>;
   /** The first teacher of a studio; null where there is one already, however many try at once. */
   createFirstTeacher(name: string, email: string, password: string): Promise<string | null>;
+  /** A teacher whom something else allows within the same transaction; null where that says no. */
+  createInvited(
+    name: string,
+    email: string,
+    password: string,
+    may: (tx: Transaction, userId: string) => Promise<boolean>,
+  ): Promise<string | null>;
   /** A student's account; returns the user id. */
   createStudent(name: string, classCode: string, personalCode: string): Promise<string>;
   /** Gives a student a new personal code and ends their sessions. */
@@ -109,12 +116,12 @@ export async function openAuth(db: Database): Promise<Auth> {
     email: string,
     password: string,
     userName: string | null,
-    may: (tx: Transaction) => Promise<boolean> = () => Promise.resolve(true),
+    may: (tx: Transaction, userId: string) => Promise<boolean> = () => Promise.resolve(true),
   ) {
     const id = newId();
     const passwordHash = await hash(password);
     return db.transaction(async (tx) => {
-      if (!(await may(tx))) return null;
+      if (!(await may(tx, id))) return null;
       await tx.insert(schema.user).values({ id, role, name, email, username: userName, displayUsername: userName });
       await tx
         .insert(schema.account)
@@ -150,6 +157,8 @@ export async function openAuth(db: Database): Promise<Auth> {
     createTeacher: (name, email, password) => created(createUser('teacher', name, email.toLowerCase(), password, null)),
     createFirstTeacher: (name, email, password) =>
       createUser('teacher', name, email.toLowerCase(), password, null, isFirst),
+    createInvited: (name, email, password, may) =>
+      createUser('teacher', name, email.toLowerCase(), password, null, may),
     createStudent: (name, classCode, personalCode) =>
       created(
         createUser(

@@ -16,6 +16,7 @@ import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
 import { LetterTools } from './LetterTools';
 import { MarkBoard } from './marks/MarkBoard';
+import { SecondOpinion } from '../opinions/SecondOpinion';
 import { OwnWord } from './OwnWord';
 import { StudentsReply } from './StudentsReply';
 import type { TableProps } from './table-props';
@@ -175,6 +176,15 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           ))}
         {shown?.critique && (
           <LetterTools shown={shown} handIn={handIn} remarks={slots.remarks} actions={actions} critique={critique} />
+        )}
+        {shown?.critique && (
+          <SecondOpinion
+            opinions={slots.opinions}
+            colleagues={slots.colleagues}
+            frozen={frozen}
+            ask={(question) => ask(() => actions.layBefore(shown.id, question))}
+            takeBack={(id) => run(() => actions.unask(shown.id, id))}
+          />
         )}
         {shown?.critique && (
           <OwnWord

@@ -11,6 +11,8 @@ import type { Beside } from '@/studio/views/beside';
 import type { KeptCorrection } from '@/studio/views/corrections';
 import type { MendingOffer } from '@/studio/views/mending';
 import type { Measured } from '@/studio/views/measured';
+import type { OpinionView } from '@/studio/views/opinions';
+import type { Question } from '../opinions/SecondOpinion';
 import type { Answer } from '../parts/answer';
 import type { CorrectingWith } from './correction/layer-kinds';
 import type { WayGiven } from './correction/use-correction';
@@ -48,6 +50,9 @@ export interface TableActions {
   sendCorrection(attemptId: string, id: string | null): Promise<Answer<unknown, void>>;
   setCorrectionApart(attemptId: string, id: string, why: string): Promise<Answer<unknown, void>>;
   dropCorrection(attemptId: string, id: string): Promise<Answer<unknown, void>>;
+  /** Lays it before another teacher, and takes a question back that nobody answered. */
+  layBefore(attemptId: string, question: Question): Promise<Answer<unknown, void>>;
+  unask(attemptId: string, id: string): Promise<Answer<unknown, void>>;
   /** Lays it beside the exemplars of what it is painted from, and one more picture where its id is given. */
   lookBeside(attemptId: string, also: string | null): Promise<Answer<unknown, Beside>>;
   /** Ways to mend an old painting, before anything is painted. */
@@ -145,6 +150,9 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
   readonly phrases: Readonly<Record<string, Phrases>>;
   /** The teacher's own remarks that no rule makes. */
   readonly remarks: readonly Remark[];
+  /** What other teachers think of it, and who could be asked. */
+  readonly opinions: readonly OpinionView[];
+  readonly colleagues: readonly { readonly id: string; readonly name: string }[];
   /** What corrections are drawn with; null where there is nothing to correct. */
   readonly correctingWith: CorrectingWith | null;
   /** Others' of the same exercise that are nearly equal by what was measured, and decided. */

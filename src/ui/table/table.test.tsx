@@ -81,6 +81,8 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
       phrases={{}}
       remarks={[]}
       correctingWith={null}
+      opinions={[]}
+      colleagues={[]}
       alike={[]}
       actions={actions}
     />,
@@ -120,6 +122,8 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       phrases={{}}
       remarks={[]}
       correctingWith={null}
+      opinions={[]}
+      colleagues={[]}
       alike={[]}
       actions={actions}
     />,
@@ -150,6 +154,8 @@ test('by eye: the photograph as it came, no findings, and both decisions', () =>
       phrases={{}}
       remarks={[]}
       correctingWith={null}
+      opinions={[]}
+      colleagues={[]}
       alike={[]}
       actions={actions}
     />,

@@ -1,6 +1,7 @@
 'use server';
 import type { MeetingRule } from '@/core/planning/meetings';
 import { bringInCard, forgetCard } from '@/studio/class/cards';
+import { inviteTeacher } from '@/studio/class/colleagues';
 import { addStudent, changeClass, type ClassSettings, createClass, reissueCode } from '@/studio/class/people';
 import { deleteStudent } from '@/studio/class/records';
 import { setMeetings } from '@/studio/plan/timetables';
@@ -17,6 +18,11 @@ export async function makeClass(name: string, numbering: string): Promise<Outcom
   });
   revalidatePath('/ledger');
   return done;
+}
+
+export async function invite(): Promise<Outcome<string>> {
+  const { house, teacher } = await teacherOnly();
+  return outcome(() => inviteTeacher(house, teacher));
 }
 
 export async function setClass(classId: string, settings: ClassSettings): Promise<Outcome> {

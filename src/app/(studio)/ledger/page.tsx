@@ -1,13 +1,16 @@
 import { NUMBERINGS, NUMBERING_IDS } from '@/core/exercise/numbering';
+import { colleaguesOf, INVITATION_DAYS } from '@/studio/class/colleagues';
 import { classesOf } from '@/studio/class/people';
+import { Colleagues } from '@/ui/ledger/Colleagues';
 import { LedgerForm } from '@/ui/ledger/LedgerForm';
 import Link from 'next/link';
 import { teacherOnly } from '../../access';
-import { makeClass } from './actions';
+import { invite, makeClass } from './actions';
 
 export default async function Ledger() {
   const { house, teacher } = await teacherOnly();
   const groups = await classesOf(house, teacher);
+  const colleagues = await colleaguesOf(house, teacher);
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_22rem]">
       <section className="panel self-start">
@@ -44,6 +47,7 @@ export default async function Ledger() {
           send={makeClass}
         />
       </section>
+      <Colleagues own={teacher.name} colleagues={colleagues} days={INVITATION_DAYS} invite={invite} />
     </div>
   );
 }

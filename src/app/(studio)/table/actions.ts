@@ -6,6 +6,7 @@ import { drawMark, takeMarkBack } from '@/studio/critique/marking';
 import { type Beside, besideOthers } from '@/studio/views/beside';
 import type { KeptCorrection } from '@/studio/views/corrections';
 import { type MendingOffer, mendingOffers } from '@/studio/views/mending';
+import { askOpinion, takeQuestionBack } from '@/studio/critique/opinions';
 import { answerReply } from '@/studio/critique/replies';
 import { speakTo } from '@/studio/critique/register';
 import { keepRemark, sayOwn } from '@/studio/critique/remarks';
@@ -82,6 +83,12 @@ export async function setCorrectionApart(attemptId: string, id: string, why: str
 }
 export async function dropCorrection(attemptId: string, id: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => removeCorrection(house, teacher, attemptId, idSchema.parse(id)));
+}
+export async function layBefore(attemptId: string, question: unknown): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => askOpinion(house, teacher, attemptId, question));
+}
+export async function unask(attemptId: string, id: string): Promise<Outcome<void>> {
+  return act(({ house, teacher }) => takeQuestionBack(house, teacher, attemptId, idSchema.parse(id)));
 }
 export async function lookBeside(attemptId: string, also: string | null): Promise<Outcome<Beside>> {
   return act(({ house, teacher }) => besideOthers(house, teacher, attemptId, idSchema.nullable().parse(also)));

@@ -3,6 +3,8 @@ import { alikeOf } from '@/studio/views/alike';
 import { phrasesOf } from '@/studio/critique/phrases';
 import { remarksOf } from '@/studio/critique/remarks';
 import { correctingWith } from '@/studio/views/correcting-with';
+import { colleaguesOf } from '@/studio/class/colleagues';
+import { opinionsOn } from '@/studio/views/opinions';
 import { tableOf } from '@/studio/views/table';
 import { tablePartOf } from '@/studio/views/table-part';
 import { Table } from '@/ui/table/Table';
@@ -19,6 +21,7 @@ import {
   judgeByMasses,
   judgeOnceMore,
   keepOwnRemark,
+  layBefore,
   lookBeside,
   markPicture,
   measureAgainstNow,
@@ -29,6 +32,7 @@ import {
   setCorrectionApart,
   takeBackMark,
   takeFrameAsDark,
+  unask,
   withdrawVerdict,
   writeFor,
 } from '../actions';
@@ -52,6 +56,7 @@ const actions = {
     giveVerdict,
     withdrawVerdict,
   },
+  ...{ layBefore, unask },
   ...{ lookBeside, proposeMending, correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
   ...{ measureOnceMore, measureAgainstNow, tones },
 };
@@ -91,6 +96,8 @@ export default async function TablePage({ params, searchParams }: Props) {
       alike={isDraft ? await alikeOf(house, alikeTo, shown.measured) : []}
       remarks={isDraft ? await remarksOf(house, teacher) : []}
       correctingWith={shown && (await correctingWith(house, table.class, shown))}
+      opinions={shown ? await opinionsOn(house, shown.id) : []}
+      colleagues={isDraft ? await colleaguesOf(house, teacher) : []}
       actions={actions}
     />
   );

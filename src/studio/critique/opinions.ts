@@ -1,0 +1,126 @@
+/** A second opinion: a hand-in is laid before another teacher before it is sent, and both words are kept. */
+import { newId } from '@/data/schema/ids';
+import { attempts, critiques, exercises, handIns, opinions, students, user, VERDICTS } from '@/data/schema/tables';
+import { and, asc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { z } from 'zod';
+import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { colleaguesOf } from '../class/colleagues';
+import type { House } from '../house';
+import { attemptViews } from '../views/attempt';
+import { judgedBy } from '../views/said';
+import { letterTextSchema } from '../words';
+import { openCritique } from './critiquing';
+
+const askSchema = z.object({ of: z.string().max(60), hidesName: z.boolean(), question: letterTextSchema });
+const saidSchema = z.object({
+  word: letterTextSchema.refine((s) => s !== '', 'Say what you think of it.'),
+  verdict: z.enum(VERDICTS).nullable(),
+});
+
+/**
+ * Lays a hand-in before another teacher, who sees its picture and its draft from then on.
+ *
+ * @throws Refused where it was sent, or where they were asked already; NotFound where there is no such teacher.
+ */
+export async function askOpinion(house: House, teacher: Teacher, attemptId: string, given: unknown): Promise<void> {
+  await openCritique(house, teacher, attemptId);
+  const { of, hidesName, question } = askSchema.parse(given);
+  if (!(await colleaguesOf(house, teacher)).some((c) => c.id === of)) throw new NotFound();
+  const made = await house.db
+    .insert(opinions)
+    .values({ id: newId(), attemptId, askedBy: teacher.userId, of, hidesName, question })
+    .onConflictDoNothing()
+    .returning({ id: opinions.id });
+  if (made.length === 0) throw new Refused('They were asked about this one already.');
+}
+
+/** Takes a question back that nobody has answered. */
+export async function takeQuestionBack(house: House, teacher: Teacher, attemptId: string, id: string): Promise<void> {
+  await openCritique(house, teacher, attemptId);
+  const gone = await house.db
+    .delete(opinions)
+    .where(and(eq(opinions.id, id), eq(opinions.attemptId, attemptId), isNull(opinions.answeredAt)))
+    .returning({ id: opinions.id });
+  if (gone.length === 0) throw new NotFound();
+}
+
+/** A question to a teacher, with the attempt that it is about. Throws NotFound where it is not theirs. */
+async function askedOf(house: House, teacher: Teacher, id: string) {
+  const [row] = await house.db
+    .select({ opinion: opinions, asker: user.name, sentAt: critiques.sentAt })
+    .from(opinions)
+    .innerJoin(user, eq(opinions.askedBy, user.id))
+    .innerJoin(critiques, eq(opinions.attemptId, critiques.attemptId))
+    .where(and(eq(opinions.id, id), eq(opinions.of, teacher.userId)));
+  if (!row) throw new NotFound();
+  // Whoever asked may see it, and lends that to whoever was asked.
+  const asker: Teacher = { role: 'teacher', userId: row.opinion.askedBy, name: row.asker };
+  return { ...row, own: await attemptFor(house, asker, row.opinion.attemptId) };
+}
+
+/** Says what a teacher thinks of a hand-in that was laid before them. Throws Refused where it was sent meanwhile. */
+export async function giveOpinion(house: House, teacher: Teacher, id: string, given: unknown): Promise<void> {
+  const { sentAt } = await askedOf(house, teacher, id);
+  if (sentAt) throw new Refused('It was given back meanwhile. What you said before is kept as it is.');
+  const { word, verdict } = saidSchema.parse(given);
+  await house.db.update(opinions).set({ word, verdict, answeredAt: new Date() }).where(eq(opinions.id, id));
+}
+
+/** A hand-in as a teacher sees it who was asked about it: whose it is only where that is not hidden. */
+export async function lookAtAsked(house: House, teacher: Teacher, id: string) {
+  const { opinion, asker, sentAt, own } = await askedOf(house, teacher, id);
+  const [view] = await attemptViews(house, [own.attempt], judgedBy(own));
+  if (!view) throw new NotFound();
+  const { hidesName, question, word, verdict } = opinion;
+  return {
+    ...{ id, asker, question, word, verdict },
+    isSent: sentAt !== null,
+    student: hidesName ? null : own.student.name,
+    title: own.exercise.title,
+    marks: view.marks.filter((m) => m.mark.on === 'painting').map((m) => m.mark),
+    items: (view.critique?.items ?? [])
+      .filter((i) => !i.dropped)
+      .map(({ original, say, action }) => ({
+        ...{ key: original.key, kind: original.kind, say: say ?? original.say, action: action ?? original.do },
+      })),
+  };
+}
+
+/** The picture of a hand-in that a teacher was asked about; null where it is not made yet. */
+export async function pictureOfAsked(house: House, teacher: Teacher, id: string): Promise<Buffer | null> {
+  const { own } = await askedOf(house, teacher, id);
+  const hash = own.attempt.stripHash ?? own.attempt.previewHash;
+  return hash ? house.files.read(hash) : null;
+}
+
+/** What others asked a teacher and is not answered, the oldest first. */
+export async function askedOfTeacher(house: House, teacher: Teacher) {
+  return house.db
+    .select({ id: opinions.id, asker: user.name, title: exercises.title, question: opinions.question })
+    .from(opinions)
+    .innerJoin(user, eq(opinions.askedBy, user.id))
+    .innerJoin(critiques, eq(opinions.attemptId, critiques.attemptId))
+    .innerJoin(attempts, eq(opinions.attemptId, attempts.id))
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
+    .where(and(eq(opinions.of, teacher.userId), isNull(opinions.answeredAt), isNull(critiques.sentAt)))
+    .orderBy(asc(opinions.createdAt));
+}
+
+/** What came back to a teacher of hand-ins that were not sent yet. */
+export async function answersToTeacher(house: House, teacher: Teacher) {
+  return house.db
+    .select({
+      ...{ id: opinions.id, by: user.name, student: students.name, title: exercises.title, word: opinions.word },
+      ...{ handInId: handIns.id, attemptId: attempts.id },
+    })
+    .from(opinions)
+    .innerJoin(user, eq(opinions.of, user.id))
+    .innerJoin(critiques, eq(opinions.attemptId, critiques.attemptId))
+    .innerJoin(attempts, eq(opinions.attemptId, attempts.id))
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .innerJoin(students, eq(handIns.studentId, students.id))
+    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
+    .where(and(eq(opinions.askedBy, teacher.userId), isNotNull(opinions.answeredAt), isNull(critiques.sentAt)))
+    .orderBy(asc(opinions.answeredAt));
+}

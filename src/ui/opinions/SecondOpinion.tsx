@@ -1,0 +1,107 @@
+'use client';
+/** What other teachers of the studio think of a hand-in, and the way to ask one of them. */
+import type { OpinionView } from '@/studio/views/opinions';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import type { Answer } from '../parts/answer';
+import { Choice, Tick } from '../parts/fields';
+import { VERDICT_SAID } from './verdict-said';
+
+export interface Question {
+  readonly of: string;
+  readonly hidesName: boolean;
+  readonly question: string;
+}
+
+interface Props {
+  readonly opinions: readonly OpinionView[];
+  readonly colleagues: readonly { readonly id: string; readonly name: string }[];
+  readonly frozen: boolean;
+  readonly ask: (question: Question) => Promise<Answer<unknown, unknown>>;
+  readonly takeBack: (id: string) => void;
+}
+
+export function SecondOpinion({ opinions, colleagues, frozen, ask, takeBack }: Props) {
+  const [open, setOpen] = useState(false);
+  const mayAsk = colleagues.filter((c) => !opinions.some((o) => o.of === c.name));
+  if (opinions.length === 0 && (frozen || mayAsk.length === 0)) return null;
+  return (
+    <section aria-label="Second opinions" className="grid gap-2 text-13">
+      {opinions.map(({ id, of, word, verdict }) => (
+        <div key={id} className="rounded-sm bg-l97 p-2">
+          <p>
+            <span className="font-semibold">{of}</span>{' '}
+            {word === null ? 'was asked and has not answered yet.' : verdict ? VERDICT_SAID[verdict] : 'says:'}
+          </p>
+          {word !== null && (
+            <p className="whitespace-pre-wrap font-letter" dir="auto">
+              {word}
+            </p>
+          )}
+          {word === null && !frozen && (
+            <button type="button" className="min-h-6 cursor-pointer underline" onClick={() => takeBack(id)}>
+              Take the question back
+            </button>
+          )}
+        </div>
+      ))}
+      {!frozen && mayAsk.length > 0 && (
+        <button
+          type="button"
+          className="min-h-6 cursor-pointer justify-self-start underline"
+          onClick={() => setOpen(true)}
+        >
+          A second opinion
+        </button>
+      )}
+      <Dialog.Root open={open} onOpenChange={setOpen}>
+        <Dialog.Portal>
+          <Dialog.Overlay className="fixed inset-0 bg-l20/60" />
+          <Dialog.Content className="panel fixed left-1/2 top-1/2 max-h-[90vh] w-[28rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto">
+            <Dialog.Title className="mb-1 text-18 font-semibold">A second opinion</Dialog.Title>
+            <Dialog.Description className="quiet mb-3">
+              They see the picture and the draft, and say what they think. Both words are kept; you decide.
+            </Dialog.Description>
+            <AskForm colleagues={mayAsk} ask={ask} close={() => setOpen(false)} />
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+    </section>
+  );
+}
+
+function AskForm({ colleagues, ask, close }: Pick<Props, 'colleagues' | 'ask'> & { readonly close: () => void }) {
+  const [of, setOf] = useState(colleagues[0]?.id ?? '');
+  const [hidesName, setHidesName] = useState(true);
+  const [question, setQuestion] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const send = async () => {
+    const answer = await ask({ of, hidesName, question });
+    if (answer.ok) close();
+    else setTrouble(answer.say);
+  };
+  return (
+    <form
+      className="grid gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void send();
+      }}
+    >
+      <Choice label="Whom" value={of} options={colleagues.map((c) => [c.id, c.name] as const)} onChange={setOf} />
+      <Tick label="Don’t say whose it is" checked={hidesName} onChange={setHidesName} />
+      <label>
+        <span className="label">What you want to know</span>
+        <textarea className="field" rows={3} value={question} onChange={(e) => setQuestion(e.target.value)} />
+      </label>
+      {trouble && (
+        <p role="alert" className="trouble">
+          {trouble}
+        </p>
+      )}
+      <button type="submit" className="act">
+        Lay it before them
+      </button>
+    </form>
+  );
+}
