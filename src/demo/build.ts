@@ -23,6 +23,7 @@ import { notanHandIns, setNotans, setReferences } from './notan';
 import { copiesInColour } from './copies';
 import { giveBack } from './given-back';
 import { JUG_IN_GREYS, monochromePaintings, rescuedPainting, stagedPaintings } from './paintings';
+import { askColleague } from './second-opinion';
 import { pilePictures, setPileExercise } from './pile';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
 
@@ -173,4 +174,7 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   await pile.write();
   tell('one painting is marked and given back, and its painter asks something');
   await giveBack({ house, teacher, classId }, people[5] as Student, JUG_IN_GREYS);
+  tell('another teacher comes in, is asked about two paintings, and has answered one');
+  const [maren, , , pell] = people;
+  await askColleague({ house, teacher, classId }, JUG_IN_GREYS, maren?.name ?? '', pell?.name ?? '');
 }

@@ -5,7 +5,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { buildSampleWorld } from './build';
 import { PILE_FILE } from './pile';
-import { CLASS, STUDENTS, TEACHER } from './world';
+import { CLASS, COLLEAGUE, STUDENTS, TEACHER } from './world';
 
 const started = Date.now();
 const house = await openHouse();
@@ -19,6 +19,7 @@ try {
 }
 console.log(`
 Teacher   ${TEACHER.email}   ${TEACHER.password}
+          ${COLLEAGUE.email}    ${COLLEAGUE.password}
 Students  class code ${CLASS.code}, and their own code:`);
 for (const s of STUDENTS) console.log(`          ${s.code}   ${s.name}`);
 if (existsSync(path.join(house.settings.folder, PILE_FILE)))

@@ -3,6 +3,7 @@ import type { CameraCondition } from '@/devices/condition-names';
 import type { PaintCondition } from '@/devices/paint-conditions';
 
 export const TEACHER = { name: 'Hesper Dunnock', email: 'hesper@tidewell.example', password: 'saltpans-and-hills' };
+export const COLLEAGUE = { name: 'Corin Maddery', email: 'corin@tidewell.example', password: 'mortar-and-madder' };
 export const CLASS = { name: 'Tidewell Evening Studio', code: 'TDWELL' };
 
 export interface DemoShot {
