@@ -1,6 +1,6 @@
 /** Ways to mend an old painting before anything is painted: each with a picture of it, the paint and the time. */
 import type { Layer } from '@/core/correction/layer';
-import { sayMend, sayMinutes, sayRepainted } from '@/core/critique/correction/mend-words';
+import { sayMends, sayMinutes, sayRepainted } from '@/core/critique/correction/mend-words';
 import { keyedEnds, pictureStep } from '@/core/exercise/key';
 import { isPicture } from '@/core/exercise/terms';
 import { rescueLayers } from '@/core/kinds/rescue-layers';
@@ -55,14 +55,15 @@ export async function mendingOffers(house: House, teacher: Teacher, attemptId: s
   return Promise.all(
     plans.map(async (plan): Promise<MendingOffer> => {
       const layers = rescueLayers(plan);
+      const says = sayMends(plan.parts);
       const jpeg = await house.pool.run({ task: 'correction', file, layers, as: 'picture', across: PREVIEW_PX });
       return {
         layers,
         preview: `data:image/jpeg;base64,${Buffer.from(jpeg).toString('base64')}`,
-        parts: plan.parts.map((part) => {
+        parts: plan.parts.map((part, k) => {
           const mix = sayGreyMix(paints, figures, medium, part.becomes) ?? 'a grey of its new value';
           const amount = wholeMm2 === null ? '' : `, ${sayMillilitres(millilitres(part.area * wholeMm2, medium))}`;
-          return { say: sayMend(part), paint: `${mix}${amount}` };
+          return { say: says[k] ?? '', paint: `${mix}${amount}` };
         }),
         repainted: sayRepainted(plan.area),
         time: sayMinutes(plan.parts, wholeMm2 === null ? null : plan.area * wholeMm2),

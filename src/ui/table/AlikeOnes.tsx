@@ -6,9 +6,11 @@ import { HandInMark } from '../instruments/HandInMark';
 interface Props {
   readonly alike: readonly Alike[];
   readonly labels: readonly string[];
+  /** Lays them side by side. */
+  readonly lay: () => void;
 }
 
-export function AlikeOnes({ alike, labels }: Props) {
+export function AlikeOnes({ alike, labels, lay }: Props) {
   if (alike.length === 0) return null;
   return (
     <section aria-label="Nearly equal">
@@ -33,6 +35,9 @@ export function AlikeOnes({ alike, labels }: Props) {
           </li>
         ))}
       </ul>
+      <button type="button" className="mt-1 min-h-6 cursor-pointer text-13 underline" onClick={lay}>
+        See them side by side
+      </button>
     </section>
   );
 }

@@ -10,14 +10,12 @@ import { KeyList } from '../parts/KeyList';
 import { StateMark } from '../parts/StateMark';
 import { AlikeOnes } from './AlikeOnes';
 import { AttemptTrouble } from './AttemptTrouble';
-import { BesideBoard } from './beside/BesideBoard';
-import { CorrectionBoard } from './correction/CorrectionBoard';
 import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
 import { LetterTools } from './LetterTools';
-import { MarkBoard } from './marks/MarkBoard';
 import { SecondOpinion } from '../opinions/SecondOpinion';
 import { OwnWord } from './OwnWord';
+import { PicturesOrBoard } from './PicturesOrBoard';
 import { StudentsReply } from './StudentsReply';
 import type { TableProps } from './table-props';
 import type { Critique } from './use-critique';
@@ -40,62 +38,12 @@ function saidOf(shown: NonNullable<TableProps['shown']>, key: string | null): st
   return item ? (item.say ?? item.original.say) : null;
 }
 
-/** What can be marked: the straightened painting, or else the photograph, and what it was painted from. */
-function picturesToMark({ id, hasStrip, hasPreview }: NonNullable<TableProps['shown']>, part: TableProps['part']) {
-  const painting = {
-    on: 'painting' as const,
-    name: 'Painting',
-    src: `/picture/${id}/${hasStrip ? 'strip' : 'preview'}`,
-  };
-  const reference = { on: 'reference' as const, name: 'Reference', src: `/laid/${id}/wanted` };
-  return [
-    ...(hasStrip || hasPreview ? [painting] : []),
-    ...(part?.kind === 'painting' && part.beside === 'reference' ? [reference] : []),
-  ];
-}
-
 export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critique, ...slots }: Props) {
   const { works, fixes, headlines, rest, grouping, setGrouping, editable, all, setAll, frozen, run, ask } = critique;
   return (
     <div className="grid min-h-[calc(100vh-44px)] grid-cols-1 lg:h-[calc(100vh-44px)] lg:min-h-[640px] lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section className="flex min-h-0 min-w-0 flex-col" aria-label="Pictures">
-        {critique.board === 'beside' && shown ? (
-          <BesideBoard
-            look={(also) => ask(() => actions.lookBeside(shown.id, also))}
-            leave={() => critique.setBoard(null)}
-          />
-        ) : critique.board === 'marks' && shown ? (
-          <MarkBoard
-            marks={shown.marks}
-            pictures={picturesToMark(shown, slots.part)}
-            findings={[...works, ...fixes].map((i) => ({ key: i.original.key, say: i.say ?? i.original.say }))}
-            picked={fixes.find((i) => i === critique.pick)?.original.key ?? critique.editable.first}
-            frozen={frozen}
-            draw={(mark) => ask(() => actions.markPicture(shown.id, mark))}
-            takeBack={(id) => ask(() => actions.takeBackMark(shown.id, id))}
-            leave={() => critique.setBoard(null)}
-          />
-        ) : critique.board === 'correction' && shown && slots.correctingWith ? (
-          <CorrectionBoard
-            ways={shown.corrections}
-            picture={`/picture/${shown.id}/${shown.hasStrip ? 'strip' : 'preview'}`}
-            tools={slots.correctingWith}
-            frozen={frozen}
-            keep={(given, seen) => ask(() => actions.correctPicture(shown.id, given, seen))}
-            sendWith={(id) => ask(() => actions.sendCorrection(shown.id, id))}
-            setAside={(id, why) => ask(() => actions.setCorrectionApart(shown.id, id, why))}
-            remove={(id) => ask(() => actions.dropCorrection(shown.id, id))}
-            leave={() => critique.setBoard(null)}
-          />
-        ) : critique.original.on && shown?.hasPreview ? (
-          <img
-            src={`/picture/${shown.id}/preview`}
-            alt="The photograph as it came"
-            className="h-full w-full object-contain"
-          />
-        ) : (
-          slots.pictures
-        )}
+        <PicturesOrBoard handIn={handIn} shown={shown} actions={actions} critique={critique} {...slots} />
       </section>
       <aside className="flex min-h-0 flex-col gap-2 overflow-y-auto bg-l93 p-3" aria-label="Critique">
         <div className="flex items-center gap-2">
@@ -202,7 +150,9 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           </p>
         )}
         {slots.below}
-        {isCurrent && !frozen && <AlikeOnes alike={slots.alike} labels={slots.labels} />}
+        {isCurrent && !frozen && (
+          <AlikeOnes alike={slots.alike} labels={slots.labels} lay={() => critique.setBoard('alike')} />
+        )}
         <DecisionBar
           state={handIn.state}
           verdict={shown?.verdict ?? null}

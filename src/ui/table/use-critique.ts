@@ -15,7 +15,7 @@ type Said = NonNullable<NonNullable<TableProps['shown']>['critique']>;
 const NOTHING_SAID: Pick<Said, 'changes' | 'whys'> = { changes: {}, whys: {} };
 
 /** What can stand in place of the pictures. */
-export type Board = 'marks' | 'correction' | 'beside';
+export type Board = 'marks' | 'correction' | 'beside' | 'alike';
 
 export type Critique = ReturnType<typeof useCritique>;
 

@@ -11,6 +11,8 @@ export interface CorrectionLook {
 export interface CorrectionShown {
   readonly width: number;
   readonly height: number;
+  /** Whether the last layer covers anything. */
+  readonly covers: boolean;
   /** How long it took to show, milliseconds. */
   readonly took: number;
 }

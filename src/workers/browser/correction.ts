@@ -123,12 +123,13 @@ const api: CorrectionDesk = {
     // What stood there before goes back to what lies below, and then comes what is new.
     const old = boxRound(desk.drawn, boxRound(wasBelow, below.changed));
     copyBox(below, now, old);
-    const changed = boxRound(below.changed, last ? carryOut(desk, last) : null);
+    const own = last ? carryOut(desk, last) : null;
+    const changed = boxRound(below.changed, own);
     const isOtherLook = look.grey !== desk.look?.grey || look.before !== desk.look.before;
     draw(desk, isOtherLook ? [0, 0, width, height] : boxRound(old, changed), look);
     desk.drawn = changed;
     desk.look = look;
-    return { width, height, took: performance.now() - started };
+    return { width, height, covers: last === undefined || own !== null, took: performance.now() - started };
   },
 };
 

@@ -37,17 +37,19 @@ export default async function Ledger() {
           ))}
         </ul>
       </section>
-      <section className="panel self-start">
-        <h2 className="mb-3 text-18 font-semibold">A new class</h2>
-        <LedgerForm
-          button="Make the class"
-          label="Name of the class"
-          choices={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]])}
-          choiceLabel="How values are numbered"
-          send={makeClass}
-        />
-      </section>
-      <Colleagues own={teacher.name} colleagues={colleagues} days={INVITATION_DAYS} invite={invite} />
+      <div className="grid content-start gap-4">
+        <section className="panel self-start">
+          <h2 className="mb-3 text-18 font-semibold">A new class</h2>
+          <LedgerForm
+            button="Make the class"
+            label="Name of the class"
+            choices={NUMBERING_IDS.map((n) => [n, NUMBERINGS[n]])}
+            choiceLabel="How values are numbered"
+            send={makeClass}
+          />
+        </section>
+        <Colleagues own={teacher.name} colleagues={colleagues} days={INVITATION_DAYS} invite={invite} />
+      </div>
     </div>
   );
 }

@@ -6,6 +6,8 @@ import { capital, partOf, place } from '../naming';
 interface Part {
   readonly box: ShareBox;
   readonly area: number;
+  /** As it is, L*. */
+  readonly lightness: number;
   readonly steps: number;
 }
 
@@ -13,16 +15,19 @@ interface Part {
 const MINUTES = { mix: 6, whole: 90, perDm2: 7 } as const;
 const DM2 = 10_000;
 
-const whereOf = ({ box, area }: Part): string =>
-  area > 0.3
-    ? `the large shape ${place(box)}`
-    : area > 0.08
-      ? `the shape ${place(box)}`
-      : `the small shape ${place(box)}`;
+const sizeOf = ({ area }: Part): string => (area > 0.3 ? 'large ' : area > 0.08 ? '' : 'small ');
+const whereOf = (part: Part, which: string): string => `the ${which}${sizeOf(part)}shape ${place(part.box)}`;
 
-/** What becomes of one shape. */
-export const sayMend = (part: Part): string =>
-  capital(`${whereOf(part)}: ${inSteps(part.steps)} ${part.steps > 0 ? 'lighter' : 'darker'}`);
+/** What becomes of each shape of a way. Those that would be called the same are told apart by how light they are. */
+export function sayMends(parts: readonly Part[]): string[] {
+  const plain = parts.map((part) => whereOf(part, ''));
+  return parts.map((part, k) => {
+    const twins = parts.filter((_, j) => plain[j] === plain[k]);
+    const isLighter = twins.every((t) => t.lightness <= part.lightness);
+    const which = twins.length === 1 ? '' : isLighter ? 'lighter ' : 'darker ';
+    return capital(`${whereOf(part, which)}: ${inSteps(part.steps)} ${part.steps > 0 ? 'lighter' : 'darker'}`);
+  });
+}
 
 /** How much of the picture is painted over. */
 export const sayRepainted = (area: number): string =>

@@ -34,7 +34,9 @@ export function BesideBoard({ look, leave }: Props) {
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto p-3" aria-busy={beside === null}>
       <SquintFilter />
       <div className="flex flex-wrap items-end gap-2">
-        <HoldButton label="Squint" keyName="s" hold={squint} />
+        <span className="flex w-48">
+          <HoldButton label="Squint" keyName="s" hold={squint} />
+        </span>
         <button ref={leaving} type="button" className="calm bg-l97" onClick={leave}>
           Done <kbd>Esc</kbd>
         </button>

@@ -142,6 +142,11 @@ export function CorrectionCanvas(props: Props) {
           {trouble}
         </p>
       )}
+      {shown && !shown.covers && (
+        <p role="status" className="rounded-sm bg-l93 px-2 text-13">
+          The last layer covers nothing yet: draw round more of it, or brush it in.
+        </p>
+      )}
       <div className="relative max-h-full max-w-full">
         <canvas
           ref={canvas}

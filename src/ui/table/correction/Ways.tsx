@@ -41,6 +41,20 @@ export function Ways({ ways, drawing, frozen, sendWith, setAside, remove }: Prop
           </li>
         ))}
       </ul>
+      {!frozen && drawing.way.id !== null && (
+        <label key={drawing.way.id}>
+          <span className="label">What this way is called</span>
+          <input
+            className="field"
+            maxLength={80}
+            defaultValue={drawing.way.name}
+            onBlur={(e) => {
+              const name = e.target.value.trim();
+              if (name !== '' && name !== drawing.way.name) drawing.call(name);
+            }}
+          />
+        </label>
+      )}
       {!frozen && (
         <div className="flex flex-wrap gap-2 text-13">
           <button type="button" className="calm min-h-8 px-2" onClick={() => drawing.turnTo(undefined)}>

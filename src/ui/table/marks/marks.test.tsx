@@ -125,7 +125,7 @@ test('remarks stand in a list by their keys; none yet is said so', () => {
 });
 
 test('nearly equal ones stand beside what was decided of them; whom it is written for is chosen', () => {
-  expect(renderToStaticMarkup(<AlikeOnes alike={[]} labels={[]} />)).toBe('');
+  expect(renderToStaticMarkup(<AlikeOnes alike={[]} labels={[]} lay={() => undefined} />)).toBe('');
   const html = renderToStaticMarkup(<WrittenFor own={null} ofClass="children" speakTo={() => undefined} />);
   expect(html).toContain('As in the class: children');
   expect(html).toContain('Those who have painted for long');

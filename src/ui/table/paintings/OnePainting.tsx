@@ -17,7 +17,7 @@ interface Props {
 }
 
 /** As wide as the picture may be with something to choose from below it. */
-const ABOVE = 'mx-auto w-full max-w-[max(16rem,calc((100vh-33rem)*1.25))]';
+const ABOVE = 'mx-auto w-full max-w-[max(16rem,calc((100vh-36rem)*1.25))]';
 const STILL = { x: 0, y: 0 };
 const nothing = () => undefined;
 
