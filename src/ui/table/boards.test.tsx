@@ -1,4 +1,5 @@
 /** Boards that stand in place of the pictures, as they are first drawn. */
+import { samplePainting } from '@/core/painting/sample-result';
 import type { Alike } from '@/studio/views/alike';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { AlikeBoard } from './AlikeBoard';
@@ -8,7 +9,13 @@ import { Mending } from './paintings/Mending';
 
 const nothing = () => undefined;
 const alike = (kind: 'scale' | 'painting', verdict: Alike['verdict'] = 'pass') =>
-  ({ attemptId: 'b', handInId: 'h', student: 'Ruta Vane', verdict, measured: { kind } }) as Alike;
+  ({
+    attemptId: 'b',
+    handInId: 'h',
+    student: 'Ruta Vane',
+    verdict,
+    measured: { kind, result: samplePainting({}) },
+  }) as Alike;
 const board = (kind: 'scale' | 'painting', verdict?: Alike['verdict']) =>
   renderToStaticMarkup(
     <AlikeBoard own={{ attemptId: 'a', student: 'Bea' }} alike={[alike(kind, verdict)]} leave={nothing} />,
