@@ -121,13 +121,13 @@ export async function benchReadBack(seed: number, megapixels: number): Promise<b
         ...{ kind: 'glaze', paint, surface: 'satin', mm },
         model: { absorption: [...model.absorption], scattering: [...model.scattering] },
       };
+      const read = async (own: Change, as: (typeof AS)[number]) =>
+        pixelsOf(await correctionTask({ task: 'correction', file, layers: [layerOf(spot, own, soft)], as }));
+      const wanted = meanIn(before, before, spot, (rgb) => filmRgb(model, mm, rgb, 'satin'));
       for (const as of AS) {
-        const change: Change = { kind: 'lightness', by: possible };
-        const lighter = await pixelsOf(await correctionTask({ task: 'correction', file, layers: [layerOf(spot, change, soft)], as })); // prettier-ignore
+        const lighter = await read({ kind: 'lightness', by: possible }, as);
         errors.change.push(Math.abs(meanIn(lighter, before, spot) - was - possible));
-        const glazed = await pixelsOf(await correctionTask({ task: 'correction', file, layers: [layerOf(spot, glaze, soft)], as })); // prettier-ignore
-        const wanted = meanIn(before, before, spot, (rgb) => filmRgb(model, mm, rgb, 'satin'));
-        errors.glaze.push(Math.abs(meanIn(glazed, before, spot) - wanted));
+        errors.glaze.push(Math.abs(meanIn(await read(glaze, as), before, spot) - wanted));
       }
     }
   } finally {

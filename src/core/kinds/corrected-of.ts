@@ -16,7 +16,10 @@ const scaleOf = (ends: Ends): NumberedScale => ({
   ends,
 });
 
-/** Steps in L*, values from the lightest as the class numbers them, and named shapes as shares of the picture; no shapes where nothing was measured. */
+/**
+ * Steps in L*, values from the lightest as the class numbers them, and named shapes as shares of the picture; no shapes where nothing
+ * was measured.
+ */
 export function correctedOf(result: MeasuredResult | null, terms: ExerciseTerms, numbering: NumberingId): CorrectedOf {
   const shapes = result?.kind === 'painting' ? result.shapes.map(({ name, box }) => ({ name, box })) : [];
   const own = labelsOf(terms, numbering);

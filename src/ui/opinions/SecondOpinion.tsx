@@ -1,10 +1,10 @@
 'use client';
 /** What other teachers of the studio think of a hand-in, and the way to ask one of them. */
 import type { OpinionView } from '@/studio/views/opinions';
-import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { Answer } from '../parts/answer';
 import { Choice, Tick } from '../parts/fields';
+import { FormDialog } from '../parts/FormDialog';
 import { VERDICT_SAID } from './verdict-said';
 
 export interface Question {
@@ -54,18 +54,14 @@ export function SecondOpinion({ opinions, colleagues, frozen, ask, takeBack }: P
           A second opinion
         </button>
       )}
-      <Dialog.Root open={open} onOpenChange={setOpen}>
-        <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 bg-l20/60" />
-          <Dialog.Content className="panel fixed left-1/2 top-1/2 max-h-[90vh] w-[28rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto">
-            <Dialog.Title className="mb-1 text-18 font-semibold">A second opinion</Dialog.Title>
-            <Dialog.Description className="quiet mb-3">
-              They see the picture and the draft, and say what they think. Both words are kept; you decide.
-            </Dialog.Description>
-            <AskForm colleagues={mayAsk} ask={ask} close={() => setOpen(false)} />
-          </Dialog.Content>
-        </Dialog.Portal>
-      </Dialog.Root>
+      <FormDialog
+        title="A second opinion"
+        about="They see the picture and the draft, and say what they think. Both words are kept; you decide."
+        open={open}
+        onOpenChange={setOpen}
+      >
+        <AskForm colleagues={mayAsk} ask={ask} close={() => setOpen(false)} />
+      </FormDialog>
     </section>
   );
 }

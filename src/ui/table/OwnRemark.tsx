@@ -3,9 +3,9 @@
 import type { FindingKind } from '@/core/critique/finding';
 import type { Remark } from '@/core/formats/remarks-csv';
 import Link from 'next/link';
-import { Dialog } from 'radix-ui';
 import { useId, useState } from 'react';
 import type { Answer } from '../parts/answer';
+import { FormDialog } from '../parts/FormDialog';
 import { KindChoice } from '../remarks/KindChoice';
 
 interface Props {
@@ -18,18 +18,14 @@ interface Props {
 
 export function OwnRemark({ open, onOpenChange, ...rest }: Props) {
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-l20/60" />
-        <Dialog.Content className="panel fixed left-1/2 top-1/2 max-h-[90vh] w-[28rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto">
-          <Dialog.Title className="mb-1 text-18 font-semibold">A remark of your own</Dialog.Title>
-          <Dialog.Description className="quiet mb-3">
-            It goes into this letter beside what was measured.
-          </Dialog.Description>
-          <RemarkForm {...rest} close={() => onOpenChange(false)} />
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <FormDialog
+      title="A remark of your own"
+      about="It goes into this letter beside what was measured."
+      open={open}
+      onOpenChange={onOpenChange}
+    >
+      <RemarkForm {...rest} close={() => onOpenChange(false)} />
+    </FormDialog>
   );
 }
 

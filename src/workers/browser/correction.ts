@@ -10,6 +10,7 @@ import type { Layer } from '@/core/correction/layer';
 import { type Weights, weightsOf } from '@/core/correction/mask';
 import { expose } from 'comlink';
 import type { CorrectionDesk, CorrectionLook } from './correction-protocol';
+import { onCanvas } from './on-canvas';
 
 interface Desk {
   readonly painting: Picture;
@@ -93,15 +94,8 @@ function draw({ now, painting, pixels, context }: Desk, box: Changed, { grey, be
 
 const api: CorrectionDesk = {
   async open(blob, canvas) {
-    const bitmap = await createImageBitmap(blob, { colorSpaceConversion: 'none' });
-    const { width, height } = bitmap;
-    canvas.width = width;
-    canvas.height = height;
-    const context = canvas.getContext('2d', { willReadFrequently: true });
-    if (!context) throw new Error('There is no canvas to draw on.');
-    context.drawImage(bitmap, 0, 0);
-    bitmap.close();
-    const pixels = context.getImageData(0, 0, width, height);
+    const { context, pixels } = await onCanvas(blob, canvas);
+    const { width, height } = pixels;
     const data = new Float32Array(3 * width * height);
     for (let p = 0, q = 0; p < data.length; p += 3, q += 4)
       for (let c = 0; c < 3; c++) data[p + c] = LINEAR_OF_CODE[pixels.data[q + c] as number] as number;

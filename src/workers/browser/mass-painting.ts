@@ -6,6 +6,7 @@ import { massPlane } from '@/core/reference/set-up';
 import { outlinesOf } from '@/core/tones/tidy';
 import { expose } from 'comlink';
 import type { MassesShown, MassPainting } from './masses-protocol';
+import { onCanvas } from './on-canvas';
 
 interface Opened {
   readonly greys: Uint8Array;
@@ -63,21 +64,10 @@ function draw({ greys, width, height, context }: Opened, nameOf: Uint8Array, pic
 
 const api: MassPainting = {
   async open(tones, canvas) {
-    const bitmap = await createImageBitmap(tones, { colorSpaceConversion: 'none' });
-    const { width, height } = bitmap;
-    canvas.width = width;
-    canvas.height = height;
-    const context = canvas.getContext('2d', { willReadFrequently: true });
-    if (!context) throw new Error('There is no canvas to draw on.');
-    context.drawImage(bitmap, 0, 0);
-    const { data } = context.getImageData(0, 0, width, height);
-    opened = {
-      greys: Uint8Array.from({ length: width * height }, (_, i) => data[4 * i] as number),
-      width,
-      height,
-      context,
-    };
-    bitmap.close();
+    const { context, pixels } = await onCanvas(tones, canvas);
+    const { width, height, data } = pixels;
+    const greys = Uint8Array.from({ length: width * height }, (_, i) => data[4 * i] as number);
+    opened = { greys, width, height, context };
   },
   async show(edits, masses, picked): Promise<MassesShown> {
     if (!opened) throw new Error('No picture was opened.');
