@@ -31,7 +31,15 @@ function letterFor(register: Register, more: Partial<LetterWords> = {}): LetterW
   return {
     ...{ paper: 'a4', student: 'Ørla Tamsin', className: 'Tidewell Evening Studio', date: '1 December 2026' },
     ...{ exercise: 'Nine greys', verdict: 'Once more, please.', works: says.slice(0, 5), first: first ?? null },
-    ...{ next: others.slice(0, 6), later: others.slice(6, 60), word: '', picture: null, correction: null, marks: [] },
+    ...{
+      next: others.slice(0, 6),
+      later: others.slice(6, 60),
+      word: '',
+      picture: null,
+      correction: null,
+      reference: null,
+      marks: [],
+    },
     numbers: says.slice(20, 26).map((of) => ({ of, lines: ['off by: 3 L*; how much of the picture: 0.1'] })),
     ...more,
   };
@@ -97,8 +105,9 @@ test('an ordinary letter with its picture takes no more than two sides', async (
 test('marks stand on the picture, light under dark, with their numbers and words', () => {
   const image = new Uint8Array([0xff, 0xd8]);
   const marks = [
-    { mark: { kind: 'pin', points: [[0.5, 0.5]] }, number: 1, words: 'Soften this edge.' },
+    { on: 'painting', mark: { kind: 'pin', points: [[0.5, 0.5]] }, number: 1, words: 'Soften this edge.' },
     {
+      on: 'painting',
       mark: {
         kind: 'outline',
         points: [
@@ -121,6 +130,27 @@ test('marks stand on the picture, light under dark, with their numbers and words
   }
   const words = page?.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : [])) ?? [];
   expect(words).toEqual(expect.arrayContaining(['1', '3', '1  Soften this edge.', '3  One shape.']));
+});
+
+test('a correction stands beside the painting and is called one; marks on what it is painted from stand on that', async () => {
+  const grey = sharp({ create: { width: 60, height: 40, channels: 3, background: '#888' } });
+  const picture = { image: new Uint8Array(await grey.jpeg().toBuffer()), widthOverHeight: 1.5 };
+  const marks: LetterWords['marks'] = [
+    { on: 'reference', mark: { kind: 'pin', points: [[0.5, 0.5]] }, number: 4, words: 'Look here first.' },
+  ];
+  const pages = letterPages({ ...letterFor('beginners'), picture, correction: picture, reference: picture, marks });
+  const boxes = pages.flatMap((p) => p.marks.flatMap((m) => (m.kind === 'picture' ? [m.box] : [])));
+  const [own, beside, from] = boxes;
+  expect(boxes).toHaveLength(3);
+  expect(beside?.yMm).toBe(own?.yMm);
+  expect(beside?.xMm).toBeGreaterThan((own?.xMm ?? 0) + (own?.widthMm ?? 0));
+  expect(from?.yMm).toBeGreaterThan((own?.yMm ?? 0) + (own?.heightMm ?? 0));
+  const words = pages.flatMap((p) => p.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : [])));
+  expect(words).toEqual(
+    expect.arrayContaining(['A correction by your teacher, not your painting', '4  Look here first.']),
+  );
+  const strokes = pages[0]?.marks.flatMap((m) => (m.kind === 'stroke' ? m.points : [])) ?? [];
+  for (const [, y] of strokes) expect(y).toBeGreaterThan(from?.yMm ?? Infinity);
 });
 
 test('nothing of a letter runs over the foot of a page, and a heading never ends one', () => {

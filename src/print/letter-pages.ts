@@ -1,5 +1,5 @@
 /** A letter on paper: the picture, what works, what to do next, and the numbers in small print; as many pages as its words take. */
-import { drawnMark, type Mark as PictureMark, type Place } from '@/core/critique/marks';
+import { drawnMark, type Mark as PictureMark, type MarkedPicture, type Place } from '@/core/critique/marks';
 import { boxMm } from '@/core/geometry/box';
 import { type Mark, type SheetDrawing, text } from '@/core/sheet/drawing';
 import { type PaperId, PAPERS } from '@/core/sheet/paper';
@@ -33,14 +33,17 @@ export interface LetterWords {
   /** The teacher's own word; empty where there is none. */
   readonly word: string;
   readonly numbers: readonly { readonly of: string; readonly lines: readonly string[] }[];
-  /** What was drawn on the picture, in its order, each with the words beside it. */
+  /** What was drawn, in its order, each on its picture and with the words beside it. */
   readonly marks: readonly {
+    readonly on: MarkedPicture;
     readonly mark: Pick<PictureMark, 'kind' | 'points'>;
     readonly number: number;
     readonly words: string;
   }[];
   /** What was painted; null where there is no picture. */
   readonly picture: LetterPicture | null;
+  /** What it is painted from; null where nothing was drawn on that. */
+  readonly reference: LetterPicture | null;
   /** The same as the teacher corrected it; null where nothing was. */
   readonly correction: LetterPicture | null;
 }
@@ -163,6 +166,7 @@ class Flow {
     const most = correction ? (this.#width - BESIDE_MM) / 2 : PICTURE.widthMm;
     const widthMm = Math.min(most, PICTURE.heightMm * painting.widthOverHeight);
     const heightMm = widthMm / painting.widthOverHeight;
+    if (this.page.yMm + heightMm + 2 * SIZES.small > this.#foot) this.turn();
     const yMm = this.page.yMm + 3;
     const { marks } = this.page;
     [painting, ...(correction ? [correction] : [])].forEach(({ image }, k) => {
@@ -204,14 +208,19 @@ class Flow {
 
 /** The pages of a letter: text goes on to the next one wherever it ends, and nothing is left out. */
 export function letterPages(letter: LetterWords): SheetDrawing[] {
-  const { paper, student, className, exercise, date, picture, correction, marks } = letter;
+  const { paper, student, className, exercise, date, picture, correction, reference, marks } = letter;
   const flow = new Flow(paper);
   flow.put(paragraph(exercise, { sizeMm: SIZES.title, weight: 'strong', aboveMm: 0 }));
   flow.put(paragraph(`For ${student}, ${className}, ${date}`, { aboveMm: 1 }));
-  if (picture) flow.picture(picture, marks, correction);
-  if (picture)
-    for (const { number, words } of marks)
+  const block = (on: MarkedPicture, own: LetterPicture | null, beside: LetterPicture | null) => {
+    if (!own) return;
+    const drawn = marks.filter((m) => m.on === on);
+    flow.picture(own, drawn, beside);
+    for (const { number, words } of drawn)
       flow.put(paragraph(`${number}  ${words}`, { sizeMm: SIZES.small, aboveMm: 1 }));
+  };
+  block('painting', picture, correction);
+  block('reference', reference, null);
   for (const own of paragraphsOf(letter)) flow.put(own);
   return flow.sheets(`${exercise}, ${student}`);
 }

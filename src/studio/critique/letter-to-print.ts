@@ -8,13 +8,17 @@ import type { LetterOrder, PrintJob } from '@/workers/printing/job';
 import { type Actor, attemptFor, NotFound } from '../access/actor';
 import type { House } from '../house';
 import { correctionFile } from './correcting';
-import { attemptViews } from '../views/attempt';
+import { type AttemptView, attemptViews } from '../views/attempt';
 import { judgedBy } from '../views/said';
+import { wantedPicture } from '../views/table';
 
 const sentence = ({ say, action, original }: SaidItem): LetterSentence => ({
   say: say ?? original.say,
   action: action ?? original.do,
 });
+
+/** Whether anything was drawn on what it is painted from. */
+const isDrawnOn = ({ marks }: AttemptView): boolean => marks.some(({ mark }) => mark.on === 'reference');
 
 /** The letter of an attempt. A student has it once it was sent; a teacher sees the draft as it stands. Throws NotFound where there is none. */
 export async function letterToPrint(house: House, actor: Actor, attemptId: string, paper: PaperId): Promise<PrintJob> {
@@ -51,10 +55,10 @@ export async function letterToPrint(house: House, actor: Actor, attemptId: strin
       const lines = numbers.map(({ label, value }) => `${label}: ${value}`);
       return lines.length === 0 ? [] : [{ of: sentence(item).say, lines: [lines.join('; ')] }];
     }),
-    // What is drawn on the reference is seen on the page: on paper there is one picture.
-    marks: view.marks.flatMap(({ mark }, k) =>
-      mark.on === 'painting' ? [{ mark, number: k + 1, words: markWords(mark, sayOf) }] : [],
-    ),
+    marks: view.marks.map(({ mark }, k) => ({
+      ...{ on: mark.on, mark, number: k + 1, words: markWords(mark, sayOf) },
+    })),
+    paintedFrom: isDrawnOn(view) ? await wantedPicture(house, attemptId) : null,
     corrected: corrected ? corrected.bytes : null,
     pictureFile: pictureHash === null ? null : await house.files.local(pictureHash),
   };

@@ -73,6 +73,15 @@ export async function paintingPictureOf(
   });
 }
 
+/** PNG of what was wanted of a painting, in greys; null where it was not laid on anything. Whoever calls has seen who asks. */
+export async function wantedPicture(house: House, attemptId: string): Promise<Uint8Array | null> {
+  const measured = await measuredOfOne(house, attemptId);
+  if (measured?.kind !== 'painting' || !measured.against?.lightness) return null;
+  const { planes, lightness } = measured.against;
+  const files = { wanted: await house.files.local(planes), laid: await house.files.local(lightness) };
+  return house.pool.run({ task: 'painting-picture', ...files, which: 'wanted' });
+}
+
 /** PNG of an attempt's tones, as wanted or as drawn, in the exercise's greys; null where none were read. */
 export async function tonesOfAttempt(
   house: House,

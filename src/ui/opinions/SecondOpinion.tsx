@@ -95,9 +95,14 @@ function AskForm({ colleagues, ask, close }: Pick<Props, 'colleagues' | 'ask'> &
           {trouble}
         </p>
       )}
-      <button type="submit" className="act">
-        Lay it before them
-      </button>
+      <div className="flex gap-2">
+        <button type="submit" className="act">
+          Lay it before them
+        </button>
+        <button type="button" className="calm ml-auto" onClick={close}>
+          Leave
+        </button>
+      </div>
     </form>
   );
 }

@@ -107,7 +107,9 @@ function RemarkForm({
         >
           Say it, and keep it
         </button>
-        <Dialog.Close className="calm ml-auto">Leave</Dialog.Close>
+        <button type="button" className="calm ml-auto" onClick={close}>
+          Leave
+        </button>
       </div>
       <Link className="text-13 underline" href="/ledger/remarks">
         All your remarks

@@ -14,8 +14,10 @@ export type SheetJob =
 export type PrintJob = SheetJob | { readonly kind: 'letters'; readonly letters: readonly LetterOrder[] };
 
 /** A letter whose picture is still a file. */
-export type LetterOrder = Omit<LetterWords, 'picture' | 'correction'> & {
+export type LetterOrder = Omit<LetterWords, 'picture' | 'correction' | 'reference'> & {
   readonly pictureFile: string | null;
+  /** PNG of what it is painted from. */
+  readonly paintedFrom: Uint8Array | null;
   /** JPEG of the correction. */
   readonly corrected: Uint8Array | null;
 };
@@ -33,10 +35,11 @@ async function pictureFrom(file: string | Uint8Array): Promise<LetterPicture> {
 
 /** The pages of letters, each picture opened when its letter is drawn. */
 export async function* letterSheets(letters: readonly LetterOrder[]): AsyncGenerator<SheetDrawing> {
-  for (const { pictureFile, corrected, ...words } of letters) {
+  for (const { pictureFile, corrected, paintedFrom, ...words } of letters) {
     const picture = pictureFile === null ? null : await pictureFrom(pictureFile);
     const correction = corrected && (await pictureFrom(corrected));
-    yield* letterPages({ ...words, picture, correction });
+    const reference = paintedFrom && (await pictureFrom(paintedFrom));
+    yield* letterPages({ ...words, picture, correction, reference });
   }
 }
 
