@@ -93,6 +93,12 @@ test('an old painting is handed in as it was and reworked, and seen beside itsel
   await openOnTable(/An old painting, mended/);
   await page.getByText('It lives in the middle').waitFor();
   await expect(page.getByRole('button', { name: 'Split' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Try ways to mend it' }).click();
+  const ways = page.getByRole('list', { name: 'Ways to mend it' }).getByRole('listitem');
+  await ways.first().getByText('painted over').waitFor();
+  await ways.first().getByRole('button', { name: 'Take this one' }).click();
+  await page.locator('[data-code="corrected_lightness"]').first().waitFor();
+  await page.getByRole('button', { name: 'Show a correction (1)' }).waitFor();
   await expect(student.getByLabel('Which stage is this?')).toHaveValue('after');
   await onWorksheet();
   await handIn(student, await valuesPhotograph(exerciseId, picture, 75, { book: 0 }));

@@ -6,8 +6,10 @@ import { handInPhotograph } from './photographs';
 
 let page: Page;
 let other: Page;
-inTidewell('Bea Lindqvarn', async ({ teacher, student, exerciseId }) => {
+let colleague: Page;
+inTidewell('Bea Lindqvarn', async ({ teacher, student, exerciseId, newPhone }) => {
   page = teacher;
+  colleague = await newPhone();
   other = await teacher.context().newPage();
   await student.goto(`/my/${exerciseId}`);
   await handIn(student, await handInPhotograph(exerciseId, 'too-close', 57));
@@ -118,4 +120,35 @@ test('a set-up that two change: the one and the other are looked at in their pla
   await page.getByRole('button', { name: 'Kept' }).waitFor();
   await other.reload();
   await expect(where(other)).toHaveValue('on the sill');
+});
+
+test('a teacher who comes in by a code is asked, answers, and sees neither the name nor the class', async () => {
+  await page.goto('/ledger');
+  await page.getByRole('button', { name: 'Invite a teacher' }).click();
+  const code = await page.getByRole('status').getByRole('strong').textContent();
+  await colleague.goto('/sign-in');
+  await colleague.getByRole('link', { name: 'I have an invitation' }).click();
+  await colleague.getByLabel('The code of your invitation').fill(code ?? '');
+  await colleague.getByLabel('Your name').fill('Corin Maddery');
+  await colleague.getByLabel('E-mail').fill('corin.in.two.windows@tidewell.example');
+  await colleague.getByLabel('Password').fill('mortar-and-madder');
+  await colleague.getByRole('button', { name: 'Come in' }).click();
+  await colleague.getByRole('heading', { name: 'Nothing waits' }).waitFor();
+  await openTables();
+  await page.getByRole('button', { name: 'A second opinion' }).click();
+  await page.getByLabel('Whom').selectOption({ label: 'Corin Maddery' });
+  await page.getByLabel('What you want to know').fill('Too harsh?');
+  await page.getByRole('button', { name: 'Lay it before them' }).click();
+  await page.getByText('was asked and has not answered yet.').waitFor();
+  await colleague.reload();
+  await colleague.getByRole('link', { name: /asks what you think/ }).click();
+  await colleague.getByText('Whose it is, is not said').waitFor();
+  await expect(colleague.locator('main')).not.toContainText('Lindqvarn');
+  await colleague.getByLabel('What you think').fill('The darks hold.');
+  await colleague.getByLabel('What you would decide').selectOption({ label: 'Let it pass' });
+  await colleague.getByRole('button', { name: 'Say it' }).click();
+  await colleague.getByText('has it now.').waitFor();
+  await page.goto('/');
+  await page.getByRole('link', { name: /Corin Maddery on Bea Lindqvarn/ }).click();
+  await page.getByText('would let it pass:').waitFor();
 });

@@ -5,7 +5,8 @@ import type { House } from '../house';
 
 export interface OpinionView {
   readonly id: string;
-  /** The teacher who was asked. */
+  /** The teacher who was asked: id, and name. */
+  readonly ofId: string;
   readonly of: string;
   readonly question: string;
   /** Null until they have said it. */
@@ -17,7 +18,7 @@ export interface OpinionView {
 export async function opinionsOn(house: House, attemptId: string): Promise<OpinionView[]> {
   return house.db
     .select({
-      ...{ id: opinions.id, of: user.name, question: opinions.question },
+      ...{ id: opinions.id, ofId: user.id, of: user.name, question: opinions.question },
       ...{ word: opinions.word, verdict: opinions.verdict },
     })
     .from(opinions)

@@ -23,7 +23,7 @@ interface Props {
 
 export function SecondOpinion({ opinions, colleagues, frozen, ask, takeBack }: Props) {
   const [open, setOpen] = useState(false);
-  const mayAsk = colleagues.filter((c) => !opinions.some((o) => o.of === c.name));
+  const mayAsk = colleagues.filter((c) => !opinions.some((o) => o.ofId === c.id));
   if (opinions.length === 0 && (frozen || mayAsk.length === 0)) return null;
   return (
     <section aria-label="Second opinions" className="grid gap-2 text-13">

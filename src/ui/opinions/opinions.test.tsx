@@ -7,7 +7,7 @@ import { SecondOpinion } from './SecondOpinion';
 
 const fine = () => Promise.resolve({ ok: true as const, value: null });
 const COLLEAGUES = [{ id: 'c', name: 'Corin Maddery' }];
-const opinion = { id: 'o', of: 'Corin Maddery', question: 'Too harsh?', word: null, verdict: null };
+const opinion = { id: 'o', ofId: 'c', of: 'Corin Maddery', question: 'Too harsh?', word: null, verdict: null };
 const table = (more: Partial<Parameters<typeof SecondOpinion>[0]> = {}) =>
   renderToStaticMarkup(
     <SecondOpinion opinions={[]} colleagues={COLLEAGUES} frozen={false} ask={fine} takeBack={fine} {...more} />,
