@@ -1,5 +1,6 @@
 /** A painting in all its values: from setting to letter, laid on its picture, split and probed by keys. */
 import { expect, type Page, test } from '@playwright/test';
+import { faultsOf } from './axe';
 import { inTidewell } from './evening';
 import { awake, handIn } from './people';
 import { stillLife, valuesPhotograph } from './photographs';
@@ -147,6 +148,18 @@ test('keys alone draw a mask, make it darker, and take back, and each is kept', 
   await page.locator('[data-code="corrected_lightness"]').waitFor();
 });
 
+test('it stands beside another picture as a whole', async () => {
+  await page.getByRole('button', { name: 'Beside other pictures' }).focus();
+  await page.keyboard.press('i');
+  const seen = page.getByRole('list', { name: 'Pictures beside one another' }).getByRole('listitem');
+  await expect(seen).toHaveCount(1);
+  await page.getByLabel('Lay another picture beside them').selectOption({ index: 1 });
+  await expect(seen).toHaveCount(2);
+  expect(await faultsOf(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Beside other pictures' }).waitFor();
+});
+
 test('a painting whose draft is right is given back with no more than four keys', async () => {
   let keys = 0;
   const press = (key: string) => {
@@ -172,6 +185,7 @@ test('the student reads it as a letter, with its marks, and prints it', async ()
   await expect(letter).not.toContainText(/[%_]/);
   await letter.getByAltText('Your painting, with your teacher’s marks').waitFor();
   await student.getByAltText('Your teacher’s correction of your painting').waitFor();
+  expect(await faultsOf(student)).toEqual([]);
   await expect(student.getByAltText('Your painting as it is')).toHaveJSProperty('complete', true);
   for (const paper of ['A4', 'US Letter']) {
     const href = await letter.getByRole('link', { name: paper }).getAttribute('href');

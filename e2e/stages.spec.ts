@@ -1,5 +1,6 @@
 /** A painting that is built up in stages, handed in at two of them; and one in any colours, each as light as it should be. */
 import { expect, type Page, test } from '@playwright/test';
+import { faultsOf } from './axe';
 import { inTidewell } from './evening';
 import { awake, handIn } from './people';
 import { stillLife, valuesPhotograph } from './photographs';
@@ -93,9 +94,12 @@ test('an old painting is handed in as it was and reworked, and seen beside itsel
   await openOnTable(/An old painting, mended/);
   await page.getByText('It lives in the middle').waitFor();
   await expect(page.getByRole('button', { name: 'Split' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Try ways to mend it' }).click();
+  const tries = page.getByRole('button', { name: 'Try ways to mend it' });
+  await awake(tries);
+  await tries.click();
   const ways = page.getByRole('list', { name: 'Ways to mend it' }).getByRole('listitem');
   await ways.first().getByText('painted over').waitFor();
+  expect(await faultsOf(page)).toEqual([]);
   await ways.first().getByRole('button', { name: 'Take this one' }).click();
   await page.locator('[data-code="corrected_lightness"]').first().waitFor();
   await page.getByRole('button', { name: 'Show a correction (1)' }).waitFor();

@@ -1,5 +1,6 @@
 /** A teacher who has the same open in two windows, or two who share a studio: whoever writes later is told, and sees both. */
 import { expect, type Page, test } from '@playwright/test';
+import { faultsOf } from './axe';
 import { inTidewell } from './evening';
 import { awake, handIn } from './people';
 import { handInPhotograph } from './photographs';
@@ -124,10 +125,13 @@ test('a set-up that two change: the one and the other are looked at in their pla
 
 test('a teacher who comes in by a code is asked, answers, and sees neither the name nor the class', async () => {
   await page.goto('/ledger');
-  await page.getByRole('button', { name: 'Invite a teacher' }).click();
+  const invites = page.getByRole('button', { name: 'Invite a teacher' });
+  await awake(invites);
+  await invites.click();
   const code = await page.getByRole('status').getByRole('strong').textContent();
   await colleague.goto('/sign-in');
   await colleague.getByRole('link', { name: 'I have an invitation' }).click();
+  expect(await faultsOf(colleague)).toEqual([]);
   await colleague.getByLabel('The code of your invitation').fill(code ?? '');
   await colleague.getByLabel('Your name').fill('Corin Maddery');
   await colleague.getByLabel('E-mail').fill('corin.in.two.windows@tidewell.example');
@@ -144,6 +148,8 @@ test('a teacher who comes in by a code is asked, answers, and sees neither the n
   await colleague.getByRole('link', { name: /asks what you think/ }).click();
   await colleague.getByText('Whose it is, is not said').waitFor();
   await expect(colleague.locator('main')).not.toContainText('Lindqvarn');
+  expect(await faultsOf(colleague)).toEqual([]);
+  await awake(colleague.getByLabel('What you think'));
   await colleague.getByLabel('What you think').fill('The darks hold.');
   await colleague.getByLabel('What you would decide').selectOption({ label: 'Let it pass' });
   await colleague.getByRole('button', { name: 'Say it' }).click();
