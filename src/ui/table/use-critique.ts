@@ -17,6 +17,8 @@ const NOTHING_SAID: Pick<Said, 'changes' | 'whys'> = { changes: {}, whys: {} };
 /** What can stand in place of the pictures. */
 export type Board = 'marks' | 'correction' | 'beside' | 'alike';
 
+const UNREACHED = 'The studio can’t be reached just now. Nothing that was kept is lost; try once more.';
+
 export type Critique = ReturnType<typeof useCritique>;
 
 export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }: TableProps) {
@@ -56,9 +58,10 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }
   const ask = <A extends Answer<unknown, unknown>>(work: () => Promise<A>): Promise<A> => {
     const answered = work();
     start(async () => {
-      const answer = await answered;
-      setTrouble(answer.ok ? '' : answer.say);
-      router.refresh();
+      // Without a connection the page stays, with all that stands on it.
+      const answer = await answered.catch(() => null);
+      setTrouble(answer === null ? UNREACHED : answer.ok ? '' : answer.say);
+      if (answer) router.refresh();
     });
     return answered;
   };

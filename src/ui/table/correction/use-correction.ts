@@ -4,6 +4,7 @@ import type { Change, ChangeKind, Layer, MaskEdit } from '@/core/correction/laye
 import type { CorrectionView, KeptCorrection } from '@/studio/views/corrections';
 import { useRef, useState } from 'react';
 import type { Answer } from '../../parts/answer';
+import { KeepInTurn, type Slot } from './keep-in-turn';
 import { type CorrectingWith, FIRST_SOFT, firstChange } from './layer-kinds';
 
 export interface WayGiven {
@@ -11,11 +12,13 @@ export interface WayGiven {
   readonly name: string;
   readonly layers: readonly Layer[];
 }
+type Drawn = Omit<WayGiven, 'id'>;
 export type Keep = (given: WayGiven, seen: number) => Promise<Answer<unknown, KeptCorrection>>;
 
 /** What a way that nobody named is called. */
 export const wayName = (count: number) => (count === 0 ? 'A first way' : `Way ${count + 1}`);
 const KEPT_BESIDE = 'Somebody else changed this one meanwhile. What you draw is kept beside it; nothing is lost.';
+const NOT_KEPT = 'What you drew last is not kept yet: the studio can’t be reached. The next stroke tries once more.';
 const NO_PAINT = 'There is no paint on this class’s palette that a glaze could be laid with.';
 const newId = () => Math.random().toString(36).slice(2, 12);
 
@@ -36,30 +39,21 @@ export function useCorrection(ways: readonly CorrectionView[], tools: Correcting
   /** The layer that strokes belong to; null where the next one begins another. */
   const [chosen, setChosen] = useState<string | null>(null);
   const [note, setNote] = useState('');
-  // What is kept goes out one after the other, the newest of what waits only.
-  const at = useRef({ id: first?.id ?? null, written: first?.written ?? 0 });
-  const waiting = useRef<Omit<WayGiven, 'id'> | null>(null);
-  const busy = useRef(false);
-
-  const send = async () => {
-    if (busy.current) return;
-    busy.current = true;
-    while (waiting.current) {
-      const given = waiting.current;
-      waiting.current = null;
-      const answer = await keep({ id: at.current.id, ...given }, at.current.written);
-      if (!answer.ok) break;
-      const { id, written, isApart } = answer.value;
-      at.current = { id, written };
-      setWay((w) => ({ ...w, id }));
-      if (isApart) setNote(KEPT_BESIDE);
-    }
-    busy.current = false;
-  };
+  const at = useRef<Slot>({ id: first?.id ?? null, written: first?.written ?? 0 });
+  const turn = useRef<KeepInTurn<Drawn> | null>(null);
+  const inTurn = () =>
+    (turn.current ??= new KeepInTurn<Drawn>(
+      (slot, { id, isApart }) => {
+        if (slot !== at.current) return;
+        setWay((w) => ({ ...w, id }));
+        setNote(isApart ? KEPT_BESIDE : '');
+      },
+      () => setNote(NOT_KEPT),
+    ));
   const commit = (next: Way) => {
     setWay(next);
-    waiting.current = { name: next.name, layers: next.layers };
-    void send();
+    const drawn = { name: next.name, layers: next.layers };
+    inTurn().put(at.current, drawn, ({ slot, given }) => keep({ id: slot.id, ...given }, slot.written));
   };
   const draw = (layers: readonly Layer[]) => {
     setPast([...past, way.layers]);
