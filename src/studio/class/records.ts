@@ -11,6 +11,7 @@ import {
   looks,
   marks,
   measurements,
+  opinions,
   ownFindings,
   readings,
   replies,
@@ -51,6 +52,7 @@ export async function exportStudent(
   const some = ids.length > 0;
   const theirLooks = await looksOf(house, studentId);
   const read = some ? await house.db.select().from(measurements).where(inArray(measurements.attemptId, ids)) : [];
+  const shown = some ? await house.db.select().from(corrections).where(inArray(corrections.attemptId, ids)) : [];
   const record = {
     student: { name: own.student.name, number: own.student.number, class: own.class.name },
     handIns: ins,
@@ -60,6 +62,8 @@ export async function exportStudent(
     findingEdits: some ? await house.db.select().from(findingEdits).where(inArray(findingEdits.attemptId, ids)) : [],
     ownFindings: some ? await house.db.select().from(ownFindings).where(inArray(ownFindings.attemptId, ids)) : [],
     marks: some ? await house.db.select().from(marks).where(inArray(marks.attemptId, ids)) : [],
+    corrections: shown,
+    opinions: some ? await house.db.select().from(opinions).where(inArray(opinions.attemptId, ids)) : [],
     replies: some ? await house.db.select().from(replies).where(inArray(replies.attemptId, ids)) : [],
     dabChecks: await house.db.select().from(dabChecks).where(eq(dabChecks.studentId, studentId)),
     looks: theirLooks,
@@ -75,6 +79,7 @@ export async function exportStudent(
     kept.set(hash, `photographs/${hash.slice(0, 16)}.${(types.get(hash) ?? 'image/jpeg').split('/')[1]}`);
   for (const { pictureHash: hash } of theirLooks) kept.set(hash, `looks/${hash.slice(0, 16)}.jpeg`);
   for (const hash of read.flatMap((m) => filesOf(m.against))) kept.set(hash, `tones/${hash.slice(0, 16)}.png`);
+  for (const { pictureHash: hash } of shown) kept.set(hash, `corrected/${hash.slice(0, 16)}.jpeg`);
   const missing: string[] = [];
   for (const [hash, entry] of kept) {
     // A stream that breaks off would leave a ZIP without an end: what is missing is named in it instead.

@@ -4,9 +4,10 @@ import { LINEAR_OF_CODE } from '@/core/colour/srgb';
 import { CORRECTION_VERSION } from '@/core/correction/layer';
 import { attempts, corrections } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
+import { buffer } from 'node:stream/consumers';
 import sharp from 'sharp';
 import { NotFound, Refused } from '../access/actor';
-import { deleteStudent } from '../class/records';
+import { deleteStudent, exportStudent } from '../class/records';
 import { measureAttempt } from '../hand-in/measuring';
 import { keepFile } from '../hand-in/receive';
 import { eachInNewStudio, type TestStudio, viewOf } from '../test-studio';
@@ -146,6 +147,15 @@ test('a painting that is measured anew keeps its corrections, marked as of befor
   expect((await correctionFile(house, teacher, own, 'before')).bytes.length).toBe(
     (await house.files.read(row?.stripHash ?? '')).length,
   );
+});
+
+test('it comes out with its student’s record, with the picture that it was drawn on', async () => {
+  const { house, teacher, bea } = studio;
+  const id = await measured();
+  await keepCorrection(house, teacher, id, given(null), 0);
+  const { stream } = await exportStudent(house, teacher, bea.studentId);
+  const zip = await buffer(stream);
+  expect(zip.includes('corrected/')).toBe(true);
 });
 
 test('nobody else has it, and it goes with its student', async () => {
