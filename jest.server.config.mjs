@@ -1,14 +1,16 @@
 /** What touches data, on a PostgreSQL server of its own: the same tests as on the embedded database. */
 import base from './jest.config.mjs';
 
-/** What is about the embedded database itself, or about no database at all. */
+/** What is about the embedded database itself, about no database at all, or for the most part about pictures. */
 const EMBEDDED = '/(database/(database|lock)|critique/stored-world|studio/forgetting)[.]test[.]ts$';
 const NO_ROWS = '/(files/[^/]+|hand-in/(unzip|live)|studio/words)[.]test[.]ts$';
+
+const PICTURES = '/(reference/references|views/(beside|mending))[.]test[.]ts$';
 
 export default {
   ...base,
   globalSetup: '<rootDir>/scripts/postgres-for-tests.mjs',
   globalTeardown: '<rootDir>/scripts/postgres-for-tests-ends.mjs',
-  testPathIgnorePatterns: ['/node_modules/', EMBEDDED, NO_ROWS],
+  testPathIgnorePatterns: ['/node_modules/', EMBEDDED, NO_ROWS, PICTURES],
   roots: ['<rootDir>/src/data', '<rootDir>/src/studio'],
 };

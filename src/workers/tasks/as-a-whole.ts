@@ -6,7 +6,7 @@ import { shrunkTo } from '@/core/painting/reference';
 import type { Plane } from '@/core/raster/between';
 import { wideBlur } from '@/core/raster/blur';
 import { greyPng, lightnessFromPng } from '../decoding/planes';
-import { type PreparedReference, valuesOf } from './prepared-plane';
+import { ownValuesOf, type PreparedReference } from './prepared-plane';
 
 export interface AsAWholeTask {
   readonly task: 'as-a-whole';
@@ -30,7 +30,7 @@ const SQUINT = 0.008;
 const SHOWN = { light: 88, middle: 55, dark: 22 } as const;
 
 export async function asAWhole({ of, ends }: AsAWholeTask): Promise<AsAWhole> {
-  const plane: Plane = typeof of === 'string' ? await lightnessFromPng(of) : (await valuesOf(of)).lightness;
+  const plane: Plane = typeof of === 'string' ? await lightnessFromPng(of) : await ownValuesOf(of);
   const small = shrunkTo(plane, ACROSS, plane);
   const soft = wideBlur(small.data, small.width, small.height, SQUINT * small.width);
   const third = (ends.light - ends.dark) / 3;

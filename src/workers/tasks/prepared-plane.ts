@@ -103,6 +103,10 @@ function valuesIn(rgb: Raster<'linear', 3>, preparation: Preparation): SeenRefer
   };
 }
 
+/** A picture's own values, L*, framed as it was prepared and not mapped to paint. */
+export const ownValuesOf = (reference: PreparedReference): Promise<Raster<'lightness', 1>> =>
+  worked(reference, (rgb) => softLightness(luminanceOf(rgb), 0));
+
 const makePlane = (reference: PreparedReference): Promise<ReferencePlane> =>
   worked(reference, (rgb, preparation) => referencePlane(rgb, preparation, reference.wanted));
 
