@@ -36,6 +36,8 @@ test('a code of last week, or of nobody, opens nothing, and leaves no account be
   const email = mail();
   await expect(joinStudio(house, corin(code, email))).rejects.toThrow('Ask for a new one');
   await expect(joinStudio(house, corin('NOSUCHCODE', email))).rejects.toThrow('Ask for a new one');
+  // Nor does it tell who has an account.
+  await expect(joinStudio(house, corin('NOSUCHCODE', studio.codes.email))).rejects.toThrow('Ask for a new one');
   expect(await house.db.$count(user, eq(user.email, email))).toBe(0);
 });
 

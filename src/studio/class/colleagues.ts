@@ -34,6 +34,8 @@ export async function inviteTeacher(house: House, teacher: Teacher): Promise<str
   return code;
 }
 
+const UNKNOWN = 'This invitation is not known, or was used. Ask for a new one.';
+
 const joinSchema = z.object({
   code: z.string().max(40),
   name: nameSchema,
@@ -48,17 +50,19 @@ const joinSchema = z.object({
  */
 export async function joinStudio(house: House, given: z.input<typeof joinSchema>): Promise<string> {
   const { code, name, email, password } = joinSchema.parse(given);
-  const taken = await house.db.$count(user, eq(user.email, email.toLowerCase()));
-  if (taken > 0) throw new Refused('There is an account with this e-mail already. Sign in with it instead.');
   const open = and(
     eq(invitations.mark, markOf(house, code)),
     isNull(invitations.usedAt),
     gt(invitations.createdAt, new Date(Date.now() - INVITATION_DAYS * DAY_MS)),
   );
+  // Who has no invitation does not learn which e-mails have an account.
+  if ((await house.db.$count(invitations, open)) === 0) throw new Refused(UNKNOWN);
+  const taken = await house.db.$count(user, eq(user.email, email.toLowerCase()));
+  if (taken > 0) throw new Refused('There is an account with this e-mail already. Sign in with it instead.');
   const made = await house.auth.createInvited(name, email, password, async (tx) => {
     const used = await tx.update(invitations).set({ usedAt: new Date() }).where(open).returning();
     return used.length === 1;
   });
-  if (made === null) throw new Refused('This invitation is not known, or was used. Ask for a new one.');
+  if (made === null) throw new Refused(UNKNOWN);
   return made;
 }
