@@ -18,7 +18,15 @@ const BOX: MaskEdit = {
   ],
   adds: true,
 };
-const EVERYWHERE: MaskEdit = { ...BOX, points: [[0, 0], [1, 0], [1, 1], [0, 1]] }; // prettier-ignore
+const EVERYWHERE: MaskEdit = {
+  ...BOX,
+  points: [
+    [0, 0],
+    [1, 0],
+    [1, 1],
+    [0, 1],
+  ],
+};
 const layer = (change: Change, edits: MaskEdit[] = [BOX], soft = 0.03): Layer => ({
   ...{ id: 'one', name: '', change, mask: { edits, soft } },
 });
@@ -117,7 +125,19 @@ test('a rim fades, and the middle gets all of it', () => {
 test.each([
   ['nothing', [] as MaskEdit[]],
   ['what was taken away again', [BOX, { ...BOX, adds: false }]],
-  ['a line without any width', [{ ...BOX, points: [[0.2, 0.2], [0.8, 0.8], [0.2, 0.2]] as [number, number][] }]], // prettier-ignore
+  [
+    'a line without any width',
+    [
+      {
+        ...BOX,
+        points: [
+          [0.2, 0.2],
+          [0.8, 0.8],
+          [0.2, 0.2],
+        ] as [number, number][],
+      },
+    ],
+  ],
 ])('a mask of %s changes nothing', (_, edits) => {
   const was = picture(() => 50);
   expect(correctBy({ ...was, data: was.data.slice() }, layer({ kind: 'lightness', by: 9 }, edits))).toBeNull();
@@ -177,7 +197,15 @@ test('an edge that is softened goes over slowly, and no light is lost', () => {
 });
 
 describe('a thing that is moved', () => {
-  const DARK: MaskEdit = { ...BOX, points: [[0.2, 0.3], [0.45, 0.3], [0.45, 0.6], [0.2, 0.6]] }; // prettier-ignore
+  const DARK: MaskEdit = {
+    ...BOX,
+    points: [
+      [0.2, 0.3],
+      [0.45, 0.3],
+      [0.45, 0.6],
+      [0.2, 0.6],
+    ],
+  };
   const inside = (x: number, y: number) => x >= 28 && x < 50 && y >= 30 && y < 51;
   const was = picture((x, y) => (inside(x, y) ? 20 : 70), [1, 1, 1]);
   const move = { kind: 'move' as const, dx: 0.3, dy: 0.1, wider: 1, taller: 1, turn: 0 };

@@ -24,7 +24,18 @@ const layer = (by: number, id = 'one') => ({
   name: 'third step',
   mask: {
     soft: 0.01,
-    edits: [{ kind: 'outline', adds: true, points: [[0.2, 0.2], [0.5, 0.2], [0.5, 0.8], [0.2, 0.8]] }], // prettier-ignore
+    edits: [
+      {
+        kind: 'outline',
+        adds: true,
+        points: [
+          [0.2, 0.2],
+          [0.5, 0.2],
+          [0.5, 0.8],
+          [0.2, 0.8],
+        ],
+      },
+    ],
   },
   change: { kind: 'lightness', by },
 });
@@ -175,7 +186,26 @@ test('nobody else has it, and it goes with its student', async () => {
 test.each<[string, unknown]>([
   ['a change of nobody’s', { ...layer(1), change: { kind: 'magic' } }],
   ['too much light', { ...layer(1), change: { kind: 'lightness', by: 400 } }],
-  ['a place beside the picture', { ...layer(1), mask: { soft: 0, edits: [{ kind: 'outline', adds: true, points: [[2, 2], [3, 2], [3, 3]] }] } }], // prettier-ignore
+  [
+    'a place beside the picture',
+    {
+      ...layer(1),
+      mask: {
+        soft: 0,
+        edits: [
+          {
+            kind: 'outline',
+            adds: true,
+            points: [
+              [2, 2],
+              [3, 2],
+              [3, 3],
+            ],
+          },
+        ],
+      },
+    },
+  ],
 ])('%s is refused, and what was there stays', async (_, bad) => {
   const { house, teacher } = studio;
   const id = await measured();

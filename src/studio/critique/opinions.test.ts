@@ -66,7 +66,9 @@ test('both words are kept, and the teacher who asked decides', async () => {
   expect(await answersToTeacher(house, teacher)).toMatchObject([{ by: 'Corin Maddery', student: 'Bea Lindqvarn' }]);
   await setWord(house, teacher, attemptId, 'Once more, for the edges.', null);
   await decide(house, teacher, attemptId, 'again');
-  expect(await opinionsOn(house, attemptId)).toMatchObject([{ word: expect.stringContaining('hold') as string, verdict: 'pass' }]); // prettier-ignore
+  expect(await opinionsOn(house, attemptId)).toMatchObject([
+    { word: expect.stringContaining('hold') as string, verdict: 'pass' },
+  ]);
   expect((await viewOf(studio, attemptId))?.critique?.word).toBe('Once more, for the edges.');
   await expect(giveOpinion(house, corin, id, { word: 'Or not.', verdict: null })).rejects.toThrow(Refused);
   expect(await answersToTeacher(house, teacher)).toEqual([]);

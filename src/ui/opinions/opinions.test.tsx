@@ -58,7 +58,12 @@ test('Today leads to what is asked, and to what came back', () => {
 
 test('who teaches here is listed, and one more can be invited', () => {
   const html = renderToStaticMarkup(
-    <Colleagues own="Hesper Dunnock" colleagues={COLLEAGUES} days={7} invite={() => Promise.resolve({ ok: true, value: 'CODE' })} />, // prettier-ignore
+    <Colleagues
+      own="Hesper Dunnock"
+      colleagues={COLLEAGUES}
+      days={7}
+      invite={() => Promise.resolve({ ok: true, value: 'CODE' })}
+    />,
   );
   for (const words of ['Hesper Dunnock (you)', 'Corin Maddery', 'Invite a teacher']) expect(html).toContain(words);
 });

@@ -4,7 +4,18 @@ import { type CorrectedOf, correctionFindings } from './findings';
 
 const square = (x: number, y: number, size: number): Mask => ({
   soft: 0.01,
-  edits: [{ kind: 'outline', adds: true, points: [[x, y], [x + size, y], [x + size, y + size], [x, y + size]] }], // prettier-ignore
+  edits: [
+    {
+      kind: 'outline',
+      adds: true,
+      points: [
+        [x, y],
+        [x + size, y],
+        [x + size, y + size],
+        [x, y + size],
+      ],
+    },
+  ],
 });
 const layer = (change: Change, more: Partial<Layer> = {}): Layer => ({
   ...{ id: 'l1', name: '', mask: square(0.1, 0.1, 0.2), change },

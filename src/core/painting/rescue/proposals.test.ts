@@ -50,7 +50,9 @@ test('a narrow painting gets up to three ways, each of which reaches, the smalle
 
 test('each way leaves alone what the one before repaints most of', () => {
   const [first, second] = rescueProposals(NARROW, WANTED);
-  const largest = first?.moves.toSorted((a, b) => (NARROW.shapes[b.shape]?.area ?? 0) - (NARROW.shapes[a.shape]?.area ?? 0))[0]; // prettier-ignore
+  const largest = first?.moves.toSorted(
+    (a, b) => (NARROW.shapes[b.shape]?.area ?? 0) - (NARROW.shapes[a.shape]?.area ?? 0),
+  )[0];
   expect(second?.moves.some((m) => m.shape === largest?.shape)).toBe(false);
 });
 

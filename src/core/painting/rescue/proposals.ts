@@ -43,7 +43,7 @@ const PROPOSALS = 3;
 export const RESCUE_GOALS = { range: 0.5, middle: 0.25, crowded: 0.6, tail: 0.065 } as const;
 /** Neighbours that stood this far apart, steps, still do, and the same way round. */
 const APART = 0.5;
-/** Of a shortfall, so many steps count as one tenth of the picture that is crowded. */
+/** Steps that all of the picture counts as where it is crowded: a tenth of it weighs as much as one step of range. */
 const CROWDED_WEIGHS = 10;
 
 const BINS = 200;
@@ -127,8 +127,7 @@ class Search {
   ) {
     const { ends, step } = wanted;
     this.#bins = large.shapes.map((s) => [0, ...MOVES].map((k) => histogram(s, k * step, ends)));
-    this.#base = new Float64Array(BINS);
-    for (const [own] of this.#bins) for (let k = 0; k < BINS; k++) this.#base[k] = (this.#base[k] as number) + ((own as Float64Array)[k] as number); // prettier-ignore
+    this.#base = this.#bins.reduce((sum, [still]) => sum.map((v, k) => v + (still?.[k] ?? 0)), new Float64Array(BINS));
   }
 
   whole(): Whole {
@@ -194,6 +193,15 @@ export function rescueProposals(large: LargeShapes, wanted: RescueWanted): Rescu
   const sets = setsOf(large.shapes.length, MOST)
     .map((set) => ({ set, area: areaOf(set) }))
     .sort((a, b) => a.area - b.area);
+  const searched = new Map<readonly number[], Found | null>();
+  /** The best of a set; another proposal asks for many of them once more. */
+  const bestOf = (set: readonly number[]): Found | null => {
+    const known = searched.get(set);
+    if (known !== undefined) return known;
+    const found = search.best(set);
+    searched.set(set, found);
+    return found;
+  };
   const asProposal = ({ moves, whole, short }: Found): RescueProposal => ({
     moves,
     area: areaOf(moves.map((m) => m.shape)),
@@ -216,7 +224,7 @@ export function rescueProposals(large: LargeShapes, wanted: RescueWanted): Rescu
   function firstThatReaches(): Found | null {
     for (const { set } of sets) {
       if (set.some((k) => spared.has(k))) continue;
-      const found = search.best(set);
+      const found = bestOf(set);
       if (found?.short === 0) return found;
       if (found && (!nearest || found.short < nearest.short)) nearest = found;
     }
