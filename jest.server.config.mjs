@@ -5,7 +5,7 @@ import base from './jest.config.mjs';
 const EMBEDDED = '/(database/(database|lock)|critique/stored-world|studio/forgetting)[.]test[.]ts$';
 const NO_ROWS = '/(files/[^/]+|hand-in/(unzip|live)|studio/words)[.]test[.]ts$';
 
-const PICTURES = '/(reference/references|views/(beside|mending))[.]test[.]ts$';
+const PICTURES = '/(reference/references|views/(beside|rescue-offers))[.]test[.]ts$';
 
 export default {
   ...base,

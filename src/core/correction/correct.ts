@@ -1,5 +1,5 @@
 /** Carries a correction out on a picture in linear light. */
-import type { BoxOfPlaces } from '../raster/box-of-places';
+import { type BoxOfPlaces, boxRound } from '../raster/box-of-places';
 import { layGlaze } from './glaze';
 import type { Layer } from './layer';
 import { layShape, shiftLightness } from './light';
@@ -29,10 +29,6 @@ function carryOut({ data, ...grid }: Picture, weights: Weights, { change }: Laye
       return moveThing(data, grid, weights, change);
   }
 }
-
-/** The smallest box round both. */
-export const boxRound = (a: Changed, b: Changed): Changed =>
-  a && b ? [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])] : (a ?? b);
 
 /** Carries one layer out and says what it changed; its weights are those of its mask. Changes `picture`. */
 export function correctBy(picture: Picture, layer: Layer, weights = weightsOf(layer.mask, picture)): Changed {

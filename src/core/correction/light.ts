@@ -11,7 +11,8 @@ const WHOLE = 0.999;
 /** Lightness in steps fine enough that their middles stand for what lies in them. */
 const BINS = 1000;
 
-const luminanceAt = (picture: Float32Array, p: number) =>
+/** Luminance of the place whose red is at `p`. */
+export const luminanceAt = (picture: Float32Array, p: number) =>
   RED * (picture[p] as number) + GREEN * (picture[p + 1] as number) + BLUE * (picture[p + 2] as number);
 
 /** Calls `each` for all places that a mask reaches, with where their red is in the picture and their weight. */

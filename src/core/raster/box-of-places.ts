@@ -22,3 +22,7 @@ export const shareBox = (
   [x0, y0, x1, y1]: BoxOfPlaces,
   { width, height }: { readonly width: number; readonly height: number },
 ): ShareBox => ({ x: x0 / width, y: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height });
+
+/** The smallest box round two; null where both are round nothing. */
+export const boxRound = (a: BoxOfPlaces | null, b: BoxOfPlaces | null): BoxOfPlaces | null =>
+  a && b ? [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])] : (a ?? b);

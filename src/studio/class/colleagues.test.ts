@@ -1,4 +1,5 @@
 /** More teachers in one studio: by a code that serves once, and for a week. */
+import { newId } from '@/data/schema/ids';
 import { invitations, user } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
@@ -7,7 +8,7 @@ import { colleaguesOf, inviteTeacher, joinStudio } from './colleagues';
 let studio: TestStudio;
 eachInNewStudio((fresh) => (studio = fresh));
 
-const mail = () => `${Math.random().toString(36).slice(2)}@tidewell.example`;
+const mail = () => `${newId()}@tidewell.example`;
 const corin = (code: string, email = mail()) => ({ code, name: 'Corin Maddery', email, password: 'mortar-and-madder' });
 
 test('who has a code becomes a teacher, can sign in, and each sees the other', async () => {

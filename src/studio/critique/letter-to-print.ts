@@ -10,7 +10,7 @@ import type { House } from '../house';
 import { correctionFile } from './correcting';
 import { type AttemptView, attemptViews } from '../views/attempt';
 import { judgedBy } from '../views/said';
-import { wantedPicture } from '../views/table';
+import { greyPaintingOf } from '../views/table';
 
 const sentence = ({ say, action, original }: SaidItem): LetterSentence => ({
   say: say ?? original.say,
@@ -58,7 +58,7 @@ export async function letterToPrint(house: House, actor: Actor, attemptId: strin
     marks: view.marks.map(({ mark }, k) => ({
       ...{ on: mark.on, mark, number: k + 1, words: markWords(mark, sayOf) },
     })),
-    paintedFrom: isDrawnOn(view) ? await wantedPicture(house, attemptId) : null,
+    paintedFrom: isDrawnOn(view) ? await greyPaintingOf(house, attemptId, 'wanted') : null,
     corrected: corrected ? corrected.bytes : null,
     pictureFile: pictureHash === null ? null : await house.files.local(pictureHash),
   };

@@ -1,4 +1,5 @@
 /** A second opinion: asked, answered, kept beside the teacher's own word, and seen by nobody else. */
+import { newId } from '@/data/schema/ids';
 import { opinions } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { NotFound, Refused, type Teacher } from '../access/actor';
@@ -21,7 +22,7 @@ let studio: TestStudio;
 let corin: Teacher;
 eachInNewStudio((fresh) => (studio = fresh));
 beforeEach(async () => {
-  const email = `${Math.random().toString(36).slice(2)}@tidewell.example`;
+  const email = `${newId()}@tidewell.example`;
   const userId = await studio.house.auth.createTeacher('Corin Maddery', email, 'mortar-and-madder');
   corin = { role: 'teacher', userId, name: 'Corin Maddery' };
 });

@@ -1,7 +1,7 @@
 /** A second opinion: a hand-in is laid before another teacher before it is sent, and both words are kept. */
 import { newId } from '@/data/schema/ids';
 import { attempts, critiques, exercises, handIns, opinions, students, user, VERDICTS } from '@/data/schema/tables';
-import { and, asc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, eq, isNotNull, isNull, type SQL } from 'drizzle-orm';
 import { z } from 'zod';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
 import { colleaguesOf } from '../class/colleagues';
@@ -93,34 +93,32 @@ export async function pictureOfAsked(house: House, teacher: Teacher, id: string)
   return hash ? house.files.read(hash) : null;
 }
 
-/** What others asked a teacher and is not answered, the oldest first. */
-export async function askedOfTeacher(house: House, teacher: Teacher) {
-  return house.db
-    .select({ id: opinions.id, asker: user.name, title: exercises.title, question: opinions.question })
-    .from(opinions)
-    .innerJoin(user, eq(opinions.askedBy, user.id))
-    .innerJoin(critiques, eq(opinions.attemptId, critiques.attemptId))
-    .innerJoin(attempts, eq(opinions.attemptId, attempts.id))
-    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
-    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-    .where(and(eq(opinions.of, teacher.userId), isNull(opinions.answeredAt), isNull(critiques.sentAt)))
-    .orderBy(asc(opinions.createdAt));
-}
-
-/** What came back to a teacher of hand-ins that were not sent yet. */
-export async function answersToTeacher(house: House, teacher: Teacher) {
-  return house.db
+/** Questions on hand-ins that were not sent, with what they are about and the name of whoever is on the other side. */
+const questions = (house: House, otherSide: typeof opinions.askedBy | typeof opinions.of, which: SQL | undefined) =>
+  house.db
     .select({
-      ...{ id: opinions.id, by: user.name, student: students.name, title: exercises.title, word: opinions.word },
-      ...{ handInId: handIns.id, attemptId: attempts.id },
+      ...{ id: opinions.id, other: user.name, question: opinions.question, word: opinions.word },
+      ...{ handInId: handIns.id, attemptId: attempts.id, student: students.name, title: exercises.title },
     })
     .from(opinions)
-    .innerJoin(user, eq(opinions.of, user.id))
+    .innerJoin(user, eq(otherSide, user.id))
     .innerJoin(critiques, eq(opinions.attemptId, critiques.attemptId))
     .innerJoin(attempts, eq(opinions.attemptId, attempts.id))
     .innerJoin(handIns, eq(attempts.handInId, handIns.id))
     .innerJoin(students, eq(handIns.studentId, students.id))
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-    .where(and(eq(opinions.askedBy, teacher.userId), isNotNull(opinions.answeredAt), isNull(critiques.sentAt)))
-    .orderBy(asc(opinions.answeredAt));
+    .where(and(which, isNull(critiques.sentAt)));
+
+/** What others asked a teacher and is not answered, the oldest first: never whose it is. */
+export async function askedOfTeacher(house: House, teacher: Teacher) {
+  const mine = and(eq(opinions.of, teacher.userId), isNull(opinions.answeredAt));
+  const rows = await questions(house, opinions.askedBy, mine).orderBy(asc(opinions.createdAt));
+  return rows.map(({ id, other, title, question }) => ({ id, asker: other, title, question }));
+}
+
+/** What came back to a teacher of hand-ins that were not sent yet. */
+export async function answersToTeacher(house: House, teacher: Teacher) {
+  const mine = and(eq(opinions.askedBy, teacher.userId), isNotNull(opinions.answeredAt));
+  const rows = await questions(house, opinions.of, mine).orderBy(asc(opinions.answeredAt));
+  return rows.map(({ other, question: _, ...row }) => ({ ...row, by: other }));
 }

@@ -72,11 +72,18 @@ export async function paletteFor(
   return classPalette(house, classId, medium);
 }
 
-/** What the class knows of its paints: learnt, else set, else the catalogue's. */
-export async function figuresFor(house: House, classId: string, medium: MediumId): Promise<Figures> {
+/** The paints of a class and what it knows of them: learnt, else set, else the catalogue's. */
+export async function paintsFor(
+  house: House,
+  classId: string,
+  medium: MediumId,
+): Promise<{ readonly paints: readonly PaintId[]; readonly figures: Figures }> {
   const [row] = await house.db.select().from(palettes).where(at(classId, medium));
-  return { ...row?.figures, ...row?.fit?.figures };
+  return { paints: row?.paints ?? USUAL_PAINTS, figures: { ...row?.figures, ...row?.fit?.figures } };
 }
+
+export const figuresFor = async (house: House, classId: string, medium: MediumId): Promise<Figures> =>
+  (await paintsFor(house, classId, medium)).figures;
 
 /** What the mixes of a palette teach of its paints; null before the first. */
 async function learnt(house: House, { paints, figures, medium, mixes: logged }: ClassPalette) {

@@ -7,7 +7,7 @@ import { SURFACE_OF } from '@/core/mixing/surface';
 import { type CautionId, CAUTIONS, cautionsFor, DEFERRAL } from '@/core/planning/cautions';
 import type { classes } from '@/data/schema/tables';
 import type { House } from '../house';
-import { classPalette, figuresFor } from '../mixing/palettes';
+import { paintsFor } from '../mixing/palettes';
 import type { AttemptView } from './attempt';
 
 /** What a thin film of paint can hurt by. */
@@ -22,8 +22,8 @@ function cautionOf({ medium, materials }: ExerciseTerms, paint: PaintId, underSi
 
 export async function correctingWith(house: House, group: Group, { terms, measured }: AttemptView) {
   const { medium } = terms;
-  const { paints } = await classPalette(house, group.id, medium);
-  const models = paletteOf(paints, await figuresFor(house, group.id, medium));
+  const { paints, figures } = await paintsFor(house, group.id, medium);
+  const models = paletteOf(paints, figures);
   return {
     of: correctedOf(measured?.result ?? null, terms, group.numbering),
     surface: SURFACE_OF[medium],

@@ -2,7 +2,7 @@
 import { valuesOf } from '@/core/kinds/table';
 import { critiques, handIns, students } from '@/data/schema/tables';
 import { asc, eq } from 'drizzle-orm';
-import type { PaintingPicture } from '@/core/painting/pictures';
+import type { GreyPainting, PaintingPicture } from '@/core/painting/pictures';
 import { type Actor, attemptFor, handInFor, type Teacher } from '../access/actor';
 import { standing } from '../hand-in/notan-hand-ins';
 import { prepared, referenceOfExercise } from '../reference/references';
@@ -56,30 +56,23 @@ export async function paintingPictureOf(
   which: PaintingPicture,
 ): Promise<Uint8Array | null> {
   const { exercise } = await attemptFor(house, teacher, attemptId);
-  const measured = await measuredOfOne(house, attemptId);
-  if (measured?.kind !== 'painting' || !measured.against?.lightness) return null;
-  if (which === 'colours') {
-    const picture = await referenceOfExercise(house, exercise.referenceId);
-    return (
-      picture && (await house.pool.run({ task: 'reference-in-colour', reference: await prepared(house, picture) }))
-    );
-  }
-  const { planes, lightness } = measured.against;
-  return house.pool.run({
-    task: 'painting-picture',
-    wanted: await house.files.local(planes),
-    laid: await house.files.local(lightness),
-    which,
-  });
+  if (which !== 'colours') return greyPaintingOf(house, attemptId, which);
+  const picture = (await laidFiles(house, attemptId)) && (await referenceOfExercise(house, exercise.referenceId));
+  return picture && (await house.pool.run({ task: 'reference-in-colour', reference: await prepared(house, picture) }));
 }
 
-/** PNG of what was wanted of a painting, in greys; null where it was not laid on anything. Whoever calls has seen who asks. */
-export async function wantedPicture(house: House, attemptId: string): Promise<Uint8Array | null> {
+/** Files of what was wanted of a painting and of it as it was laid on that; null where it was not. */
+async function laidFiles(house: House, attemptId: string) {
   const measured = await measuredOfOne(house, attemptId);
   if (measured?.kind !== 'painting' || !measured.against?.lightness) return null;
   const { planes, lightness } = measured.against;
-  const files = { wanted: await house.files.local(planes), laid: await house.files.local(lightness) };
-  return house.pool.run({ task: 'painting-picture', ...files, which: 'wanted' });
+  return { wanted: await house.files.local(planes), laid: await house.files.local(lightness) };
+}
+
+/** The same of those that are made of greys alone, for whoever has seen who asks. */
+export async function greyPaintingOf(house: House, attemptId: string, which: GreyPainting): Promise<Uint8Array | null> {
+  const files = await laidFiles(house, attemptId);
+  return files && (await house.pool.run({ task: 'painting-picture', ...files, which }));
 }
 
 /** PNG of an attempt's tones, as wanted or as drawn, in the exercise's greys; null where none were read. */

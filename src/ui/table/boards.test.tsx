@@ -5,7 +5,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { AlikeBoard } from './AlikeBoard';
 import { AlikeOnes } from './AlikeOnes';
 import { BesideBoard } from './beside/BesideBoard';
-import { Mending } from './paintings/Mending';
+import { RescueWays } from './paintings/RescueWays';
 
 const nothing = () => undefined;
 const alike = (kind: 'scale' | 'painting', verdict: Alike['verdict'] = 'pass') =>
@@ -48,7 +48,7 @@ test('a board that is still being laid out says so, and can be left', () => {
 
 test('ways to mend are tried when somebody asks for them', () => {
   const html = renderToStaticMarkup(
-    <Mending
+    <RescueWays
       busy={false}
       propose={() => Promise.resolve({ ok: true, value: [] })}
       take={() => Promise.resolve({ ok: true, value: null })}

@@ -9,7 +9,7 @@ import type { Alike } from '@/studio/views/alike';
 import type { AttemptView } from '@/studio/views/attempt';
 import type { Beside } from '@/studio/views/beside';
 import type { KeptCorrection } from '@/studio/views/corrections';
-import type { MendingOffer } from '@/studio/views/mending';
+import type { RescueOffer } from '@/studio/views/rescue-offers';
 import type { Measured } from '@/studio/views/measured';
 import type { OpinionView } from '@/studio/views/opinions';
 import type { Question } from '../opinions/SecondOpinion';
@@ -56,7 +56,7 @@ export interface TableActions {
   /** Lays it beside the exemplars of what it is painted from, and one more picture where its id is given. */
   lookBeside(attemptId: string, also: string | null): Promise<Answer<unknown, Beside>>;
   /** Ways to mend an old painting, before anything is painted. */
-  proposeMending(attemptId: string): Promise<Answer<unknown, readonly MendingOffer[]>>;
+  proposeRescue(attemptId: string): Promise<Answer<unknown, readonly RescueOffer[]>>;
   /** Answers what the student wrote to the letter; no words say that it was read. */
   answerTo(attemptId: string, text: string): Promise<Answer<unknown, void>>;
   writeFor(handInId: string, register: Register | null): Promise<Answer<unknown, void>>;

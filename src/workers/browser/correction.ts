@@ -3,10 +3,12 @@
  * The browser worker on which a correction is carried out, by the same program that makes its files. What lies below the layer that
  * a hand is at is kept, and only what changed is drawn.
  */
-import { LINEAR_OF_CODE, linearToCode } from '@/core/colour/srgb';
-import { LUMINANCE_WEIGHTS } from '@/core/colour/xyz';
-import { boxRound, type Changed, correctBy, type Picture } from '@/core/correction/correct';
+import { quickCode } from '@/core/colour/quick-code';
+import { LINEAR_OF_CODE } from '@/core/colour/srgb';
+import { type Changed, correctBy, type Picture } from '@/core/correction/correct';
 import type { Layer } from '@/core/correction/layer';
+import { luminanceAt } from '@/core/correction/light';
+import { boxRound } from '@/core/raster/box-of-places';
 import { type Weights, weightsOf } from '@/core/correction/mask';
 import { expose } from 'comlink';
 import type { CorrectionDesk, CorrectionLook } from './correction-protocol';
@@ -26,11 +28,6 @@ interface Desk {
   look: CorrectionLook | null;
 }
 let desk: Desk | null = null;
-
-/** sRGB codes of linear light, from a table finer than eight bits on the dark side too. */
-const STEPS = 4096;
-const CODES = Uint8ClampedArray.from({ length: STEPS + 1 }, (_, i) => linearToCode((i / STEPS) ** 2));
-const codeOf = (y: number) => CODES[Math.round(Math.sqrt(Math.min(1, Math.max(0, y))) * STEPS)] as number;
 
 const isSame = (a: Layer | undefined, b: Layer | undefined) => JSON.stringify(a) === JSON.stringify(b);
 
@@ -76,18 +73,17 @@ function copyBox(from: Picture, to: Picture, box: Changed): void {
 function draw({ now, painting, pixels, context }: Desk, box: Changed, { grey, before }: CorrectionLook): void {
   if (!box) return;
   const { data } = before ? painting : now;
-  const [r, g, b] = LUMINANCE_WEIGHTS;
   const [x0, y0, x1, y1] = box;
   for (let y = y0; y < y1; y++)
     for (let x = x0, i = y * now.width + x0, p = 3 * i, q = 4 * i; x < x1; x++, p += 3, q += 4) {
       if (grey) {
-        const code = codeOf(r * (data[p] as number) + g * (data[p + 1] as number) + b * (data[p + 2] as number));
+        const code = quickCode(luminanceAt(data, p));
         pixels.data.fill(code, q, q + 3);
         continue;
       }
-      pixels.data[q] = codeOf(data[p] as number);
-      pixels.data[q + 1] = codeOf(data[p + 1] as number);
-      pixels.data[q + 2] = codeOf(data[p + 2] as number);
+      pixels.data[q] = quickCode(data[p] as number);
+      pixels.data[q + 1] = quickCode(data[p + 1] as number);
+      pixels.data[q + 2] = quickCode(data[p + 2] as number);
     }
   context.putImageData(pixels, 0, 0, x0, y0, x1 - x0, y1 - y0);
 }

@@ -1,7 +1,7 @@
 /// <reference lib="webworker" />
 /** The browser worker on which a reference is prepared: it keeps the picture, draws both views, and answers what can be said of them. */
 import { lightnessToGreyCode } from '@/core/colour/grey-code';
-import { linearToCode } from '@/core/colour/srgb';
+import { quickCode } from '@/core/colour/quick-code';
 import { targetLightnesses } from '@/core/exercise/targets';
 import { uprightPhoto } from '@/core/raster/photo';
 import { raster } from '@/core/raster/raster';
@@ -68,11 +68,6 @@ function keyOf({ keys }: BenchState, { preparation: p, moving, picked }: BenchRe
       return `${view} ${keys.frame(p)}`;
   }
 }
-
-/** sRGB codes of linear light, from a table finer than eight bits on the dark side too. */
-const CODE_STEPS = 4096;
-const CODES = Uint8Array.from({ length: CODE_STEPS + 1 }, (_, i) => linearToCode((i / CODE_STEPS) ** 2));
-const quickCode = (y: number) => CODES[Math.round(Math.sqrt(Math.min(1, Math.max(0, y))) * CODE_STEPS)] as number;
 
 function draw(
   own: BenchState,

@@ -5,7 +5,7 @@ import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio
 import { drawMark, takeMarkBack } from '@/studio/critique/marking';
 import { type Beside, besideOthers } from '@/studio/views/beside';
 import type { KeptCorrection } from '@/studio/views/corrections';
-import { type MendingOffer, mendingOffers } from '@/studio/views/mending';
+import { type RescueOffer, rescueOffers } from '@/studio/views/rescue-offers';
 import { askOpinion, takeQuestionBack } from '@/studio/critique/opinions';
 import { answerReply } from '@/studio/critique/replies';
 import { speakTo } from '@/studio/critique/register';
@@ -93,8 +93,8 @@ export async function unask(attemptId: string, id: string): Promise<Outcome<void
 export async function lookBeside(attemptId: string, also: string | null): Promise<Outcome<Beside>> {
   return act(({ house, teacher }) => besideOthers(house, teacher, attemptId, idSchema.nullable().parse(also)));
 }
-export async function proposeMending(attemptId: string): Promise<Outcome<MendingOffer[]>> {
-  return act(({ house, teacher }) => mendingOffers(house, teacher, attemptId));
+export async function proposeRescue(attemptId: string): Promise<Outcome<RescueOffer[]>> {
+  return act(({ house, teacher }) => rescueOffers(house, teacher, attemptId));
 }
 export async function answerTo(attemptId: string, text: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => answerReply(house, teacher, attemptId, z.string().parse(text)));

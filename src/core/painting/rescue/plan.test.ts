@@ -1,4 +1,4 @@
-import { rescueLayers } from '../../kinds/rescue-layers';
+import { rescueLayers } from '../../correction/rescue-layers';
 import { corrected, type Picture } from '../../correction/correct';
 import { lightnessToLuminance, luminanceToLightness } from '../../colour/lab';
 import { largeShapes } from './large-shapes';

@@ -11,7 +11,7 @@ import { sameBox } from '../same-box';
 import { attemptName } from '../../parts/attempt-name';
 import { TableFrame } from '../TableFrame';
 import { useCritique } from '../use-critique';
-import { Mending } from './Mending';
+import { RescueWays } from './RescueWays';
 import { OnePainting } from './OnePainting';
 import { PaintedFromLife } from './PaintedFromLife';
 import { PaintingFacts } from './PaintingFacts';
@@ -56,9 +56,9 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       box={where?.box}
     >
       {result.stage?.asks === 'as-it-was' && !critique.frozen && (
-        <Mending
+        <RescueWays
           busy={critique.busy}
-          propose={() => critique.ask(() => actions.proposeMending(id))}
+          propose={() => critique.ask(() => actions.proposeRescue(id))}
           take={({ layers }, name) => critique.ask(() => actions.correctPicture(id, { id: null, name, layers }, 0))}
         />
       )}

@@ -26,7 +26,7 @@ import {
   markPicture,
   measureAgainstNow,
   measureOnceMore,
-  proposeMending,
+  proposeRescue,
   sayOfOwn,
   sendCorrection,
   setCorrectionApart,
@@ -57,7 +57,7 @@ const actions = {
     withdrawVerdict,
   },
   ...{ layBefore, unask },
-  ...{ lookBeside, proposeMending, correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
+  ...{ lookBeside, proposeRescue, correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
   ...{ measureOnceMore, measureAgainstNow, tones },
 };
 
@@ -70,6 +70,7 @@ export default async function TablePage({ params, searchParams }: Props) {
     table.attempts.find((a) => a.id === asked) ?? table.attempts.find((a) => a.id === table.currentId) ?? null;
   const labels = labelsOf(shown?.terms ?? table.exercise.terms, table.class.numbering);
   const isDraft = shown?.critique?.sentAt === null;
+  const maySeeCorrection = shown !== null && (isDraft || shown.corrections.length > 0);
   const alikeTo = { exerciseId: table.exercise.id, handInId, stage: shown?.stageId ?? null };
   const codes = isDraft ? [...new Set(shown.critique.items.map(({ original }) => original.code))] : [];
   return (
@@ -95,7 +96,7 @@ export default async function TablePage({ params, searchParams }: Props) {
       phrases={await phrasesOf(house, teacher, codes)}
       alike={isDraft ? await alikeOf(house, alikeTo, shown.measured) : []}
       remarks={isDraft ? await remarksOf(house, teacher) : []}
-      correctingWith={shown && (await correctingWith(house, table.class, shown))}
+      correctingWith={maySeeCorrection ? await correctingWith(house, table.class, shown) : null}
       opinions={shown ? await opinionsOn(house, shown.id) : []}
       colleagues={isDraft ? await colleaguesOf(house, teacher) : []}
       actions={actions}

@@ -1,18 +1,18 @@
 /** Ways to mend an old painting before anything is painted: each with a picture of it, the paint and the time. */
 import type { Layer } from '@/core/correction/layer';
-import { sayMends, sayMinutes, sayRepainted } from '@/core/critique/correction/mend-words';
+import { sayRepaints, sayMinutes, sayRepainted } from '@/core/critique/correction/rescue-words';
 import { keyedEnds, pictureStep } from '@/core/exercise/key';
 import { isPicture } from '@/core/exercise/terms';
-import { rescueLayers } from '@/core/kinds/rescue-layers';
+import { rescueLayers } from '@/core/correction/rescue-layers';
 import { millilitres } from '@/core/mixing/film';
 import { sayGreyMix } from '@/core/mixing/grey-mix';
 import { sayMillilitres } from '@/core/mixing/recipe-words';
 import { attemptFor, Refused, type Teacher } from '../access/actor';
 import type { House } from '../house';
-import { classPalette, figuresFor } from '../mixing/palettes';
+import { paintsFor } from '../mixing/palettes';
 import { measuredOfOne } from './measured';
 
-export interface MendingOffer {
+export interface RescueOffer {
   /** As layers of a correction, to be taken over. */
   readonly layers: readonly Layer[];
   /** What it would look like, as the address of a small picture. */
@@ -33,7 +33,7 @@ const PREVIEW_PX = 420;
  *
  * @throws Refused where the painting was not measured as one that is to be mended.
  */
-export async function mendingOffers(house: House, teacher: Teacher, attemptId: string): Promise<MendingOffer[]> {
+export async function rescueOffers(house: House, teacher: Teacher, attemptId: string): Promise<RescueOffer[]> {
   const { attempt, exercise, class: group } = await attemptFor(house, teacher, attemptId);
   const measured = await measuredOfOne(house, attemptId);
   const terms = attempt.terms ?? exercise.terms;
@@ -48,14 +48,13 @@ export async function mendingOffers(house: House, teacher: Teacher, attemptId: s
   });
   const file = await house.files.local(attempt.stripHash);
   const { medium } = terms;
-  const { paints } = await classPalette(house, group.id, medium);
-  const figures = await figuresFor(house, group.id, medium);
+  const { paints, figures } = await paintsFor(house, group.id, medium);
   const size = measured.result.capture.sizeMm;
   const wholeMm2 = size ? size.width * size.height : null;
   return Promise.all(
-    plans.map(async (plan): Promise<MendingOffer> => {
+    plans.map(async (plan): Promise<RescueOffer> => {
       const layers = rescueLayers(plan);
-      const says = sayMends(plan.parts);
+      const says = sayRepaints(plan.parts);
       const jpeg = await house.pool.run({ task: 'correction', file, layers, as: 'picture', across: PREVIEW_PX });
       return {
         layers,

@@ -1,15 +1,15 @@
-import { sayMends, sayMinutes, sayRepainted } from './mend-words';
+import { sayRepaints, sayMinutes, sayRepainted } from './rescue-words';
 
 const BOX = { x: 0.6, y: 0.05, width: 0.3, height: 0.2 };
 
 test('what becomes of a shape, how much of the picture that is, and how long it takes', () => {
   const large = { box: BOX, area: 0.4, lightness: 50, steps: -2 };
   const small = { box: BOX, area: 0.02, lightness: 40, steps: 1 };
-  expect(sayMends([large, small])).toEqual([
+  expect(sayRepaints([large, small])).toEqual([
     'The large shape at the top right: two steps darker',
     'The small shape at the top right: a whole step lighter',
   ]);
-  expect(sayMends([large, { ...large, lightness: 60, steps: 1 }])).toEqual([
+  expect(sayRepaints([large, { ...large, lightness: 60, steps: 1 }])).toEqual([
     'The darker large shape at the top right: two steps darker',
     'The lighter large shape at the top right: a whole step lighter',
   ]);

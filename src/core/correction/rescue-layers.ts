@@ -1,5 +1,5 @@
 /** A plan to mend an old painting as layers of a correction, so that it can be looked at before anything is painted. */
-import type { Layer, MaskEdit } from '../correction/layer';
+import type { Layer, MaskEdit } from './layer';
 import { isHole, type RescuePart, type RescuePlan } from '../painting/rescue/plan';
 
 /** A repainted shape ends at its edge; this much of the width is left to the hand. */

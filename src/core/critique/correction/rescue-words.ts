@@ -19,7 +19,7 @@ const sizeOf = ({ area }: Part): string => (area > 0.3 ? 'large ' : area > 0.08 
 const whereOf = (part: Part, which: string): string => `the ${which}${sizeOf(part)}shape ${place(part.box)}`;
 
 /** What becomes of each shape of a way. Those that would be called the same are told apart by how light they are. */
-export function sayMends(parts: readonly Part[]): string[] {
+export function sayRepaints(parts: readonly Part[]): string[] {
   const plain = parts.map((part) => whereOf(part, ''));
   return parts.map((part, k) => {
     const twins = parts.filter((_, j) => plain[j] === plain[k]);

@@ -12,7 +12,7 @@ import { measureAttempt } from '../hand-in/measuring';
 import { keepFile } from '../hand-in/receive';
 import { setExercise } from '../plan/exercises';
 import { eachInNewStudio, type TestStudio, viewOf } from '../test-studio';
-import { mendingOffers } from './mending';
+import { rescueOffers } from './rescue-offers';
 
 let studio: TestStudio;
 eachInNewStudio((fresh) => (studio = fresh));
@@ -52,7 +52,7 @@ async function oldPainting(): Promise<string> {
 test('each way has a picture, what is repainted with what, and a time; one is taken over as a correction', async () => {
   const { house, teacher } = studio;
   const id = await oldPainting();
-  const offers = await mendingOffers(house, teacher, id);
+  const offers = await rescueOffers(house, teacher, id);
   expect(offers.length).toBeGreaterThan(0);
   for (const { preview, parts, repainted, time, layers } of offers) {
     expect(preview).toMatch(/^data:image\/jpeg;base64,/);
@@ -71,7 +71,7 @@ test('each way has a picture, what is repainted with what, and a time; one is ta
 test('nobody else asks for it, and what was not measured has none', async () => {
   const { house, teacher, bea } = studio;
   const id = await oldPainting();
-  await expect(mendingOffers(house, { ...teacher, userId: 'other' }, id)).rejects.toThrow(NotFound);
+  await expect(rescueOffers(house, { ...teacher, userId: 'other' }, id)).rejects.toThrow(NotFound);
   const scale = await studio.send(bea, 77);
-  await expect(mendingOffers(house, teacher, scale)).rejects.toThrow(Refused);
+  await expect(rescueOffers(house, teacher, scale)).rejects.toThrow(Refused);
 });

@@ -1,20 +1,20 @@
 'use client';
 /** Ways to mend an old painting, to choose from before anything is painted. */
-import type { MendingOffer } from '@/studio/views/mending';
+import type { RescueOffer } from '@/studio/views/rescue-offers';
 import { useState } from 'react';
 import type { Answer } from '../../parts/answer';
 
 interface Props {
   readonly busy: boolean;
-  readonly propose: () => Promise<Answer<unknown, readonly MendingOffer[]>>;
+  readonly propose: () => Promise<Answer<unknown, readonly RescueOffer[]>>;
   /** Keeps one as a correction of the painting. */
-  readonly take: (offer: MendingOffer, name: string) => Promise<Answer<unknown, unknown>>;
+  readonly take: (offer: RescueOffer, name: string) => Promise<Answer<unknown, unknown>>;
 }
 
 const NUMBERS = ['The least to paint over', 'Another way', 'A third way'];
 
-export function Mending({ busy, propose, take }: Props) {
-  const [offers, setOffers] = useState<readonly MendingOffer[] | null>(null);
+export function RescueWays({ busy, propose, take }: Props) {
+  const [offers, setOffers] = useState<readonly RescueOffer[] | null>(null);
   const [taken, setTaken] = useState<readonly string[]>([]);
   if (!offers)
     return (
