@@ -43,7 +43,7 @@ export const benchCorrectionDrag = (): Promise<boolean> =>
     await shown('lightness');
     await page.getByRole('button', { name: /^Move or turn/ }).click();
     await ring(page, at, 0.65, 0.6, 0.12);
-    await page.getByRole('button', { name: 'Carry it' }).click();
+    await page.getByRole('button', { name: 'Take hold of it' }).click();
     good = (await timedDrag(page, 'carrying it', at(0.65, 0.6), at(0.45, 0.45))) && good;
     await shown('a thing that is carried');
     await page.getByRole('button', { name: /^Softer edge/ }).click();

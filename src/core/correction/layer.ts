@@ -16,8 +16,8 @@ export const LIMITS = {
   lightness: 60,
   /** Of an edge that is softened, and of a mask: share of the picture's width. */
   soft: 0.08,
-  /** A glaze as it is laid wet, mm. */
-  filmMm: { least: 0.001, most: 0.3 },
+  /** A glaze as it is laid wet, mm of undiluted paint: a medium that thins it adds none. */
+  filmMm: { least: 0.0002, most: 0.3 },
   /** How many times as wide or as tall. */
   size: { least: 0.4, most: 2.5 },
 } as const;

@@ -6,6 +6,15 @@ import { onAnyGround } from './on-any-ground';
 export const pathOf = (points: readonly Place[], closed: boolean): string =>
   `M${points.map(([x, y]) => `${x} ${y}`).join('L')}${closed ? 'Z' : ''}`;
 
+/** Path of shares of a picture that is `tall` times as high as wide; empty of no place. */
+export const pathIn = (points: readonly Place[], tall: number, closed = false): string =>
+  points.length === 0
+    ? ''
+    : pathOf(
+        points.map(([x, y]) => [x, y * tall] as const),
+        closed,
+      );
+
 interface Props {
   readonly marks: readonly { readonly mark: Pick<Mark, 'kind' | 'points'>; readonly number: number }[];
   /** Height of the picture, in widths. */

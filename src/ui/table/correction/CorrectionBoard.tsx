@@ -28,9 +28,9 @@ interface Props {
 }
 
 const TOOL_NAMES: readonly (readonly [Tool, string])[] = [
-  ['outline', 'Outline'],
-  ['brush', 'Brush'],
-  ['away', 'Brush away'],
+  ['outline', 'Draw round it'],
+  ['brush', 'Go over it'],
+  ['away', 'Leave out'],
 ];
 const BRUSH = { least: 0.005, most: 0.15, first: 0.03 } as const;
 const nameOf = (kind: Layer['change']['kind']) => CHANGES.find((c) => c.kind === kind)?.name ?? '';
@@ -52,7 +52,7 @@ export function CorrectionBoard(props: Props) {
   const mayCarry = layer?.change.kind === 'move';
   const now: Tool = tool === 'carry' && !mayCarry ? 'outline' : tool;
   const hint = layer
-    ? 'More strokes add to the layer that is chosen. What is left of the painting stays as it is.'
+    ? 'What you draw now belongs to the change that is chosen. All else stays as it is.'
     : (CHANGES.find((c) => c.kind === kind)?.hint ?? '');
   const begin = (at: number) => {
     const next = CHANGES[at];
@@ -149,13 +149,13 @@ export function CorrectionBoard(props: Props) {
                   aria-pressed={now === 'carry'}
                   onClick={() => setTool('carry')}
                 >
-                  Carry it
+                  Take hold of it
                 </button>
               )}
             </div>
             {(now === 'brush' || now === 'away') && (
               <label className="grid gap-0.5 text-13">
-                Width of the brush
+                How wide you go
                 <input
                   type="range"
                   className="accent-ink"
@@ -175,7 +175,7 @@ export function CorrectionBoard(props: Props) {
           </>
         )}
         {way.layers.length > 0 && (
-          <ol className="grid gap-1" aria-label="Layers">
+          <ol className="grid gap-1" aria-label="Changes so far">
             {way.layers.map((l, k) => (
               <li key={l.id} className="flex gap-1">
                 <button
@@ -190,7 +190,7 @@ export function CorrectionBoard(props: Props) {
                   <button
                     type="button"
                     className="cursor-pointer px-1 text-13 underline"
-                    aria-label={`Remove layer ${k + 1}`}
+                    aria-label={`Remove change ${k + 1}`}
                     onClick={() => drawing.remove(l.id)}
                   >
                     Remove

@@ -4,7 +4,7 @@ import { type Layer, type MaskEdit } from '@/core/correction/layer';
 import type { CorrectionDesk, CorrectionLook, CorrectionShown } from '@/workers/browser/correction-protocol';
 import { useEffect, useMemo, useRef } from 'react';
 import { Cross } from '../../parts/Cross';
-import { pathOf } from '../../parts/DrawnMarks';
+import { pathIn } from '../../parts/DrawnMarks';
 import { onAnyGround } from '../../parts/on-any-ground';
 import { type Points, useDrawingHand } from '../../parts/use-drawing-hand';
 import { usePictureWorker } from '../../parts/use-picture-worker';
@@ -51,26 +51,20 @@ function editOf(tool: Tool, brush: number, points: Points): MaskEdit | null {
   return { kind: 'stroke', width: brush, points: whole.flat(), adds: tool === 'brush' };
 }
 
-/** What was outlined of a mask, to be seen; strokes of the brush as their middle line. */
+/** What a mask was drawn with: a thin line round what was taken in, a thinner one along what was gone over or left out. */
 function MaskLines({ layer, tall }: { layer: Layer; tall: number }) {
   return (
     <>
       {layer.mask.edits.map((edit, k) => {
-        const points =
-          edit.kind === 'outline'
-            ? edit.points.map(([x, y]) => [x, y * tall] as const)
-            : Array.from(
-                { length: edit.points.length / 2 },
-                (_, i) => [edit.points[2 * i] as number, (edit.points[2 * i + 1] as number) * tall] as const,
-              );
-        const dash = edit.adds ? '7 4' : '2 5';
+        const isRound = edit.kind === 'outline';
+        const points = isRound ? edit.points : pairs(edit.points);
         return (
-          <g key={k}>
+          <g key={k} strokeOpacity={edit.adds ? 1 : 0.6}>
             {onAnyGround(
               (line) => (
-                <path d={pathOf(points, edit.kind === 'outline')} strokeDasharray={dash} {...line} />
+                <path d={pathIn(points, tall, isRound)} {...line} />
               ),
-              1,
+              isRound ? 1.5 : 0.5,
             )}
           </g>
         );
@@ -78,6 +72,8 @@ function MaskLines({ layer, tall }: { layer: Layer; tall: number }) {
     </>
   );
 }
+const pairs = (flat: readonly number[]): Points =>
+  Array.from({ length: flat.length / 2 }, (_, i) => [flat[2 * i] as number, flat[2 * i + 1] as number]);
 
 export function CorrectionCanvas(props: Props) {
   const { src, layers, look, squint, chosen, tool, brush, frozen, onStroke, onCarry } = props;
@@ -111,13 +107,7 @@ export function CorrectionCanvas(props: Props) {
     show: (points) => {
       const by = isCarrying && carriedBy(points);
       if (by) return onCarry(by[0], by[1], false);
-      const path =
-        isCarrying || points.length === 0
-          ? ''
-          : pathOf(
-              points.map(([x, y]) => [x, y * tall] as const),
-              false,
-            );
+      const path = isCarrying ? '' : pathIn(points, tall);
       for (const own of stroke.current?.querySelectorAll('path') ?? []) own.setAttribute('d', path);
     },
     onDrawn: (points) => {
@@ -133,7 +123,6 @@ export function CorrectionCanvas(props: Props) {
     onLeave: props.onLeave,
     onNumber: props.onNumber,
   });
-  const pending = set.map(([x, y]) => [x, y * tall] as const);
   return (
     <div className="flex min-h-0 flex-1 flex-col items-center justify-center gap-2">
       <SquintFilter />
@@ -144,7 +133,7 @@ export function CorrectionCanvas(props: Props) {
       )}
       {shown && !shown.covers && (
         <p role="status" className="rounded-sm bg-l93 px-2 text-13">
-          The last layer covers nothing yet: draw round more of it, or brush it in.
+          The last change covers nothing yet: draw round more of it, or go over it.
         </p>
       )}
       <div className="relative max-h-full max-w-full">
@@ -182,8 +171,7 @@ export function CorrectionCanvas(props: Props) {
                 />
               )}
             </g>
-            {pending.length > 0 &&
-              onAnyGround((own) => <path d={pathOf(pending, false)} strokeLinecap="round" {...own} />, 2)}
+            {set.length > 0 && onAnyGround((own) => <path d={pathIn(set, tall)} strokeLinecap="round" {...own} />, 2)}
             {!frozen && <Cross at={cross} tall={tall} />}
           </svg>
         )}

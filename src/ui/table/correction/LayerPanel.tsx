@@ -1,11 +1,12 @@
 'use client';
 /** What the chosen layer does, how far, and what it is about. */
+import { glazeOf } from '@/core/correction/first-change';
 import { type Change, LIMITS, type Layer } from '@/core/correction/layer';
-import { inSteps } from '@/core/critique/amounts';
 import { useRef, useState } from 'react';
 import { Choice } from '../../parts/fields';
-import { type CorrectingWith, glazeOf, SOFTEST } from './layer-kinds';
+import type { CorrectingWith } from './layer-kinds';
 import { Slide } from './Slide';
+import { sayFilm, sayLighter, sayShift, saySize, saySoft, sayTurn } from './slide-words';
 import type { Correcting } from './use-correction';
 
 interface Props {
@@ -27,42 +28,40 @@ interface Slid<C extends Change> {
   readonly says: (value: number) => string;
 }
 
-const signed = (v: number, more: string, less: string, none: string) => (v === 0 ? none : v > 0 ? more : less);
-const percent = (v: number) => `${Math.round(100 * v)} %`;
-const ofWidth = (v: number) => `${(100 * v).toFixed(1)} % of the width`;
-
 const MOVES: readonly Slid<Extract<Change, { kind: 'move' }>>[] = [
-  { field: 'dx', label: 'To the right', min: -0.5, max: 0.5, step: 0.002, says: ofWidth },
   {
-    field: 'dy',
-    label: 'Down',
-    min: -0.5,
-    max: 0.5,
-    step: 0.002,
-    says: (v) => `${(100 * v).toFixed(1)} % of the height`,
+    ...{ field: 'dx', label: 'Across', min: -0.5, max: 0.5, step: 0.002 },
+    says: (v) => sayShift(v, 'to the right', 'to the left'),
   },
-  { field: 'wider', label: 'Width', min: LIMITS.size.least, max: LIMITS.size.most, step: 0.01, says: percent },
-  { field: 'taller', label: 'Height', min: LIMITS.size.least, max: LIMITS.size.most, step: 0.01, says: percent },
-  { field: 'turn', label: 'Turned', min: -90, max: 90, step: 0.5, says: (v) => `${v.toFixed(1)}°` },
+  { field: 'dy', label: 'Up or down', min: -0.5, max: 0.5, step: 0.002, says: (v) => sayShift(v, 'lower', 'higher') },
+  {
+    ...{ field: 'wider', label: 'How wide', min: LIMITS.size.least, max: LIMITS.size.most, step: 0.01 },
+    says: (v) => saySize(v, 'wider', 'narrower'),
+  },
+  {
+    ...{ field: 'taller', label: 'How tall', min: LIMITS.size.least, max: LIMITS.size.most, step: 0.01 },
+    says: (v) => saySize(v, 'taller', 'less tall'),
+  },
+  { field: 'turn', label: 'Leaning', min: -90, max: 90, step: 0.5, says: sayTurn },
 ];
 
 const lightened = (step: number): Slid<Extract<Change, { kind: 'lightness' }>> => ({
   field: 'by',
   label: 'Lighter or darker',
   ...{ min: -LIMITS.lightness, max: LIMITS.lightness, step: 0.5 },
-  says: (v) => signed(v, `${inSteps(v / step)} lighter`, `${inSteps(v / step)} darker`, 'as it is'),
+  says: (v) => sayLighter(v, step),
 });
 const SOFTENED: Slid<Extract<Change, { kind: 'soften' }>> = {
   field: 'by',
   label: 'How soft',
-  ...{ min: 0, max: 0.04, step: 0.001 },
-  says: ofWidth,
+  ...{ min: 0, max: LIMITS.soft / 2, step: 0.001 },
+  says: saySoft,
 };
 const FILM: Slid<Extract<Change, { kind: 'glaze' }>> = {
   field: 'mm',
-  label: 'How thick',
-  ...{ min: LIMITS.filmMm.least, max: 0.1, step: 0.001 },
-  says: (v) => `${v.toFixed(3)} mm wet`,
+  label: 'How it is laid',
+  ...{ min: LIMITS.filmMm.least, max: 0.1, step: LIMITS.filmMm.least },
+  says: sayFilm,
 };
 
 export function LayerPanel({ layer, tools, drawing, frozen }: Props) {
@@ -129,10 +128,10 @@ export function LayerPanel({ layer, tools, drawing, frozen }: Props) {
         />
       )}
       <Slide
-        label="Rim fades over"
-        says={ofWidth(layer.mask.soft)}
+        label="Its rim fades"
+        says={saySoft(layer.mask.soft)}
         value={layer.mask.soft}
-        {...{ min: 0, max: SOFTEST, step: 0.001 }}
+        {...{ min: 0, max: LIMITS.soft, step: 0.001 }}
         disabled={frozen}
         follow={(soft) => follow({ ...layer, mask: { ...layer.mask, soft } })}
         keep={keep}

@@ -1,10 +1,11 @@
 /** The board of corrections and what a letter shows of one, as they are first drawn. */
+import { firstChange } from '@/core/correction/first-change';
 import type { Change, Layer } from '@/core/correction/layer';
 import type { CorrectionView } from '@/studio/views/corrections';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { CorrectionWipe } from '../../hand-in/CorrectionWipe';
 import { CorrectionBoard } from './CorrectionBoard';
-import { CHANGES, type CorrectingWith, firstChange } from './layer-kinds';
+import { CHANGES, type CorrectingWith, meansOf } from './layer-kinds';
 import { LayerPanel } from './LayerPanel';
 import type { Correcting } from './use-correction';
 
@@ -71,7 +72,8 @@ test('every kind of change is offered by its key, and the layers of the way that
 
 test('of a letter that was sent it is looked at and taken along, and nothing is offered', () => {
   const html = board([way()], true);
-  for (const words of ['Another way', 'Set aside', 'Take back', 'Outline', 'Remove']) expect(html).not.toContain(words);
+  for (const words of ['Another way', 'Set aside', 'Take back', 'Draw round it', 'Remove'])
+    expect(html).not.toContain(words);
   expect(html).toContain('/corrected/w/png');
 });
 
@@ -80,7 +82,7 @@ test('one from before it was measured anew says so', () => {
 });
 
 test.each(CHANGES.map((c) => c.kind))('a layer that begins as %s can be set', (kind) => {
-  const change = firstChange(kind, TOOLS);
+  const change = firstChange(kind, meansOf(TOOLS));
   expect(change?.kind).toBe(kind);
   const html = panel(change as Change);
   expect(html.match(/type="range"/g)?.length ?? 0).toBeGreaterThan(0);
@@ -90,8 +92,8 @@ test.each(CHANGES.map((c) => c.kind))('a layer that begins as %s can be set', (k
 test('how far a change goes is said as in the studio, and what a glaze can hurt by beside it', () => {
   expect(panel({ kind: 'lightness', by: -5 })).toContain('half a step darker');
   expect(panel({ kind: 'lightness', by: 0 })).toContain('as it is');
-  expect(panel(firstChange('glaze', TOOLS) as Change)).toContain('Oily rags');
-  expect(firstChange('glaze', { ...TOOLS, paints: [] })).toBeNull();
+  expect(panel(firstChange('glaze', meansOf(TOOLS)) as Change)).toContain('Oily rags');
+  expect(firstChange('glaze', meansOf({ ...TOOLS, paints: [] }))).toBeNull();
 });
 
 test('in a letter both pictures stand under one line, and the correction is called one', () => {

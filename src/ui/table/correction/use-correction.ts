@@ -1,11 +1,12 @@
 'use client';
 /** One way of a correction as it is drawn: its layers, what was before each stroke, and that every stroke is kept. */
+import { FIRST_SOFT, firstChange } from '@/core/correction/first-change';
 import type { Change, ChangeKind, Layer, MaskEdit } from '@/core/correction/layer';
 import type { CorrectionView, KeptCorrection } from '@/studio/views/corrections';
 import { useRef, useState } from 'react';
 import type { Answer } from '../../parts/answer';
 import { KeepInTurn, type Slot } from './keep-in-turn';
-import { type CorrectingWith, FIRST_SOFT, firstChange } from './layer-kinds';
+import { type CorrectingWith, meansOf } from './layer-kinds';
 
 export interface WayGiven {
   readonly id: string | null;
@@ -84,7 +85,7 @@ export function useCorrection(ways: readonly CorrectionView[], tools: Correcting
         draw(withLayer({ ...layer, mask: { ...layer.mask, edits: [...layer.mask.edits, edit] } }));
         return;
       }
-      const change = firstChange(kind, tools);
+      const change = firstChange(kind, meansOf(tools));
       if (!change) {
         setNote(NO_PAINT);
         return;

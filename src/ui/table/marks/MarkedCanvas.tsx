@@ -3,7 +3,7 @@
 import { drawnMark, type Mark, type MarkKind } from '@/core/critique/marks';
 import { useEffect, useRef, useState } from 'react';
 import { Cross } from '../../parts/Cross';
-import { DrawnMarks, pathOf } from '../../parts/DrawnMarks';
+import { DrawnMarks, pathIn, pathOf } from '../../parts/DrawnMarks';
 import { onAnyGround } from '../../parts/on-any-ground';
 import { type Points, useDrawingHand } from '../../parts/use-drawing-hand';
 
@@ -41,12 +41,7 @@ export function MarkedCanvas({ src, name, marks, kind, frozen, onKind, onDrawn, 
       return drawnMark({ kind, points: [first, last] }, high)
         .strokes.map((s) => pathOf(s.points, false))
         .join('');
-    return points.length === 0
-      ? ''
-      : pathOf(
-          points.map(([x, y]) => [x, y * high] as const),
-          false,
-        );
+    return pathIn(points, high);
   };
   const { cross, set, handlers } = useDrawingHand({
     ...{ frozen, onDrawn, onBack, onLeave },
@@ -58,7 +53,6 @@ export function MarkedCanvas({ src, name, marks, kind, frozen, onKind, onDrawn, 
     },
     onNumber: (number) => number <= 4 && onKind(number - 1),
   });
-  const pending = set.map(([x, y]) => [x, y * high] as const);
   return (
     <div className="flex min-h-0 flex-1 items-center justify-center">
       <div className="relative max-h-full max-w-full">
@@ -88,8 +82,7 @@ export function MarkedCanvas({ src, name, marks, kind, frozen, onKind, onDrawn, 
                 2,
               )}
             </g>
-            {pending.length > 0 &&
-              onAnyGround((line) => <path d={pathOf(pending, false)} strokeLinecap="round" {...line} />, 2)}
+            {set.length > 0 && onAnyGround((line) => <path d={pathIn(set, high)} strokeLinecap="round" {...line} />, 2)}
             {!frozen && <Cross at={cross} tall={tall} />}
           </svg>
         )}
