@@ -76,8 +76,11 @@ test('a shape changes by as much as was wanted, whatever its texture, its colour
   fc.assert(
     fc.property(cases, ({ from, by, rough, soft, tint }) => {
       const was = picture((x, y) => from + rough * Math.sin(x * 1.7) * Math.cos(y * 2.3), [...tint]);
+      const before = meanInside(was, [BOX], soft);
+      // Nothing is darker than black, or lighter than white.
+      fc.pre(before + by > 0.5 && before + by < 99.5);
       const is = written(corrected(was, [layer({ kind: 'lightness', by }, [BOX], soft)]));
-      expect(Math.abs(meanInside(is, [BOX], soft) - meanInside(was, [BOX], soft) - by)).toBeLessThan(0.5);
+      expect(Math.abs(meanInside(is, [BOX], soft) - before - by)).toBeLessThan(0.5);
     }),
     { numRuns: 60 },
   );
