@@ -35,7 +35,7 @@ export function PicturesOrBoard({ handIn, shown, part, alike, correctingWith, ac
   if (board === 'alike')
     return <AlikeBoard own={{ attemptId: shown.id, student: handIn.student }} alike={alike} leave={leave} />;
   if (board === 'beside')
-    return <BesideBoard look={(also) => ask(() => actions.lookBeside(shown.id, also))} leave={leave} />;
+    return <BesideBoard look={(also) => critique.look(() => actions.lookBeside(shown.id, also))} leave={leave} />;
   if (board === 'marks')
     return (
       <MarkBoard

@@ -54,17 +54,23 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }
   const pick: SaidItem | undefined = visible[chosen];
   const frozen = !isCurrent || (shown?.critique?.sentAt ?? null) !== null;
 
-  /** Asks the studio; what it answers is told, and handed on to whoever asked. */
-  const ask = <A extends Answer<unknown, unknown>>(work: () => Promise<A>): Promise<A> => {
+  /** Asks the studio something that changes nothing; what it answers is told, and handed on to whoever asked. */
+  const look = <A extends Answer<unknown, unknown>>(work: () => Promise<A>): Promise<A> => {
     const answered = work();
     start(async () => {
       // Without a connection the page stays, with all that stands on it.
       const answer = await answered.catch(() => null);
       setTrouble(answer === null ? UNREACHED : answer.ok ? '' : answer.say);
-      if (answer) router.refresh();
     });
     return answered;
   };
+  /** Asks it to change something, and shows what came of it. */
+  const ask = <A extends Answer<unknown, unknown>>(work: () => Promise<A>): Promise<A> =>
+    look(async () => {
+      const answer = await work();
+      router.refresh();
+      return answer;
+    });
   const run = (work: () => Promise<Answer<unknown, unknown>>) => void ask(work);
   const go = (id: string | null) => id && router.push(`/table/${id}`);
   const verdict = (v: string) => {
@@ -137,6 +143,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }
       frozen,
       run,
       ask,
+      look,
       verdict,
       withdraw,
     },

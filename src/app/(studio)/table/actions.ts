@@ -31,10 +31,17 @@ const edit = z.object({ say: z.string().optional(), action: z.string().optional(
 async function act<T = null, Theirs = unknown>(
   work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<T>,
 ): Promise<Outcome<T, Theirs>> {
-  const at = await teacherOnly();
-  const done = await outcome<T, Theirs>(() => work(at));
+  const done = await look<T, Theirs>(work);
   revalidatePath('/', 'layout');
   return done;
+}
+
+/** The same of what changes nothing. */
+async function look<T, Theirs = unknown>(
+  work: (at: Awaited<ReturnType<typeof teacherOnly>>) => Promise<T>,
+): Promise<Outcome<T, Theirs>> {
+  const at = await teacherOnly();
+  return outcome<T, Theirs>(() => work(at));
 }
 
 export async function changeItem(
@@ -91,10 +98,10 @@ export async function unask(attemptId: string, id: string): Promise<Outcome<void
   return act(({ house, teacher }) => takeQuestionBack(house, teacher, attemptId, idSchema.parse(id)));
 }
 export async function lookBeside(attemptId: string, also: string | null): Promise<Outcome<Beside>> {
-  return act(({ house, teacher }) => besideOthers(house, teacher, attemptId, idSchema.nullable().parse(also)));
+  return look(({ house, teacher }) => besideOthers(house, teacher, attemptId, idSchema.nullable().parse(also)));
 }
 export async function proposeRescue(attemptId: string): Promise<Outcome<RescueOffer[]>> {
-  return act(({ house, teacher }) => rescueOffers(house, teacher, attemptId));
+  return look(({ house, teacher }) => rescueOffers(house, teacher, attemptId));
 }
 export async function answerTo(attemptId: string, text: string): Promise<Outcome<void>> {
   return act(({ house, teacher }) => answerReply(house, teacher, attemptId, z.string().parse(text)));

@@ -58,7 +58,7 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       {result.stage?.asks === 'as-it-was' && !critique.frozen && (
         <RescueWays
           busy={critique.busy}
-          propose={() => critique.ask(() => actions.proposeRescue(id))}
+          propose={() => critique.look(() => actions.proposeRescue(id))}
           take={({ layers }, name) => critique.ask(() => actions.correctPicture(id, { id: null, name, layers }, 0))}
         />
       )}
