@@ -90,7 +90,7 @@ export const ROUTES: Record<string, Door> = {
   '/reference/[referenceId]/[kind]/route': { may: TEACHER },
   '/reference-file/[referenceId]/[what]/route': { may: TEACHER, empty: true },
   '/picture/[attemptId]/[kind]/route': { may: THEIRS },
-  // Who was asked is the one to see it: the room's own teacher as little as a student.
+  // Nobody of this room was asked: whoever may not look at such a page finds none.
   '/(studio)/asked/[opinionId]/page': { may: TEACHER, empty: true },
   '/asked/[opinionId]/picture/route': { may: TEACHER, empty: true },
   '/join/page': { may: EVERYBODY, empty: true },

@@ -17,7 +17,7 @@ type Drawn = Omit<WayGiven, 'id'>;
 export type Keep = (given: WayGiven, seen: number) => Promise<Answer<unknown, KeptCorrection>>;
 
 /** What a way that nobody named is called. */
-export const wayName = (count: number) => (count === 0 ? 'A first way' : `Way ${count + 1}`);
+const wayName = (count: number) => (count === 0 ? 'A first way' : `Way ${count + 1}`);
 const KEPT_BESIDE = 'Somebody else changed this one meanwhile. What you draw is kept beside it; nothing is lost.';
 const NOT_KEPT = 'What you drew last is not kept yet: the studio can’t be reached. The next stroke tries once more.';
 const NO_PAINT = 'There is no paint on this class’s palette that a glaze could be laid with.';
