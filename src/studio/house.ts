@@ -14,6 +14,11 @@ import { openPrinter, type Printer } from '@/workers/printing/printer';
 import { type Door, openDoor } from './access/door';
 import { type Live, openLive } from './hand-in/live';
 
+/** Whatever only looks at rows: outside of a transaction or within one. */
+export interface Reads {
+  readonly db: Pick<Database, 'select'>;
+}
+
 export interface House {
   readonly settings: Settings;
   readonly db: Database;

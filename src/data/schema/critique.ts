@@ -3,6 +3,7 @@
  * and what a student wrote to one.
  */
 import { FINDING_KINDS } from '@/core/critique/finding';
+import { VERDICTS } from '@/core/critique/verdict';
 import { sql } from 'drizzle-orm';
 import { boolean, check, index, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import { at, belongsTo, created, oneOf, written } from './columns';
@@ -105,9 +106,6 @@ export const replies = pgTable('replies', {
   answer: text('answer'),
   answeredAt: at('answered_at'),
 });
-
-export const VERDICTS = ['pass', 'again'] as const;
-export type Verdict = (typeof VERDICTS)[number];
 
 export const decisions = pgTable(
   'decisions',

@@ -17,7 +17,7 @@ import {
   storedLook,
 } from './json-columns';
 
-export const HAND_IN_STATES = ['open', 'waiting', 'again', 'passed'] as const;
+export const HAND_IN_STATES = ['open', 'waiting', 'held', 'again', 'passed'] as const;
 export type HandInState = (typeof HAND_IN_STATES)[number];
 
 export const handIns = pgTable(

@@ -2,6 +2,7 @@
 import { storedCardSchema } from '@/core/capture/stored-card';
 import { storedTargetSchema } from '@/core/capture/stored-target';
 import { storedLayersSchema } from '@/core/correction/layer';
+import { deedSchema } from '@/core/critique/deed';
 import { sentLetterSchema } from '@/core/critique/letter';
 import { markSchema } from '@/core/critique/marks';
 import { PAINT_IDS } from '@/core/exercise/paints';
@@ -31,6 +32,7 @@ function checkedJson<T>(schema: z.ZodType<T>) {
 export const knownCard = checkedJson(storedCardSchema);
 export const captureTarget = checkedJson(storedTargetSchema);
 export const sentLetter = checkedJson(sentLetterSchema);
+export const doneDeed = checkedJson(deedSchema);
 export const drawnMark = checkedJson(markSchema);
 export const correctionLayers = checkedJson(storedLayersSchema);
 export const measuredResult = checkedJson(measuredResultSchema);

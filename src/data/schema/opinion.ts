@@ -1,8 +1,9 @@
 /** Tables of a studio with several teachers: who was invited, and what one says to another about a hand-in before it is sent. */
+import { VERDICTS } from '@/core/critique/verdict';
 import { sql } from 'drizzle-orm';
 import { boolean, check, index, pgTable, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import { at, belongsTo, created, oneOf } from './columns';
-import { critiques, VERDICTS } from './critique';
+import { critiques } from './critique';
 import { user } from './sign-in';
 
 /** Codes by which somebody may become a teacher here, each once. Only their marks are kept, never the codes. */

@@ -7,3 +7,6 @@ export * from './file';
 export * from './reference';
 export * from './door';
 export * from './opinion';
+export * from './sitting';
+export * from './figures';
+export * from './allowance';

@@ -8,7 +8,7 @@ import { buffer } from 'node:stream/consumers';
 import yauzl from 'yauzl';
 import { addStudent, createClass, createFirstTeacher, reissueCode } from '../class/people';
 import { deleteStudent, exportStudent } from '../class/records';
-import { decide } from '../critique/critiquing';
+import { decide } from '../critique/deciding';
 import { measureAttempt } from '../hand-in/measuring';
 import { keepFile } from '../hand-in/receive';
 import { pagesToPrint } from '../plan/exercises';

@@ -14,7 +14,7 @@ import { eachInNewStudio, type TestStudio, viewOf } from '../test-studio';
 import { myExercise } from '../views/my-work';
 import { sweepFiles } from '../unused-files';
 import { correctionFile, keepCorrection, removeCorrection, sendWithLetter, setCorrectionAside } from './correcting';
-import { decide, withdraw } from './critiquing';
+import { decide, withdraw } from './deciding';
 
 let studio: TestStudio;
 eachInNewStudio((fresh) => (studio = fresh));

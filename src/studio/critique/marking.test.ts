@@ -6,7 +6,7 @@ import { deleteStudent } from '../class/records';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { myExercise } from '../views/my-work';
-import { decide } from './critiquing';
+import { decide } from './deciding';
 import { letterToPrint } from './letter-to-print';
 import { drawMark, takeMarkBack } from './marking';
 

@@ -7,7 +7,8 @@ import { deleteStudent } from '../class/records';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, type TestStudio, viewOf } from '../test-studio';
 import { opinionsOn } from '../views/opinions';
-import { decide, setWord } from './critiquing';
+import { setWord } from './critiquing';
+import { decide } from './deciding';
 import {
   answersToTeacher,
   askedOfTeacher,

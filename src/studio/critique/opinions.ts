@@ -1,6 +1,7 @@
 /** A second opinion: a hand-in is laid before another teacher before it is sent, and both words are kept. */
 import { newId } from '@/data/schema/ids';
-import { attempts, critiques, exercises, handIns, opinions, students, user, VERDICTS } from '@/data/schema/tables';
+import { VERDICTS } from '@/core/critique/verdict';
+import { attempts, critiques, exercises, handIns, opinions, students, user } from '@/data/schema/tables';
 import { and, asc, eq, isNotNull, isNull, type SQL } from 'drizzle-orm';
 import { z } from 'zod';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';

@@ -5,7 +5,8 @@ import { attemptFor, Refused } from '../access/actor';
 import { measureAttempt } from '../hand-in/measuring';
 import { myExercise } from '../views/my-work';
 import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
-import { decide, editItem } from './critiquing';
+import { editItem } from './critiquing';
+import { decide } from './deciding';
 import { speakTo } from './register';
 import { importRemarks, keepRemark, remarksCsv, remarksOf, removeRemark, sayOwn } from './remarks';
 

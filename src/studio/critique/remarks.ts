@@ -9,6 +9,7 @@ import { NotFound, Refused, type Teacher } from '../access/actor';
 import type { House } from '../house';
 import { letterTextSchema, nameSchema, textSchema } from '../words';
 import { openCritique } from './critiquing';
+import { noteDeed } from './noting';
 
 /** So many are kept of one teacher, and read from a file at once. */
 const MOST = 2000;
@@ -81,7 +82,21 @@ export async function importRemarks(house: House, teacher: Teacher, csv: string)
 
 /** Says something of an attempt that no rule has said. Throws Refused where its critique was sent. */
 export async function sayOwn(house: House, teacher: Teacher, attemptId: string, given: unknown): Promise<void> {
-  await openCritique(house, teacher, attemptId);
+  const own = await openCritique(house, teacher, attemptId);
   const { kind, say, action } = saidSchema.parse(given);
-  await house.db.insert(ownFindings).values({ id: newId(), attemptId, kind, say, action });
+  const id = newId();
+  await house.db.transaction(async (tx) => {
+    await tx.insert(ownFindings).values({ id, attemptId, kind, say, action });
+    await noteDeed(tx, teacher, own, { did: 'said', id });
+  });
+}
+
+/** Takes back what was said so. Throws Refused where its critique was sent, NotFound where it is gone. */
+export async function unsayOwn(house: House, teacher: Teacher, attemptId: string, id: string): Promise<void> {
+  await openCritique(house, teacher, attemptId);
+  const gone = await house.db
+    .delete(ownFindings)
+    .where(and(eq(ownFindings.id, id), eq(ownFindings.attemptId, attemptId)))
+    .returning({ id: ownFindings.id });
+  if (gone.length === 0) throw new NotFound();
 }

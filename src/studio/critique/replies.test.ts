@@ -3,7 +3,7 @@ import { NotFound, Refused } from '../access/actor';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
 import { myExercise } from '../views/my-work';
-import { decide, withdraw } from './critiquing';
+import { decide, withdraw } from './deciding';
 import { answerReply, repliesTo, replyTo } from './replies';
 
 let studio: TestStudio;

@@ -22,9 +22,10 @@ import type { PicturesTask } from '@/workers/tasks/pictures';
 import { and, eq, inArray, max, ne, not, sql } from 'drizzle-orm';
 import { knownPrint } from '../class/cards';
 import type { House } from '../house';
+import { keepFigures } from './figures';
 import { measureBy } from './gather';
 import { hasRoom, keepFile } from './receive';
-import { changeAttempt, changeHandIn, holdHandIn } from './states';
+import { changeAttempt, holdHandIn, waitForTeacher } from './states';
 import { type Measured } from './to-measure';
 
 async function load(house: House, attemptId: string) {
@@ -45,7 +46,7 @@ type Loaded = NonNullable<Awaited<ReturnType<typeof load>>>;
  */
 async function keepResult(
   house: House,
-  { handIn, attempt }: Loaded,
+  { handIn, attempt, exercise }: Loaded,
   turn: number,
   given: Measured | null,
 ): Promise<AttemptState> {
@@ -60,7 +61,7 @@ async function keepResult(
       .for('update');
     if (now?.state !== 'measuring' || now.turn !== turn) return now?.state ?? 'cancelled';
     await tx.delete(measurements).where(eq(measurements.attemptId, attempt.id));
-    if (result)
+    if (result) {
       await tx.insert(measurements).values({
         id: newId(),
         attemptId: attempt.id,
@@ -68,6 +69,8 @@ async function keepResult(
         result,
         against: given?.against ?? null,
       });
+      await keepFigures(tx, attempt.id, result, attempt.terms ?? exercise.terms);
+    }
     let number: number | null = null;
     if (accepted) {
       const [last] = await tx
@@ -76,7 +79,7 @@ async function keepResult(
         .where(and(eq(attempts.handInId, handIn.id), ne(attempts.id, attempt.id)));
       // Measured anew, a try keeps its number.
       number = now.number ?? (last?.n ?? 0) + 1;
-      await changeHandIn(tx, handIn.id, 'wait');
+      await waitForTeacher(tx, handIn.id);
     }
     await tx.insert(critiques).values({ attemptId: attempt.id }).onConflictDoNothing();
     const kept = await changeAttempt(tx, attempt.id, accepted ? 'measure' : 'refuse', { number, trouble: null });

@@ -4,7 +4,7 @@ import { measurements, readings } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { NotFound, Refused } from '../access/actor';
 import { deleteStudent } from '../class/records';
-import { decide } from '../critique/critiquing';
+import { decide } from '../critique/deciding';
 import { setExercise } from '../plan/exercises';
 import { keepPreparation, referenceFor } from '../reference/references';
 import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';

@@ -10,6 +10,7 @@ import { attemptFor, exerciseFor, NotFound, Refused, type Teacher } from '../acc
 import type { House } from '../house';
 import { prepared, referenceOfExercise } from '../reference/references';
 import { removeUnused } from '../unused-files';
+import { keepFigures } from './figures';
 import { changeAttempt, holdHandIn } from './states';
 import { keepFile } from './receive';
 import type { Measured, ToMeasure } from './to-measure';
@@ -126,13 +127,16 @@ export async function judgeAgain(house: House, teacher: Teacher, attemptId: stri
     readings: await filesOf(house, counted),
     painted,
   });
-  await house.db
-    .update(measurements)
-    .set({
-      result: next,
-      against: { ...against, ...(painted && { revision: painted.revision }), readings: counted.map((r) => r.id) },
-    })
-    .where(eq(measurements.id, id));
+  await house.db.transaction(async (tx) => {
+    await tx
+      .update(measurements)
+      .set({
+        result: next,
+        against: { ...against, ...(painted && { revision: painted.revision }), readings: counted.map((r) => r.id) },
+      })
+      .where(eq(measurements.id, id));
+    await keepFigures(tx, attemptId, next, terms);
+  });
 }
 
 /**

@@ -14,7 +14,7 @@ import type { House } from '../house';
 import { removeUnused } from '../unused-files';
 import { textSchema } from '../words';
 import { nextStage } from './stages';
-import { changeAttempt, changeHandIn, holdHandIn } from './states';
+import { changeAttempt, holdHandIn, waitForTeacher } from './states';
 
 export const MAX_UPLOAD_BYTES = 40 * 1024 * 1024;
 const PASSED = 'This exercise is passed: there is nothing more to hand in.';
@@ -189,6 +189,6 @@ export async function lookAnyway(house: House, student: Student, attemptId: stri
       .where(and(eq(attempts.id, attemptId), eq(attempts.state, 'refused')))
       .returning({ id: attempts.id });
     if (!sent) throw new Refused('This picture is not one that was refused.');
-    await changeHandIn(tx, attempt.handInId, 'wait');
+    await waitForTeacher(tx, attempt.handInId);
   });
 }

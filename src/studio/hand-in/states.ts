@@ -1,7 +1,7 @@
 /** Every change of state that there is of a hand-in and of its attempts. Nothing else changes one. */
 import type { Transaction } from '@/data/database/engine';
-import { attempts, type AttemptState, handIns, type HandInState } from '@/data/schema/tables';
-import { and, eq, inArray } from 'drizzle-orm';
+import { attempts, type AttemptState, critiques, decisions, handIns, type HandInState } from '@/data/schema/tables';
+import { and, eq, inArray, isNotNull, isNull, notExists } from 'drizzle-orm';
 
 interface Change<State> {
   readonly from: readonly State[];
@@ -23,12 +23,20 @@ export type AttemptChange = keyof typeof ATTEMPT_CHANGES;
 
 export const HAND_IN_CHANGES = {
   /** A photograph came that counts; what is passed stays so. */
-  wait: { from: ['open', 'waiting', 'again'], to: 'waiting' },
-  pass: { from: ['waiting'], to: 'passed' },
-  again: { from: ['waiting'], to: 'again' },
-  withdraw: { from: ['passed', 'again'], to: 'waiting' },
+  wait: { from: ['open', 'waiting', 'held', 'again'], to: 'waiting' },
+  /** Decided; the letter is not sent yet, and the student does not see it. */
+  hold: { from: ['waiting'], to: 'held' },
+  pass: { from: ['waiting', 'held'], to: 'passed' },
+  again: { from: ['waiting', 'held'], to: 'again' },
+  withdraw: { from: ['held', 'passed', 'again'], to: 'waiting' },
+  /** A letter is fetched back before it was read. */
+  fetchBack: { from: ['passed', 'again'], to: 'held' },
 } as const satisfies Record<string, Change<HandInState>>;
 export type HandInChange = keyof typeof HAND_IN_CHANGES;
+
+/** What a student sees of a state: what was decided and not sent yet waits still. */
+export const shownToStudent = (state: HandInState): Exclude<HandInState, 'held'> =>
+  state === 'held' ? 'waiting' : state;
 
 type Attempt = typeof attempts.$inferSelect;
 
@@ -72,4 +80,20 @@ export async function changeHandIn(
 export async function holdHandIn(tx: Transaction, id: string): Promise<HandInState | null> {
   const [held] = await tx.select({ state: handIns.state }).from(handIns).where(eq(handIns.id, id)).for('update');
   return held?.state ?? null;
+}
+
+/**
+ * Something came that the teacher is to look at. A decision that was held for what lay there before is taken back: it was not sent,
+ * and is about another picture.
+ */
+export async function waitForTeacher(tx: Transaction, id: string): Promise<void> {
+  const sent = tx
+    .select()
+    .from(critiques)
+    .where(and(eq(critiques.attemptId, decisions.attemptId), isNotNull(critiques.sentAt)));
+  await tx
+    .update(decisions)
+    .set({ withdrawnAt: new Date() })
+    .where(and(eq(decisions.handInId, id), isNull(decisions.withdrawnAt), notExists(sent)));
+  await changeHandIn(tx, id, 'wait');
 }

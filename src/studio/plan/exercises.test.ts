@@ -3,7 +3,7 @@ import { defaultTerms, isMeasured, KIND_IDS } from '@/core/kinds/table';
 import { attempts, exercises, handIns } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { changeClass } from '../class/people';
-import { decide } from '../critique/critiquing';
+import { decide } from '../critique/deciding';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { paintedInValues } from '../test-picture';

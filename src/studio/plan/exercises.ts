@@ -16,6 +16,7 @@ import { z } from 'zod';
 import { type Actor, classOf, exerciseFor, Refused, type Teacher } from '../access/actor';
 import type { SheetJob } from '@/workers/printing/job';
 import type { House } from '../house';
+import { shownToStudent } from '../hand-in/states';
 import { figuresFor } from '../mixing/palettes';
 import { referenceFor } from '../reference/references';
 import { setUpFor } from '../reference/set-ups';
@@ -138,12 +139,13 @@ export async function exercisesOfTeacher(house: House, teacher: Teacher) {
 }
 
 export async function exercisesOfStudent(house: House, studentId: string, classId: string) {
-  return house.db
-    .select({ exercise: exercises, handIn: handIns })
+  const rows = await house.db
+    .select({ exercise: exercises, state: handIns.state })
     .from(exercises)
     .leftJoin(handIns, and(eq(handIns.exerciseId, exercises.id), eq(handIns.studentId, studentId)))
     .where(eq(exercises.classId, classId))
     .orderBy(desc(exercises.createdAt));
+  return rows.map(({ exercise, state }) => ({ exercise, state: shownToStudent(state ?? 'open') }));
 }
 
 const sayDue = (due: Date, timeZone: string): string =>

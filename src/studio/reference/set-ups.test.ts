@@ -7,7 +7,7 @@ import { setUpSchema, type SetUp } from '@/core/reference/set-up';
 import { massSchema } from '@/core/tones/mass';
 import { planesToPng } from '@/workers/decoding/planes';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
-import { decide } from '../critique/critiquing';
+import { decide } from '../critique/deciding';
 import { measureAttempt } from '../hand-in/measuring';
 import { acceptReading, judgeAgain, setFrameIsDark } from '../hand-in/notan-hand-ins';
 import { setExercise } from '../plan/exercises';

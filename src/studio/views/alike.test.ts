@@ -4,7 +4,7 @@ import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, resultWith, type TestStudio } from '../test-studio';
 import { measuredOfOne } from './measured';
 import { alikeOf } from './alike';
-import { decide, withdraw } from '../critique/critiquing';
+import { decide, withdraw } from '../critique/deciding';
 import { letterToPrint } from '../critique/letter-to-print';
 
 let studio: TestStudio;
@@ -26,10 +26,10 @@ test('the second of two that are nearly equal is stopped once, with whose it is 
   const { house, teacher, bea } = studio;
   const [first, second] = [await handedIn('bea', 10), await handedIn('ruta', 20)];
   expect(await alikeTo(second)).toEqual([]);
-  await decide(house, teacher, first, 'pass', false);
+  await decide(house, teacher, first, 'pass', { isSure: false });
   expect(await alikeTo(second)).toEqual([[bea.name, 'pass']]);
-  await expect(decide(house, teacher, second, 'again', false)).rejects.toThrow(Refused);
-  await expect(decide(house, teacher, second, 'again', false)).rejects.toThrow(bea.name);
+  await expect(decide(house, teacher, second, 'again', { isSure: false })).rejects.toThrow(Refused);
+  await expect(decide(house, teacher, second, 'again', { isSure: false })).rejects.toThrow(bea.name);
   await decide(house, teacher, second, 'again');
 });
 
@@ -37,10 +37,10 @@ test('what is judged the same, or only later withdrawn, stops nobody', async () 
   const { house, teacher } = studio;
   const [first, second] = [await handedIn('bea', 10), await handedIn('ruta', 20)];
   await decide(house, teacher, first, 'pass');
-  await decide(house, teacher, second, 'pass', false);
+  await decide(house, teacher, second, 'pass', { isSure: false });
   await withdraw(house, teacher, second);
   await withdraw(house, teacher, first);
-  await decide(house, teacher, second, 'again', false);
+  await decide(house, teacher, second, 'again', { isSure: false });
 });
 
 test('what differs in what was measured may be judged as it likes', async () => {
@@ -53,7 +53,7 @@ test('what differs in what was measured may be judged as it likes', async () => 
   const second = await handedIn('ruta', 20);
   await decide(house, teacher, first, 'pass');
   expect(await alikeTo(second)).toEqual([]);
-  await decide(house, teacher, second, 'again', false);
+  await decide(house, teacher, second, 'again', { isSure: false });
 });
 
 test('a letter is printed for its student once it was sent, and for nobody else', async () => {

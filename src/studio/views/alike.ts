@@ -1,8 +1,9 @@
 /** Hand-ins of one exercise that are nearly equal by what was measured, and were judged otherwise: told before anything is sent. */
 import { apartBy, NEAR_STEPS } from '@/core/kinds/alike';
-import { attempts, decisions, handIns, students, type Verdict } from '@/data/schema/tables';
+import type { Verdict } from '@/core/critique/verdict';
+import { attempts, decisions, handIns, students } from '@/data/schema/tables';
 import { and, desc, eq, isNull, ne } from 'drizzle-orm';
-import type { House } from '../house';
+import type { Reads } from '../house';
 import { type Measured, measuredOfAll } from './measured';
 
 export interface Alike {
@@ -21,7 +22,7 @@ const MOST = 2;
  * each student the newest decision.
  */
 export async function alikeOf(
-  house: House,
+  house: Reads,
   {
     exerciseId,
     handInId,

@@ -6,6 +6,7 @@ import type { Why } from '@/core/critique/why';
 import { handInStagesOf } from '@/core/kinds/table';
 import type { MassEdit } from '@/core/reference/set-up';
 import type { Database } from '@/data/database/engine';
+import type { Verdict } from '@/core/critique/verdict';
 import {
   attempts,
   critiques,
@@ -15,10 +16,9 @@ import {
   ownFindings,
   replies,
   type AttemptState,
-  type Verdict,
 } from '@/data/schema/tables';
 import { and, asc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
-import type { House } from '../house';
+import type { Reads } from '../house';
 import { type CorrectionView, correctionsOfAll } from './corrections';
 import { type Measured, measuredOfAll } from './measured';
 import { asFinding, type JudgedBy, saidOf, whysOf } from './said';
@@ -74,7 +74,7 @@ export interface AttemptView {
 export type Reply = Pick<typeof replies.$inferSelect, 'about' | 'text' | 'answer'>;
 
 /** Letters that were sent for some hand-ins, in the order in which they were tried. */
-const lettersOf = (house: House, handInIds: readonly string[]) =>
+const lettersOf = (house: Reads, handInIds: readonly string[]) =>
   house.db
     .select({ handInId: attempts.handInId, stage: attempts.stage, seq: attempts.seq, letter: critiques.letter })
     .from(critiques)
@@ -87,7 +87,7 @@ const letterBefore = (row: Attempt, letters: Awaited<ReturnType<typeof lettersOf
   letters.findLast((l) => l.handInId === row.handInId && l.stage === row.stage && l.seq < row.seq)?.letter ?? null;
 
 /** Attempts as they are looked at, in the order in which they came: a handful of queries for all of them. */
-export async function attemptViews(house: House, rows: readonly Attempt[], judgedBy: JudgedBy): Promise<AttemptView[]> {
+export async function attemptViews(house: Reads, rows: readonly Attempt[], judgedBy: JudgedBy): Promise<AttemptView[]> {
   const ids = rows.map((r) => r.id);
   if (ids.length === 0) return [];
   const measured = await measuredOfAll(house, ids);

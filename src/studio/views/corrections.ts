@@ -2,7 +2,7 @@
 import type { Layer } from '@/core/correction/layer';
 import { attempts, corrections } from '@/data/schema/tables';
 import { asc, inArray } from 'drizzle-orm';
-import type { House } from '../house';
+import type { Reads } from '../house';
 
 export interface CorrectionView {
   readonly id: string;
@@ -27,7 +27,7 @@ type Attempt = Pick<typeof attempts.$inferSelect, 'id' | 'stripHash' | 'previewH
 
 /** Corrections of some attempts, by the attempt's id, in the order in which they were begun: one query. */
 export async function correctionsOfAll(
-  house: House,
+  house: Reads,
   rows: readonly Attempt[],
 ): Promise<(attemptId: string) => readonly CorrectionView[]> {
   const ids = rows.map((r) => r.id);

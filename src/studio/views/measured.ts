@@ -4,7 +4,7 @@ import type { PaintingResult } from '@/core/painting/result';
 import type { ScaleResult } from '@/core/scale/result';
 import { measurements } from '@/data/schema/tables';
 import { inArray } from 'drizzle-orm';
-import type { House } from '../house';
+import type { Reads } from '../house';
 
 type Against = (typeof measurements.$inferSelect)['against'];
 
@@ -26,7 +26,7 @@ function measuredOf({ result, against }: typeof measurements.$inferSelect): Meas
 }
 
 /** What was measured of attempts, by their ids: one query for all. */
-export async function measuredOfAll(house: House, ids: readonly string[]): Promise<ReadonlyMap<string, Measured>> {
+export async function measuredOfAll(house: Reads, ids: readonly string[]): Promise<ReadonlyMap<string, Measured>> {
   if (ids.length === 0) return new Map();
   const rows = await house.db
     .select()
@@ -35,6 +35,6 @@ export async function measuredOfAll(house: House, ids: readonly string[]): Promi
   return new Map(rows.map((row) => [row.attemptId, measuredOf(row)]));
 }
 
-export async function measuredOfOne(house: House, attemptId: string): Promise<Measured | null> {
+export async function measuredOfOne(house: Reads, attemptId: string): Promise<Measured | null> {
   return (await measuredOfAll(house, [attemptId])).get(attemptId) ?? null;
 }

@@ -3,12 +3,14 @@ import type { Mark } from '@/core/critique/marks';
 import type { FindingKind } from '@/core/critique/finding';
 import type { Why } from '@/core/critique/why';
 import type { CaptureIssue } from '@/core/capture/gate';
-import { type AttemptState, classes, handIns, type HandInState, type Verdict } from '@/data/schema/tables';
+import type { Verdict } from '@/core/critique/verdict';
+import { type AttemptState, classes, handIns } from '@/data/schema/tables';
 import { and, eq } from 'drizzle-orm';
 import { handInStagesOf, labelsOf } from '../../core/kinds/table';
 import { exerciseFor, type Student } from '../access/actor';
 import { setUpOfExercise } from '../hand-in/notan-hand-ins';
 import { nextStage } from '../hand-in/stages';
+import { shownToStudent } from '../hand-in/states';
 import type { House } from '../house';
 import { exercisesOfStudent, safetyOf } from '../plan/exercises';
 import { attemptsAt, type AttemptView, attemptViews, type Reply } from './attempt';
@@ -120,7 +122,7 @@ export async function myExercise(house: House, student: Student, exerciseId: str
     /** What it is handed in as, stage by stage, and which of them comes next; none where it is handed in once. */
     stages: stages.map(({ id, name }) => ({ id, name })),
     nextStage: nextStage(stages, rows)?.id ?? null,
-    state: handIn?.state ?? ('open' as HandInState),
+    state: shownToStudent(handIn?.state ?? 'open'),
     attempts: (await attemptViews(house, rows, judgedBy({ ...own, handIn: handIn ?? null }))).map(studentAttempt),
   };
 }

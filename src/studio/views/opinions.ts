@@ -1,5 +1,6 @@
 /** What other teachers think of an attempt, as its own teacher sees it. */
-import { opinions, user, type Verdict } from '@/data/schema/tables';
+import type { Verdict } from '@/core/critique/verdict';
+import { opinions, user } from '@/data/schema/tables';
 import { asc, eq } from 'drizzle-orm';
 import type { House } from '../house';
 

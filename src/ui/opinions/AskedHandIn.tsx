@@ -2,7 +2,7 @@
 /** A hand-in that another teacher laid before you: its picture, its draft, and room for what you think. */
 import type { Mark } from '@/core/critique/marks';
 import type { FindingKind } from '@/core/critique/finding';
-import type { Verdict } from '@/data/schema/tables';
+import type { Verdict } from '@/core/critique/verdict';
 import { useState, useTransition } from 'react';
 import { MarkedPicture } from '../hand-in/MarkedPicture';
 import type { Answer } from '../parts/answer';

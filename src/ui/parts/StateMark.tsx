@@ -2,6 +2,7 @@
 const MARKS = {
   open: { word: 'not yet', path: 'M2 7h10', filled: false },
   waiting: { word: 'waiting', path: 'M7 1.5a5.5 5.5 0 1 0 0.01 0z', filled: false },
+  held: { word: 'decided, held', path: 'M7 1.5a5.5 5.5 0 1 0 0.01 0zM4 7h6', filled: false },
   again: { word: 'once more', path: 'M2 2v10l10 -5z', filled: false },
   passed: { word: 'passed', path: 'M2 2h10v10h-10z', filled: true },
   refused: { word: 'picture refused', path: 'M2 2l10 10m0 -10l-10 10', filled: false },

@@ -11,7 +11,7 @@ const UNDER_CELLS: readonly (readonly [path: string, words: string, filled?: boo
   ['M10 5a3 3 0 1 0 0.01 0z', 'the ground shows'],
   ['M4 12v-5h12v5', 'past the line'],
 ];
-const STATES: readonly MarkedState[] = ['waiting', 'again', 'passed', 'refused', 'open'];
+const STATES: readonly MarkedState[] = ['waiting', 'held', 'again', 'passed', 'refused', 'open'];
 
 export function RackKey() {
   return (

@@ -14,6 +14,7 @@ import { DecisionBar } from './DecisionBar';
 import { FindingList } from './FindingList';
 import { LetterTools } from './LetterTools';
 import { SecondOpinion } from '../opinions/SecondOpinion';
+import { SittingLine } from '../sitting/SittingLine';
 import { OwnWord } from './OwnWord';
 import { PicturesOrBoard } from './PicturesOrBoard';
 import { StudentsReply } from './StudentsReply';
@@ -62,6 +63,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           <span className="truncate">{handIn.title}</span>
           <StateMark state={handIn.state} />
         </p>
+        <SittingLine takeBack={critique.takeBack} />
         {slots.holds}
         {slots.holds !== undefined && shown?.hasPreview && (
           <div className="flex gap-2">
@@ -160,6 +162,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           busy={critique.busy}
           onVerdict={critique.verdict}
           onWithdraw={critique.withdraw}
+          onSend={critique.send}
         />
       </aside>
       <KeyList keys={slots.keys} open={critique.help} onOpenChange={critique.setHelp} />

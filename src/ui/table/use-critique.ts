@@ -8,6 +8,7 @@ import { useState, useTransition } from 'react';
 import { useHold } from '../instruments/HoldButton';
 import { useKeys } from '../parts/use-keys';
 import { useNews } from '../parts/use-news';
+import { useSitting } from '../sitting/Sitting';
 import type { Answer } from '../parts/answer';
 import type { ItemChange, TableProps } from './table-props';
 
@@ -23,6 +24,7 @@ export type Critique = ReturnType<typeof useCritique>;
 
 export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }: TableProps) {
   const router = useRouter();
+  const sitting = useSitting();
   const isPainting = part?.kind === 'painting';
   const [chosen, setChosen] = useState(0);
   const [editing, setEditing] = useState<string | null>(null);
@@ -69,6 +71,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }
     look(async () => {
       const answer = await work();
       router.refresh();
+      void sitting.look();
       return answer;
     });
   const run = (work: () => Promise<Answer<unknown, unknown>>) => void ask(work);
@@ -77,8 +80,14 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }
     if (!shown || frozen) return;
     // What was refused once is sent when it is asked for again.
     const isSure = refused === v;
-    void ask(() => actions.giveVerdict(shown.id, v, isSure)).then((answer) => setRefused(answer.ok ? null : v));
+    void look(() => actions.giveVerdict(shown.id, v, isSure)).then((answer) => {
+      setRefused(answer.ok ? null : v);
+      if (answer.ok) sitting.goOn();
+    });
   };
+  const isHeld = shown?.verdict !== null && handIn.state === 'held';
+  const send = () => shown && isHeld && run(() => sitting.send(shown.id));
+  const takeBack = () => start(async () => setTrouble(await sitting.takeBack().catch(() => UNREACHED)));
   const withdraw = () => shown && run(() => actions.withdrawVerdict(shown.id));
   const attemptId = shown?.id ?? '';
   const change = (key: string, c: ItemChange, seen: number) => ask(() => actions.changeItem(attemptId, key, c, seen));
@@ -103,7 +112,9 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }
     n: () => shown?.critique && !frozen && setRemarking(true),
     p: () => verdict('pass'),
     g: () => verdict('again'),
+    u: takeBack,
     w: () => shown?.verdict && withdraw(),
+    Enter: send,
     y: () => setWhyOpen((open) => !open),
     '?': () => setHelp(true),
   };
@@ -146,6 +157,8 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }
       look,
       verdict,
       withdraw,
+      send,
+      takeBack,
     },
     ...{ squint, original },
   };

@@ -1,13 +1,16 @@
 'use server';
-import { VERDICTS } from '@/data/schema/tables';
+import { VERDICTS } from '@/core/critique/verdict';
 import { keepCorrection, removeCorrection, sendWithLetter, setCorrectionAside } from '@/studio/critique/correcting';
-import { decide, editItem, setWord, type StandingEdit, withdraw } from '@/studio/critique/critiquing';
+import { editItem, setWord } from '@/studio/critique/critiquing';
+import { decide, withdraw } from '@/studio/critique/deciding';
+import type { StandingEdit } from '@/studio/critique/standing';
 import { drawMark, takeMarkBack } from '@/studio/critique/marking';
 import { type Beside, besideOthers } from '@/studio/views/beside';
 import type { KeptCorrection } from '@/studio/views/corrections';
 import { type RescueOffer, rescueOffers } from '@/studio/views/rescue-offers';
 import { askOpinion, takeQuestionBack } from '@/studio/critique/opinions';
 import { answerReply } from '@/studio/critique/replies';
+import { holdsLetters } from '@/studio/critique/sitting';
 import { speakTo } from '@/studio/critique/register';
 import { keepRemark, sayOwn } from '@/studio/critique/remarks';
 import {
@@ -109,9 +112,13 @@ export async function answerTo(attemptId: string, text: string): Promise<Outcome
 export async function writeFor(handInId: string, register: unknown): Promise<Outcome<void>> {
   return act(({ house, teacher }) => speakTo(house, teacher, handInId, register));
 }
+/** What follows is another hand-in: no page is made anew of this one. */
 export async function giveVerdict(attemptId: string, verdict: string, isSure: boolean): Promise<Outcome<void>> {
-  return act(({ house, teacher }) =>
-    decide(house, teacher, attemptId, z.enum(VERDICTS).parse(verdict), z.boolean().parse(isSure)),
+  return look(async ({ house, teacher }) =>
+    decide(house, teacher, attemptId, z.enum(VERDICTS).parse(verdict), {
+      isSure: z.boolean().parse(isSure),
+      holds: await holdsLetters(house, teacher),
+    }),
   );
 }
 export async function withdrawVerdict(attemptId: string): Promise<Outcome<void>> {

@@ -1,0 +1,50 @@
+/** What a teacher did at a hand-in, with what stood there before, so that it can be taken back. */
+import { z } from 'zod';
+import { markSchema } from './marks';
+import { VERDICTS } from './verdict';
+import { registerSchema } from './voice';
+
+const verdict = z.enum(VERDICTS);
+/** How a finding stood. */
+const edit = z.object({ say: z.string().nullable(), action: z.string().nullable(), dropped: z.boolean() });
+
+export const deedSchema = z.discriminatedUnion('did', [
+  z.object({ did: z.literal('decided'), verdict, wasSent: z.boolean() }),
+  z.object({ did: z.literal('withdrew'), verdict, wasSent: z.boolean() }),
+  z.object({ did: z.literal('sent'), verdict }),
+  z.object({ did: z.literal('edited'), key: z.string(), before: edit, after: edit }),
+  z.object({ did: z.literal('worded'), before: z.string(), after: z.string() }),
+  z.object({ did: z.literal('said'), id: z.string() }),
+  z.object({ did: z.literal('marked'), id: z.string() }),
+  z.object({ did: z.literal('unmarked'), mark: markSchema }),
+  z.object({
+    did: z.literal('spoke'),
+    before: registerSchema.nullable(),
+    after: registerSchema.nullable(),
+  }),
+]);
+export type Deed = z.infer<typeof deedSchema>;
+
+const WORDS_OF_VERDICT = { pass: '“pass”', again: '“once more”' } as const;
+
+/** What is taken back, as the end of "take back …"; the name of whose it is follows. */
+const WORDS: { readonly [D in Deed['did']]: (deed: Extract<Deed, { did: D }>) => string } = {
+  decided: (deed) => `${WORDS_OF_VERDICT[deed.verdict]} for`,
+  withdrew: (deed) => `that you withdrew ${WORDS_OF_VERDICT[deed.verdict]} for`,
+  sent: () => 'the letter to',
+  edited: ({ before, after }) => {
+    if (before.dropped === after.dropped) return 'the change of a remark to';
+    return after.dropped ? 'a remark that was dropped for' : 'a remark that was taken in for';
+  },
+  worded: () => 'the change of your own words to',
+  said: () => 'your own remark to',
+  marked: () => 'the mark on the picture of',
+  unmarked: () => 'a mark that was taken off the picture of',
+  spoke: () => 'whom the letter is written for, of',
+};
+
+/** What a deed is called where it can be taken back, as “pass” for Bea. */
+export function deedWords(deed: Deed, student: string): string {
+  const words = WORDS[deed.did] as (deed: Deed) => string;
+  return `${words(deed)} ${student}`;
+}

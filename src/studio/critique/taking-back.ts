@@ -1,0 +1,85 @@
+/** Taking back what was done at the Table, the last first, over all hand-ins of a sitting. */
+import { type Deed, deedWords } from '@/core/critique/deed';
+import { deeds, handIns, sittings, students } from '@/data/schema/tables';
+import { and, desc, eq, gte, isNull } from 'drizzle-orm';
+import { NotFound, Refused, type Teacher } from '../access/actor';
+import { isSame } from '../access/meanwhile';
+import type { House } from '../house';
+import { editItem, setWord } from './critiquing';
+import { decide, fetchBack, withdraw } from './deciding';
+import { drawMark, takeMarkBack } from './marking';
+import { speakTo } from './register';
+import { unsayOwn } from './remarks';
+import { standingEdit, standingWord } from './standing';
+
+/** The last thing that a teacher did in their sitting and has not taken back; null where there is nothing. */
+export async function lastDeed(house: House, teacher: Teacher) {
+  const [last] = await house.db
+    .select({ id: deeds.id, deed: deeds.deed, handInId: deeds.handInId, student: students.name })
+    .from(deeds)
+    .innerJoin(sittings, eq(sittings.teacherId, deeds.teacherId))
+    .innerJoin(handIns, eq(deeds.handInId, handIns.id))
+    .innerJoin(students, eq(handIns.studentId, students.id))
+    .where(and(eq(deeds.teacherId, teacher.userId), isNull(deeds.takenBackAt), gte(deeds.createdAt, sittings.begunAt)))
+    .orderBy(desc(deeds.seq))
+    .limit(1);
+  return last ? { id: last.id, handInId: last.handInId, say: deedWords(last.deed, last.student) } : null;
+}
+
+interface At {
+  readonly house: House;
+  readonly teacher: Teacher;
+  readonly handInId: string;
+  readonly attemptId: string;
+}
+
+const CHANGED_SINCE = 'This was changed once more since then, and stays as it is now.';
+
+/** How each is undone. */
+const UNDO: { readonly [D in Deed['did']]: (at: At, deed: Extract<Deed, { did: D }>) => Promise<unknown> } = {
+  decided: ({ house, teacher, attemptId }) => withdraw(house, teacher, attemptId, null),
+  withdrew: async ({ house, teacher, attemptId }, { verdict, wasSent }) => {
+    await decide(house, teacher, attemptId, verdict, { holds: !wasSent, note: null });
+  },
+  sent: ({ house, teacher, attemptId }) => fetchBack(house, teacher, attemptId),
+  async edited({ house, teacher, attemptId }, { key, before, after }) {
+    const { edit, written } = await standingEdit(house, attemptId, key);
+    if (!isSame(edit, after)) throw new Refused(CHANGED_SINCE);
+    const back = { say: before.say ?? '', action: before.action ?? '', dropped: before.dropped };
+    await editItem(house, teacher, attemptId, key, back, written, null);
+  },
+  async worded({ house, teacher, attemptId }, { before, after }) {
+    const { word, written } = await standingWord(house, attemptId);
+    if (word !== after) throw new Refused(CHANGED_SINCE);
+    await setWord(house, teacher, attemptId, before, written, null);
+  },
+  said: ({ house, teacher, attemptId }, { id }) => unsayOwn(house, teacher, attemptId, id),
+  marked: ({ house, teacher, attemptId }, { id }) => takeMarkBack(house, teacher, attemptId, id, null),
+  unmarked: ({ house, teacher, attemptId }, { mark }) => drawMark(house, teacher, attemptId, mark, null),
+  spoke: ({ house, teacher, handInId }, { before }) => speakTo(house, teacher, handInId, before, null),
+};
+
+/**
+ * Takes a deed back; returns whose it was. One that can't be taken back any more is passed over from then on.
+ *
+ * @throws Refused with why it stands; NotFound where it is not theirs, or was taken back already.
+ */
+export async function takeBack(house: House, teacher: Teacher, id: string): Promise<{ readonly handInId: string }> {
+  const [row] = await house.db
+    .update(deeds)
+    .set({ takenBackAt: new Date() })
+    .where(and(eq(deeds.id, id), eq(deeds.teacherId, teacher.userId), isNull(deeds.takenBackAt)))
+    .returning();
+  if (!row) throw new NotFound();
+  const { deed, handInId, attemptId } = row;
+  try {
+    const undo = UNDO[deed.did] as (at: At, deed: Deed) => Promise<unknown>;
+    await undo({ house, teacher, handInId, attemptId: attemptId ?? '' }, deed);
+  } catch (error) {
+    if (error instanceof NotFound) throw new Refused(CHANGED_SINCE);
+    // What failed for another reason can be tried again.
+    if (!(error instanceof Refused)) await house.db.update(deeds).set({ takenBackAt: null }).where(eq(deeds.id, id));
+    throw error;
+  }
+  return { handInId };
+}

@@ -1,0 +1,90 @@
+'use client';
+/** An evening at the Table: what follows is fetched ahead, what was done can be taken back, and how far it has come is known. */
+import type { SittingView } from '@/studio/views/sitting';
+import { useParams, useRouter } from 'next/navigation';
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import type { Answer } from '../parts/answer';
+
+interface SittingActions {
+  sitDown(handInId: string): Promise<Answer<unknown, SittingView>>;
+  takeBackDeed(id: string): Promise<Answer<unknown, { readonly handInId: string }>>;
+  sendLetter(attemptId: string): Promise<Answer<unknown, void>>;
+}
+
+interface SittingHand {
+  /** Null until it is known. */
+  readonly view: SittingView | null;
+  /** Looks anew how far it has come. */
+  readonly look: () => Promise<void>;
+  /** Goes on to the next that waits; after the last to Today. */
+  readonly goOn: () => void;
+  /** Takes back what was done last, and goes there; says why where it can't be. */
+  readonly takeBack: () => Promise<string>;
+  readonly send: (attemptId: string) => Promise<Answer<unknown, void>>;
+}
+
+const SittingContext = createContext<SittingHand>({
+  view: null,
+  look: () => Promise.resolve(),
+  goOn: () => undefined,
+  takeBack: () => Promise.resolve(''),
+  send: () => Promise.resolve({ ok: true, value: undefined }),
+});
+
+export const useSitting = (): SittingHand => useContext(SittingContext);
+
+/** Pictures made for looking are kept by the browser for a minute; they are fetched anew before that is over. */
+const FETCH_ANEW_MS = 45_000;
+
+/** Fetches the next hand-in and its first pictures while the teacher looks at this one. */
+function useNextAhead(next: SittingView['next'] | undefined): void {
+  const router = useRouter();
+  const [handInId, pictures] = [next?.handInId, next?.pictures.join(' ')];
+  useEffect(() => {
+    if (!handInId || pictures === undefined) return;
+    const fetchAll = () => {
+      router.prefetch(`/table/${handInId}`);
+      for (const address of pictures.split(' ')) new Image().src = address;
+    };
+    fetchAll();
+    const again = setInterval(fetchAll, FETCH_ANEW_MS);
+    return () => clearInterval(again);
+  }, [router, handInId, pictures]);
+}
+
+export function Sitting({ children, actions }: { readonly children: ReactNode; readonly actions: SittingActions }) {
+  const router = useRouter();
+  const { handInId = '' } = useParams<{ handInId?: string }>();
+  const [view, setView] = useState<SittingView | null>(null);
+  const look = useCallback(async () => {
+    const answer = await actions.sitDown(handInId).catch(() => null);
+    if (answer?.ok) setView(answer.value);
+  }, [actions, handInId]);
+  useEffect(() => {
+    // What was fetched ahead was so before the last decision.
+    void look().then(() => router.refresh());
+  }, [look, router]);
+  useNextAhead(view?.next);
+
+  const hand = useMemo((): SittingHand => {
+    const { takeBackDeed, sendLetter } = actions;
+    return {
+      view,
+      look,
+      goOn: () => router.push(view?.next ? `/table/${view.next.handInId}` : '/'),
+      async takeBack() {
+        if (!view?.last) return '';
+        const answer = await takeBackDeed(view.last.id);
+        if (answer.ok && answer.value.handInId !== handInId) router.push(`/table/${answer.value.handInId}`);
+        else await look();
+        return answer.ok ? '' : answer.say;
+      },
+      async send(attemptId) {
+        const answer = await sendLetter(attemptId);
+        await look();
+        return answer;
+      },
+    };
+  }, [actions, view, look, router, handInId]);
+  return <SittingContext value={hand}>{children}</SittingContext>;
+}
