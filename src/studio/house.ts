@@ -16,7 +16,7 @@ import { type Live, openLive } from './hand-in/live';
 
 /** Whatever only looks at rows: outside of a transaction or within one. */
 export interface Reads {
-  readonly db: Pick<Database, 'select'>;
+  readonly db: Pick<Database, 'select' | 'selectDistinctOn'>;
 }
 
 export interface House {

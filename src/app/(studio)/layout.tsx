@@ -1,6 +1,7 @@
 import { SurroundSwitch } from '@/ui/instruments/SurroundSwitch';
 import { cookies } from 'next/headers';
 import Link from 'next/link';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { teacherOnly } from '../access';
 import { setSurround, signOut } from '../sign-in-actions';
@@ -38,7 +39,9 @@ export default async function StudioLayout({ children }: { children: ReactNode }
           </form>
         </div>
       </header>
-      <main className="min-h-0 flex-1">{children}</main>
+      <main className="min-h-0 flex-1">
+        <NuqsAdapter>{children}</NuqsAdapter>
+      </main>
     </div>
   );
 }

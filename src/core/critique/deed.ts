@@ -16,7 +16,7 @@ export const deedSchema = z.discriminatedUnion('did', [
   z.object({ did: z.literal('worded'), before: z.string(), after: z.string() }),
   z.object({ did: z.literal('said'), id: z.string() }),
   z.object({ did: z.literal('marked'), id: z.string() }),
-  z.object({ did: z.literal('unmarked'), mark: markSchema }),
+  z.object({ did: z.literal('unmarked'), id: z.string(), mark: markSchema }),
   z.object({
     did: z.literal('spoke'),
     before: registerSchema.nullable(),

@@ -3,7 +3,7 @@ import type { Finding } from '../critique/finding';
 import type { NotanResult } from '../notan/result';
 import type { PaintingResult } from '../painting/result';
 import type { ScaleResult } from '../scale/result';
-import type { MeasuredResult } from './measured-result';
+import type { MeasuredKind, MeasuredResult } from './measured-result';
 
 /** Raised when a figure changes its meaning or one is added: those of before are made anew. */
 export const FIGURES_VERSION = 1;
@@ -43,6 +43,7 @@ export interface StepFigure {
 export type Fault = Pick<Finding, 'code' | 'key' | 'weight'> & { readonly steps: readonly number[] };
 
 export interface FiguresOfAttempt extends Figures {
+  readonly kind: MeasuredKind;
   readonly need: number;
   readonly steps: readonly StepFigure[];
   readonly faults: readonly Fault[];
@@ -130,7 +131,8 @@ function figuresIn(result: MeasuredResult): Figures {
   }
 }
 
-const stepsIn = ({ steps, gaps }: ScaleResult): StepFigure[] =>
+/** Steps of a scale as they were read. */
+export const stepsIn = ({ steps, gaps }: ScaleResult): StepFigure[] =>
   steps.map(({ index, lightness, target, errorSteps, a, b, flags }, i) => ({
     ...{ step: index, lightness, target, error: errorSteps, a, b, flags },
     gapFlags: gaps[i]?.flags ?? [],
@@ -147,6 +149,7 @@ export function figuresOf(result: MeasuredResult, draft: readonly Finding[]): Fi
     .map(({ code, key, weight, where }) => ({ code, key, weight, steps: where.steps }));
   return {
     ...figuresIn(result),
+    kind: result.kind,
     need: faults.reduce((sum, { weight }) => sum + weight, 0),
     steps: result.kind === 'scale' ? stepsIn(result) : [],
     faults,

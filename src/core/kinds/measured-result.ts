@@ -10,3 +10,4 @@ export const measuredResultSchema = z.discriminatedUnion('kind', [
   paintingResultSchema,
 ]);
 export type MeasuredResult = z.infer<typeof measuredResultSchema>;
+export type MeasuredKind = MeasuredResult['kind'];

@@ -30,6 +30,7 @@ CREATE TABLE "attempt_faults" (
 CREATE TABLE "attempt_figures" (
 	"attempt_id" text PRIMARY KEY NOT NULL,
 	"version" integer NOT NULL,
+	"kind" text NOT NULL,
 	"error" double precision,
 	"worst" double precision,
 	"bias" double precision,

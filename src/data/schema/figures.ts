@@ -2,6 +2,7 @@
  * Tables of what counts of a measurement, a row a thing: what racks, ledgers and groups are made of, so that nobody digs it out of
  * measured JSON. All of it follows from the measurement and can be made anew from it.
  */
+import type { MeasuredKind } from '@/core/kinds/measured-result';
 import { doublePrecision, index, integer, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
 import { belongsTo } from './columns';
 import { attempts } from './hand-in';
@@ -12,6 +13,8 @@ export const attemptFigures = pgTable('attempt_figures', {
     .primaryKey()
     .references(() => attempts.id, { onDelete: 'cascade' }),
   version: integer('version').notNull(),
+  /** The family that it is of. */
+  kind: text('kind').$type<MeasuredKind>().notNull(),
   /** Mean distance from what was wanted, the largest one, and the mean with its sign (above 0 too light), steps. */
   error: doublePrecision('error'),
   worst: doublePrecision('worst'),

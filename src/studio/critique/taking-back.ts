@@ -7,7 +7,7 @@ import { isSame } from '../access/meanwhile';
 import type { House } from '../house';
 import { editItem, setWord } from './critiquing';
 import { decide, fetchBack, withdraw } from './deciding';
-import { drawMark, takeMarkBack } from './marking';
+import { putMarkBack, takeMarkBack } from './marking';
 import { speakTo } from './register';
 import { unsayOwn } from './remarks';
 import { standingEdit, standingWord } from './standing';
@@ -55,7 +55,7 @@ const UNDO: { readonly [D in Deed['did']]: (at: At, deed: Extract<Deed, { did: D
   },
   said: ({ house, teacher, attemptId }, { id }) => unsayOwn(house, teacher, attemptId, id),
   marked: ({ house, teacher, attemptId }, { id }) => takeMarkBack(house, teacher, attemptId, id, null),
-  unmarked: ({ house, teacher, attemptId }, { mark }) => drawMark(house, teacher, attemptId, mark, null),
+  unmarked: ({ house, teacher, attemptId }, { id, mark }) => putMarkBack(house, teacher, attemptId, id, mark),
   spoke: ({ house, teacher, handInId }, { before }) => speakTo(house, teacher, handInId, before, null),
 };
 

@@ -51,8 +51,9 @@ test('a hand-in that is passed is opened by its teacher alone', async () => {
       if (await changeHandIn(db, handInId, change)) changed.push(`${state} ${change}`);
     }
   expect(changed).toEqual([
-    ...['open wait', 'waiting wait', 'again wait'],
-    ...['waiting pass', 'waiting again', 'again withdraw', 'passed withdraw'],
+    ...['open wait', 'waiting wait', 'held wait', 'again wait', 'waiting hold'],
+    ...['waiting pass', 'held pass', 'waiting again', 'held again'],
+    ...['held withdraw', 'again withdraw', 'passed withdraw', 'again fetchBack', 'passed fetchBack'],
   ]);
 });
 

@@ -66,10 +66,11 @@ test('it goes from setting to decision', async () => {
   const id = await studio.send(bea, 140, exerciseId);
   await measureAttempt(house, id);
   expect(studio.lastTask()).toMatchObject({ task: 'measure-scale', terms: { kind: 'three-greys', steps: 3 } });
-  expect((await waitingOf(house, teacher)).map((w) => w.measured?.kind)).toEqual(['scale']);
-  const [cell] = (await rackOf(house, teacher, classId)).cells;
-  expect(cell).toMatchObject({ state: 'waiting', measured: { kind: 'scale' } });
-  const table = await tableOf(house, teacher, cell?.handInId ?? '');
+  expect((await waitingOf(house, teacher)).first.map((w) => w.glance.kind)).toEqual(['scale']);
+  const cell = (await rackOf(house, teacher, classId)).cells.find((c) => c.glance !== null);
+  expect(cell?.glance).toMatchObject({ state: 'waiting', kind: 'scale' });
+  expect(cell?.glance?.steps).toHaveLength(3);
+  const table = await tableOf(house, teacher, cell?.glance?.handInId ?? '');
   const part = await tablePartOf(house, teacher, table, table.attempts[0] ?? null, labelsOf(terms, 'white-is-one'));
   expect(part).toMatchObject({ kind: 'scale', row: { perRow: 3, tall: false } });
   const said = await saidOf(studio, id);

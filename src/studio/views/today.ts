@@ -3,41 +3,52 @@ import { attempts, classes, exercises, handIns, students, user } from '@/data/sc
 import { and, asc, eq, inArray, notExists, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Teacher } from '../access/actor';
-import { classesOf } from '../class/people';
 import type { House } from '../house';
-import { attemptsAt, currentOf } from './attempt';
-import { measuredOfAll } from './measured';
+import { type Glance, glancesAt, withSteps } from './glances';
 
-/** Hand-ins that wait for the teacher, oldest first, over all classes. */
-export async function waitingOf(house: House, teacher: Teacher) {
-  const groups = await classesOf(house, teacher);
-  if (groups.length === 0) return [];
-  const ofTheirs = inArray(
-    students.classId,
-    groups.map((g) => g.id),
+export type Waiting = Awaited<ReturnType<typeof waitingOf>>['first'][number];
+
+/** Shown at once: the rest is on the racks. */
+const SHOWN = 24;
+const DAY_MS = 86_400_000;
+
+/** What came longest ago first; of one day, what has most to mend. */
+const byNeed = (a: Glance, b: Glance): number => {
+  const day = ({ cameAt }: Glance) => Math.floor((cameAt?.getTime() ?? 0) / DAY_MS);
+  return day(a) - day(b) || (b.figures?.need ?? 0) - (a.figures?.need ?? 0);
+};
+
+/**
+ * Hand-ins that wait for the teacher, over all classes: how many, and the oldest and neediest of them.
+ *
+ * @param at - where the teacher was before: it comes first while it waits.
+ */
+export async function waitingOf(house: House, teacher: Teacher, at: string | null = null) {
+  const theirs = house.db.select({ id: classes.id }).from(classes).where(eq(classes.teacherId, teacher.userId));
+  const which = and(eq(handIns.state, 'waiting'), inArray(exercises.classId, theirs));
+  const waiting = (await glancesAt(house, which)).sort(
+    (a, b) => Number(b.handInId === at) - Number(a.handInId === at) || byNeed(a, b),
   );
-  const rows = await house.db
-    .select({ handIn: handIns, student: students, exercise: exercises })
-    .from(handIns)
-    .innerJoin(students, eq(handIns.studentId, students.id))
-    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-    .where(and(eq(handIns.state, 'waiting'), ofTheirs))
-    .orderBy(asc(students.number));
-  const tries = await attemptsAt(
-    house.db,
-    rows.map((r) => r.handIn.id),
-  );
-  const waiting = rows.flatMap((row) => {
-    const attempt = currentOf(tries.filter((a) => a.handInId === row.handIn.id));
-    return attempt ? [{ ...row, attempt }] : [];
-  });
-  const measured = await measuredOfAll(
-    house,
-    waiting.map((w) => w.attempt.id),
-  );
-  return waiting
-    .map((w) => ({ ...w, measured: measured.get(w.attempt.id) ?? null }))
-    .sort((a, b) => a.attempt.createdAt.getTime() - b.attempt.createdAt.getTime());
+  const shown = await withSteps(house, waiting.slice(0, SHOWN));
+  const ids = shown.map((w) => w.handInId);
+  const whose =
+    ids.length === 0
+      ? []
+      : await house.db
+          .select({ id: handIns.id, student: students.name, exercise: exercises, class: classes })
+          .from(handIns)
+          .innerJoin(students, eq(handIns.studentId, students.id))
+          .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
+          .innerJoin(classes, eq(exercises.classId, classes.id))
+          .where(inArray(handIns.id, ids));
+  const byId = new Map(whose.map((w) => [w.id, w]));
+  return {
+    total: waiting.length,
+    first: shown.flatMap((glance) => {
+      const own = byId.get(glance.handInId);
+      return own ? [{ glance, student: own.student, exercise: own.exercise, class: own.class }] : [];
+    }),
+  };
 }
 
 /** Pictures that could not be measured, however often it was tried, and after which nothing else came; over all classes. */

@@ -2,6 +2,7 @@
 import { letterParts, VERDICT_WORDS } from '@/core/critique/letter';
 import type { LetterItem, StudentAttempt } from '@/studio/views/my-work';
 import { HandInMark } from '../instruments/HandInMark';
+import { seenOf } from '../instruments/hand-in-seen';
 import type { Answer } from '../parts/answer';
 import { CorrectionWipe } from './CorrectionWipe';
 import { LetterMarks } from './LetterMarks';
@@ -56,8 +57,7 @@ export function Letter({ letter, labels, attemptId, reference, reply }: Props) {
         <div className="mb-3 font-sans">
           <HandInMark
             attemptId={attemptId}
-            measured={letter.measured}
-            labels={labels}
+            seen={seenOf(letter.measured, labels)}
             width={340}
             height={44}
             tall="h-auto"

@@ -13,6 +13,7 @@ import { TimetableStrip } from '../plan/TimetableStrip';
 import { Tray } from '../rack/Tray';
 import { GapLadder } from './GapLadder';
 import { HandInMark } from './HandInMark';
+import { seenOf } from './hand-in-seen';
 import { Strip, type StripCell } from './Strip';
 import { ValueRuler } from './ValueRuler';
 import { ValueStrip } from './ValueStrip';
@@ -236,7 +237,7 @@ test('a painting in few tones shows its picture, by-eye work its photograph, nei
   const tones = [{ index: 1, share: 1, referenceShare: 1, lightness: 90, spread: 1 }];
   const mark = (measured: unknown) =>
     renderToStaticMarkup(
-      <HandInMark attemptId="a1" measured={measured as Measured | null} labels={[]} alt="Bea’s painting" />,
+      <HandInMark attemptId="a1" seen={seenOf(measured as Measured | null, [])} alt="Bea’s painting" />,
     );
   expect(mark({ kind: 'notan', result: { tones } })).toContain('src="/picture/a1/strip"');
   expect(mark({ kind: 'notan', result: { tones: [] } })).toContain('src="/picture/a1/preview"');

@@ -2,36 +2,15 @@
 /** An evening at the Table: what follows is fetched ahead, what was done can be taken back, and how far it has come is known. */
 import type { SittingView } from '@/studio/views/sitting';
 import { useParams, useRouter } from 'next/navigation';
-import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import type { Answer } from '../parts/answer';
+import { type SittingHand, SittingContext } from './use-sitting';
 
 interface SittingActions {
   sitDown(handInId: string): Promise<Answer<unknown, SittingView>>;
   takeBackDeed(id: string): Promise<Answer<unknown, { readonly handInId: string }>>;
   sendLetter(attemptId: string): Promise<Answer<unknown, void>>;
 }
-
-interface SittingHand {
-  /** Null until it is known. */
-  readonly view: SittingView | null;
-  /** Looks anew how far it has come. */
-  readonly look: () => Promise<void>;
-  /** Goes on to the next that waits; after the last to Today. */
-  readonly goOn: () => void;
-  /** Takes back what was done last, and goes there; says why where it can't be. */
-  readonly takeBack: () => Promise<string>;
-  readonly send: (attemptId: string) => Promise<Answer<unknown, void>>;
-}
-
-const SittingContext = createContext<SittingHand>({
-  view: null,
-  look: () => Promise.resolve(),
-  goOn: () => undefined,
-  takeBack: () => Promise.resolve(''),
-  send: () => Promise.resolve({ ok: true, value: undefined }),
-});
-
-export const useSitting = (): SittingHand => useContext(SittingContext);
 
 /** Pictures made for looking are kept by the browser for a minute; they are fetched anew before that is over. */
 const FETCH_ANEW_MS = 45_000;

@@ -1,6 +1,6 @@
 'use client';
 /** How far the evening has come, and what can be taken back. */
-import { useSitting } from './Sitting';
+import { useSitting } from './use-sitting';
 
 const some = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 

@@ -2,6 +2,7 @@
 import type { Alike } from '@/studio/views/alike';
 import Link from 'next/link';
 import { HandInMark } from '../instruments/HandInMark';
+import { seenOf } from '../instruments/hand-in-seen';
 
 interface Props {
   readonly alike: readonly Alike[];
@@ -23,14 +24,7 @@ export function AlikeOnes({ alike, labels, lay }: Props) {
                 <span className="truncate">{student}</span>
                 <span className="shrink-0">{verdict === 'pass' ? 'passed' : 'once more'}</span>
               </span>
-              <HandInMark
-                attemptId={attemptId}
-                measured={measured}
-                labels={labels}
-                width={280}
-                height={28}
-                tall="h-20"
-              />
+              <HandInMark attemptId={attemptId} seen={seenOf(measured, labels)} width={280} height={28} tall="h-20" />
             </Link>
           </li>
         ))}

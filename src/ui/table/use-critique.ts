@@ -8,7 +8,7 @@ import { useState, useTransition } from 'react';
 import { useHold } from '../instruments/HoldButton';
 import { useKeys } from '../parts/use-keys';
 import { useNews } from '../parts/use-news';
-import { useSitting } from '../sitting/Sitting';
+import { useSitting } from '../sitting/use-sitting';
 import type { Answer } from '../parts/answer';
 import type { ItemChange, TableProps } from './table-props';
 
