@@ -28,7 +28,7 @@ test('a scale: its mean, its largest and its signed distance, in steps, and each
   expect(figures.steps.map((s) => s.lightness)).toEqual(lightness);
   expect(figures.steps[1]?.flags).toEqual(['off_target']);
   const fixes = draft.filter((f) => f.kind === 'fix');
-  expect(figures.faults.map((f) => f.key)).toEqual(fixes.map((f) => f.key));
+  expect(figures.findings.map((f) => f.code)).toEqual(draft.map((f) => f.code));
   expect(figures.need).toBeCloseTo(fixes.reduce((sum, f) => sum + f.weight, 0));
   expect(figures.need).toBeGreaterThan(0);
 });
@@ -39,7 +39,7 @@ test('a painting: its shapes count by their area', () => {
   const result = samplePainting({ step: 10, shapes: [shape('wall', 0.3, 10), shape('jug', 0.1, -10)] });
   const { error, bias, worst, ...rest } = figuresOf(result, []);
   expect([error, bias, worst].map((n) => n?.toFixed(6))).toEqual(['1.000000', '0.500000', '1.000000']);
-  expect(rest).toMatchObject({ kind: 'painting', need: 0, faults: [] });
+  expect(rest).toMatchObject({ kind: 'painting', need: 0, findings: [] });
 });
 
 test('nothing is read into a picture that was refused', () => {

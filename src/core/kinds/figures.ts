@@ -39,14 +39,18 @@ export interface StepFigure {
   readonly gapFlags: readonly string[];
 }
 
-/** What there is to mend, in the order in which it is told. */
-export type Fault = Pick<Finding, 'code' | 'key' | 'weight'> & { readonly steps: readonly number[] };
+/** What is told, without its words. `steps` of two are the gap between them; `shape` is null of what is said of none. */
+export type ToldFinding = Pick<Finding, 'kind' | 'code' | 'weight'> & {
+  readonly steps: readonly number[];
+  readonly shape: string | null;
+};
 
 export interface FiguresOfAttempt extends Figures {
   readonly kind: MeasuredKind;
   readonly need: number;
   readonly steps: readonly StepFigure[];
-  readonly faults: readonly Fault[];
+  /** In the order in which it is told. */
+  readonly findings: readonly ToldFinding[];
 }
 
 const NOTHING: Figures = {
@@ -141,17 +145,19 @@ export const stepsIn = ({ steps, gaps }: ScaleResult): StepFigure[] =>
 /**
  * Figures of a measurement.
  *
- * @param draft - what is told of it: how much there is to mend, and what.
+ * @param result - what was measured.
+ * @param draft - what is told of it, the first thing first.
  */
 export function figuresOf(result: MeasuredResult, draft: readonly Finding[]): FiguresOfAttempt {
-  const faults = draft
-    .filter(({ kind }) => kind === 'fix')
-    .map(({ code, key, weight, where }) => ({ code, key, weight, steps: where.steps }));
+  const findings = draft.map(({ kind, code, weight, where }) => ({
+    ...{ kind, code, weight, steps: where.steps },
+    shape: where.shape ?? null,
+  }));
   return {
     ...figuresIn(result),
     kind: result.kind,
-    need: faults.reduce((sum, { weight }) => sum + weight, 0),
+    need: findings.reduce((sum, { kind, weight }) => sum + (kind === 'fix' ? weight : 0), 0),
     steps: result.kind === 'scale' ? stepsIn(result) : [],
-    faults,
+    findings,
   };
 }

@@ -17,16 +17,6 @@ CREATE TABLE "sittings" (
 	"last_at" timestamp with time zone DEFAULT now() NOT NULL
 );
 --> statement-breakpoint
-CREATE TABLE "attempt_faults" (
-	"attempt_id" text NOT NULL,
-	"place" integer NOT NULL,
-	"code" text NOT NULL,
-	"key" text NOT NULL,
-	"weight" double precision NOT NULL,
-	"steps" integer[] NOT NULL,
-	CONSTRAINT "attempt_faults_attempt_id_place_pk" PRIMARY KEY("attempt_id","place")
-);
---> statement-breakpoint
 CREATE TABLE "attempt_figures" (
 	"attempt_id" text PRIMARY KEY NOT NULL,
 	"version" integer NOT NULL,
@@ -41,6 +31,17 @@ CREATE TABLE "attempt_figures" (
 	"drawing" double precision,
 	"edges" integer,
 	"need" double precision NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "attempt_findings" (
+	"attempt_id" text NOT NULL,
+	"place" integer NOT NULL,
+	"kind" text NOT NULL,
+	"code" text NOT NULL,
+	"weight" double precision NOT NULL,
+	"steps" integer[] NOT NULL,
+	"shape" text,
+	CONSTRAINT "attempt_findings_attempt_id_place_pk" PRIMARY KEY("attempt_id","place")
 );
 --> statement-breakpoint
 CREATE TABLE "step_figures" (
@@ -73,14 +74,14 @@ ALTER TABLE "deeds" ADD CONSTRAINT "deeds_hand_in_id_hand_ins_id_fk" FOREIGN KEY
 ALTER TABLE "deeds" ADD CONSTRAINT "deeds_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "sittings" ADD CONSTRAINT "sittings_teacher_id_user_id_fk" FOREIGN KEY ("teacher_id") REFERENCES "public"."user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "sittings" ADD CONSTRAINT "sittings_hand_in_id_hand_ins_id_fk" FOREIGN KEY ("hand_in_id") REFERENCES "public"."hand_ins"("id") ON DELETE set null ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "attempt_faults" ADD CONSTRAINT "attempt_faults_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "attempt_figures" ADD CONSTRAINT "attempt_figures_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "attempt_findings" ADD CONSTRAINT "attempt_findings_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "step_figures" ADD CONSTRAINT "step_figures_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "allowances" ADD CONSTRAINT "allowances_exercise_id_exercises_id_fk" FOREIGN KEY ("exercise_id") REFERENCES "public"."exercises"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "allowances" ADD CONSTRAINT "allowances_student_id_students_id_fk" FOREIGN KEY ("student_id") REFERENCES "public"."students"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "deeds_teacher" ON "deeds" USING btree ("teacher_id","seq");--> statement-breakpoint
 CREATE INDEX "deeds_hand_in" ON "deeds" USING btree ("hand_in_id");--> statement-breakpoint
 CREATE INDEX "deeds_attempt" ON "deeds" USING btree ("attempt_id");--> statement-breakpoint
-CREATE INDEX "attempt_faults_code" ON "attempt_faults" USING btree ("code");--> statement-breakpoint
+CREATE INDEX "attempt_findings_code" ON "attempt_findings" USING btree ("code");--> statement-breakpoint
 CREATE INDEX "allowances_student" ON "allowances" USING btree ("student_id");--> statement-breakpoint
 ALTER TABLE "hand_ins" ADD CONSTRAINT "hand_ins_state" CHECK ("hand_ins"."state" in ('open', 'waiting', 'held', 'again', 'passed'));

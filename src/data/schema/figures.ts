@@ -2,6 +2,7 @@
  * Tables of what counts of a measurement, a row a thing: what racks, ledgers and groups are made of, so that nobody digs it out of
  * measured JSON. All of it follows from the measurement and can be made anew from it.
  */
+import { FINDING_KINDS } from '@/core/critique/finding';
 import type { MeasuredKind } from '@/core/kinds/measured-result';
 import { doublePrecision, index, integer, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
 import { belongsTo } from './columns';
@@ -34,19 +35,21 @@ export const attemptFigures = pgTable('attempt_figures', {
   need: doublePrecision('need').notNull(),
 });
 
-/** What there is to mend of an attempt, in the order in which it is told. */
-export const attemptFaults = pgTable(
-  'attempt_faults',
+/** What is told of an attempt, in the order in which it is told. */
+export const attemptFindings = pgTable(
+  'attempt_findings',
   {
     attemptId: belongsTo('attempt_id', () => attempts.id),
     place: integer('place').notNull(),
+    kind: text('kind', { enum: FINDING_KINDS }).notNull(),
     code: text('code').notNull(),
-    key: text('key').notNull(),
     weight: doublePrecision('weight').notNull(),
     /** Steps that it is said of, from 1; of two it is the gap between them. */
     steps: integer('steps').array().notNull(),
+    /** The named shape that it is said of; null of none. */
+    shape: text('shape'),
   },
-  (t) => [primaryKey({ columns: [t.attemptId, t.place] }), index('attempt_faults_code').on(t.code)],
+  (t) => [primaryKey({ columns: [t.attemptId, t.place] }), index('attempt_findings_code').on(t.code)],
 );
 
 /** Every step of a scale as it was read. */

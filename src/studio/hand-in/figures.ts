@@ -5,7 +5,7 @@ import type { MeasuredResult } from '@/core/kinds/measured-result';
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import type { Transaction } from '@/data/database/engine';
 import {
-  attemptFaults,
+  attemptFindings,
   attemptFigures,
   attempts,
   exercises,
@@ -28,12 +28,12 @@ export async function keepFigures(
   result: MeasuredResult,
   terms: ExerciseTerms,
 ): Promise<void> {
-  const { steps, faults, ...figures } = figuresFor(result, terms);
-  for (const table of [attemptFaults, stepFigures, attemptFigures])
+  const { steps, findings, ...figures } = figuresFor(result, terms);
+  for (const table of [attemptFindings, stepFigures, attemptFigures])
     await tx.delete(table).where(eq(table.attemptId, attemptId));
   await tx.insert(attemptFigures).values({ attemptId, version: FIGURES_VERSION, ...figures });
-  const told = faults.map((fault, place) => ({ attemptId, place, ...fault, steps: [...fault.steps] }));
-  if (told.length > 0) await tx.insert(attemptFaults).values(told);
+  const told = findings.map((finding, place) => ({ attemptId, place, ...finding, steps: [...finding.steps] }));
+  if (told.length > 0) await tx.insert(attemptFindings).values(told);
   const read = steps.map((s) => ({ attemptId, ...s, flags: [...s.flags], gapFlags: [...s.gapFlags] }));
   if (read.length > 0) await tx.insert(stepFigures).values(read);
 }

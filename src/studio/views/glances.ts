@@ -2,7 +2,7 @@
 import type { Figures, StepFigure } from '@/core/kinds/figures';
 import type { MeasuredKind } from '@/core/kinds/measured-result';
 import { attemptFigures, attempts, exercises, handIns, type HandInState, stepFigures } from '@/data/schema/tables';
-import { and, asc, desc, eq, getTableColumns, inArray, min, or, type SQL, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, min, or, type SQL, sql } from 'drizzle-orm';
 import type { Reads } from '../house';
 
 export interface Glance {
@@ -34,7 +34,8 @@ export const counts = or(
   and(eq(attempts.state, 'refused'), sql`${attempts.plea} is not null`),
 );
 
-const { attemptId: _, version: __, kind: ___, ...figureColumns } = getTableColumns(attemptFigures);
+const { error, worst, bias, evenness, darkest, lightest, agreement, drawing, edges, need } = attemptFigures;
+const figureColumns = { error, worst, bias, evenness, darkest, lightest, agreement, drawing, edges, need };
 
 /** The newest attempts that count of some hand-ins. */
 const currents = ({ db }: Reads, which: SQL | undefined) =>

@@ -46,20 +46,19 @@ export function Sitting({ children, actions }: { readonly children: ReactNode; r
   useNextAhead(view?.next);
 
   const hand = useMemo((): SittingHand => {
-    const { takeBackDeed, sendLetter } = actions;
     return {
       view,
       look,
       goOn: () => router.push(view?.next ? `/table/${view.next.handInId}` : '/'),
       async takeBack() {
         if (!view?.last) return '';
-        const answer = await takeBackDeed(view.last.id);
+        const answer = await actions.takeBackDeed(view.last.id);
         if (answer.ok && answer.value.handInId !== handInId) router.push(`/table/${answer.value.handInId}`);
         else await look();
         return answer.ok ? '' : answer.say;
       },
       async send(attemptId) {
-        const answer = await sendLetter(attemptId);
+        const answer = await actions.sendLetter(attemptId);
         await look();
         return answer;
       },

@@ -7,14 +7,16 @@ import { writeSheets } from '@/print/sheet-pdf';
 import { sheetToSvg } from '@/print/sheet-svg';
 import type { MessagePort } from 'node:worker_threads';
 import type { SheetDrawing } from '@/core/sheet/drawing';
-import { letterSheets, pagesOf, type PrintJob } from './job';
+import { groupSheets, letterSheets, pagesOf, type PrintJob } from './job';
 
 // Unpacked while nobody waits for a sheet yet.
 shippedFonts('regular');
 shippedFonts('strong');
 
-const sheetsOf = (job: PrintJob): Iterable<SheetDrawing> | AsyncIterable<SheetDrawing> =>
-  job.kind === 'letters' ? letterSheets(job.letters) : pagesOf(job);
+function sheetsOf(job: PrintJob): Iterable<SheetDrawing> | AsyncIterable<SheetDrawing> {
+  if (job.kind === 'letters') return letterSheets(job.letters);
+  return job.kind === 'group' ? groupSheets(job.group) : pagesOf(job);
+}
 
 async function pictureOf(job: PrintJob): Promise<string | null> {
   for await (const sheet of sheetsOf(job)) return sheetToSvg(sheet);

@@ -1,6 +1,7 @@
 /** What is printed: pages that are drawn already, or the pages of an exercise for each of its students. */
 import type { ExerciseTerms } from '@/core/exercise/terms';
 import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/handout/exercise-sheet';
+import { groupPages, type GroupThing, type GroupWords, type ShownOnPaper } from '@/core/handout/group-pages';
 import { drawRecipePage } from '@/core/handout/recipe-page';
 import { letterPages, type LetterPicture, type LetterWords } from '@/print/letter-pages';
 import type { SheetDrawing } from '@/core/sheet/drawing';
@@ -11,7 +12,19 @@ export type SheetJob =
   | { readonly kind: 'drawn'; readonly sheets: readonly SheetDrawing[] }
   | { readonly kind: 'exercise'; readonly terms: ExerciseTerms; readonly for: readonly ExerciseWords[] };
 
-export type PrintJob = SheetJob | { readonly kind: 'letters'; readonly letters: readonly LetterOrder[] };
+export type PrintJob =
+  | SheetJob
+  | { readonly kind: 'letters'; readonly letters: readonly LetterOrder[] }
+  | { readonly kind: 'group'; readonly group: GroupOrder };
+
+/** What a class has in common, its pictures still files. */
+export type GroupOrder = Omit<GroupWords, 'things'> & {
+  readonly things: readonly (Omit<GroupThing, 'shown'> & {
+    readonly shown: readonly (
+      Extract<ShownOnPaper, { kind: 'cells' }> | { readonly kind: 'file'; readonly name: string; readonly file: string }
+    )[];
+  })[];
+};
 
 /** A letter whose picture is still a file. */
 export type LetterOrder = Omit<LetterWords, 'picture' | 'correction' | 'reference'> & {
@@ -41,6 +54,18 @@ export async function* letterSheets(letters: readonly LetterOrder[]): AsyncGener
     const reference = paintedFrom && (await pictureFrom(paintedFrom));
     yield* letterPages({ ...words, picture, correction, reference });
   }
+}
+
+/** The pages of what a class has in common. */
+export async function* groupSheets({ things, ...words }: GroupOrder): AsyncGenerator<SheetDrawing> {
+  const loaded: GroupThing[] = [];
+  for (const { shown, ...thing } of things) {
+    const pictures: ShownOnPaper[] = [];
+    for (const one of shown)
+      pictures.push(one.kind === 'cells' ? one : { kind: 'picture', name: one.name, ...(await pictureFrom(one.file)) });
+    loaded.push({ ...thing, shown: pictures });
+  }
+  yield* groupPages({ ...words, things: loaded });
 }
 
 /** The pages of an exercise for one student: a sheet, its handout, and its mixes where there are any. */
