@@ -21,6 +21,21 @@ export const findingSchema = z.object({
 });
 export type Finding = z.infer<typeof findingSchema>;
 
+/** What is told, without its words: what it is said of, and how much it weighs. `steps` of two are the gap between them. */
+export interface ToldFinding {
+  readonly kind: FindingKind;
+  readonly code: string;
+  readonly weight: number;
+  readonly steps: readonly number[];
+  /** Null of what is said of no named shape. */
+  readonly shape: string | null;
+}
+
+export const withoutWords = ({ kind, code, weight, where }: Finding): ToldFinding => ({
+  ...{ kind, code, weight, steps: where.steps },
+  shape: where.shape ?? null,
+});
+
 /** The code of what a teacher says that no rule has said. */
 export const OWN_WORD = 'own_word';
 

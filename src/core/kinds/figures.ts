@@ -1,5 +1,5 @@
 /** What counts of a measurement, as plain figures: what classes and terms are looked at by. */
-import type { Finding } from '../critique/finding';
+import { type Finding, type ToldFinding, withoutWords } from '../critique/finding';
 import type { NotanResult } from '../notan/result';
 import type { PaintingResult } from '../painting/result';
 import type { ScaleResult } from '../scale/result';
@@ -38,12 +38,6 @@ export interface StepFigure {
   readonly flags: readonly string[];
   readonly gapFlags: readonly string[];
 }
-
-/** What is told, without its words. `steps` of two are the gap between them; `shape` is null of what is said of none. */
-export type ToldFinding = Pick<Finding, 'kind' | 'code' | 'weight'> & {
-  readonly steps: readonly number[];
-  readonly shape: string | null;
-};
 
 export interface FiguresOfAttempt extends Figures {
   readonly kind: MeasuredKind;
@@ -149,10 +143,7 @@ export const stepsIn = ({ steps, gaps }: ScaleResult): StepFigure[] =>
  * @param draft - what is told of it, the first thing first.
  */
 export function figuresOf(result: MeasuredResult, draft: readonly Finding[]): FiguresOfAttempt {
-  const findings = draft.map(({ kind, code, weight, where }) => ({
-    ...{ kind, code, weight, steps: where.steps },
-    shape: where.shape ?? null,
-  }));
+  const findings = draft.map(withoutWords);
   return {
     ...figuresIn(result),
     kind: result.kind,

@@ -1,6 +1,6 @@
 /** What a class has in common, counted and put in words. */
 import fc from 'fast-check';
-import type { ToldFinding } from '../../kinds/figures';
+import type { ToldFinding } from '../finding';
 import { PAINTING_RULES } from '../painting/critique';
 import { SCALE_RULES } from '../scale/critique';
 import { TONES_RULES } from '../tones/critique';

@@ -1,5 +1,5 @@
 /** What the hand-ins of a class have in common: the same thing said of several, those that most have first. */
-import type { ToldFinding } from '../../kinds/figures';
+import type { ToldFinding } from '../finding';
 import { capital, list, massName } from '../naming';
 import { SHARED_WORDS, sayHowMany } from './words';
 
