@@ -16,7 +16,7 @@ export default async function MyWork() {
       <h1 className="mb-3 text-24 font-semibold">My work</h1>
       {work.length === 0 && <p>Nothing is set yet. What your teacher sets appears here.</p>}
       <ul className="grid gap-3">
-        {work.map(({ exercise, state }) => {
+        {work.map(({ exercise, state, dueAt, excused }) => {
           return (
             <li key={exercise.id}>
               <Link href={`/my/${exercise.id}`} className="block rounded-sm bg-l97 p-3">
@@ -27,7 +27,9 @@ export default async function MyWork() {
                   <span className="font-semibold">{exercise.title}</span>
                   <StateMark state={state} />
                 </span>
-                <span className="quiet">{exercise.dueAt && `due ${sayDay(exercise.dueAt, zone)}`}</span>
+                <span className="quiet">
+                  {excused ? 'You are excused from this one.' : dueAt && `due ${sayDay(dueAt, zone)}`}
+                </span>
               </Link>
             </li>
           );

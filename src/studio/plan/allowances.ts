@@ -1,10 +1,11 @@
 /** More time for one student, or leaving an exercise out: for whoever was away, or has a reason. */
+import type { Allowance } from '@/core/planning/deadline';
 import { dueOn, zoneOf } from '@/core/planning/meetings';
 import { allowances, students } from '@/data/schema/tables';
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { exerciseFor, NotFound, type Teacher } from '../access/actor';
-import type { House } from '../house';
+import type { House, Reads } from '../house';
 import { textSchema } from '../words';
 
 export const allowanceSchema = z.discriminatedUnion('what', [
@@ -13,6 +14,15 @@ export const allowanceSchema = z.discriminatedUnion('what', [
   z.object({ what: z.literal('until'), day: z.iso.date('Give the day until which there is time.'), word: textSchema }),
 ]);
 export type AllowanceGiven = z.infer<typeof allowanceSchema>;
+
+/** What a student is allowed at an exercise; null of most. */
+export async function allowanceOf({ db }: Reads, exerciseId: string, studentId: string): Promise<Allowance | null> {
+  const [row] = await db
+    .select()
+    .from(allowances)
+    .where(and(eq(allowances.exerciseId, exerciseId), eq(allowances.studentId, studentId)));
+  return row ?? null;
+}
 
 /**
  * Allows a student something at an exercise, in place of what was allowed before. Time is given until the evening of a day, in the

@@ -9,7 +9,7 @@ import { cautionsInShort, cautionText, maySet, type SafetyPlan } from '@/core/pl
 import { zoneOf } from '@/core/planning/meetings';
 import type { SheetDrawing } from '@/core/sheet/drawing';
 import { newId } from '@/data/schema/ids';
-import { attempts, classes, exercises, handIns, students } from '@/data/schema/tables';
+import { allowances, attempts, classes, exercises, handIns, students } from '@/data/schema/tables';
 import { canPrint } from '@/print/fonts';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { z } from 'zod';
@@ -140,12 +140,23 @@ export async function exercisesOfTeacher(house: House, teacher: Teacher) {
 
 export async function exercisesOfStudent(house: House, studentId: string, classId: string) {
   const rows = await house.db
-    .select({ exercise: exercises, state: handIns.state })
+    .select({
+      exercise: exercises,
+      state: handIns.state,
+      until: allowances.dueAt,
+      excused: allowances.excused,
+    })
     .from(exercises)
     .leftJoin(handIns, and(eq(handIns.exerciseId, exercises.id), eq(handIns.studentId, studentId)))
+    .leftJoin(allowances, and(eq(allowances.exerciseId, exercises.id), eq(allowances.studentId, studentId)))
     .where(eq(exercises.classId, classId))
     .orderBy(desc(exercises.createdAt));
-  return rows.map(({ exercise, state }) => ({ exercise, state: shownToStudent(state ?? 'open') }));
+  return rows.map(({ exercise, state, until, excused }) => ({
+    exercise,
+    state: shownToStudent(state ?? 'open'),
+    dueAt: until ?? exercise.dueAt,
+    excused: excused ?? false,
+  }));
 }
 
 const sayDue = (due: Date, timeZone: string): string =>

@@ -25,11 +25,18 @@ import { asFinding, type JudgedBy, saidOf, whysOf } from './said';
 
 type Attempt = typeof attempts.$inferSelect;
 
-/** The attempt that counts: the newest that was measured, or that the student sent on anyway. */
-export function currentOf<A extends Pick<Attempt, 'state' | 'plea' | 'seq'>>(tries: readonly A[]): A | null {
-  const counting = tries.filter((a) => a.state === 'measured' || (a.state === 'refused' && a.plea !== null));
-  return counting.toSorted((a, b) => b.seq - a.seq)[0] ?? null;
-}
+/** Tries that count: they were measured, or the student sent them on anyway; the newest first. */
+const counting = <A extends Pick<Attempt, 'state' | 'plea' | 'seq'>>(tries: readonly A[]): A[] =>
+  tries
+    .filter((a) => a.state === 'measured' || (a.state === 'refused' && a.plea !== null))
+    .sort((a, b) => b.seq - a.seq);
+
+/** The attempt that counts: the newest of them. */
+export const currentOf = <A extends Pick<Attempt, 'state' | 'plea' | 'seq'>>(tries: readonly A[]): A | null =>
+  counting(tries)[0] ?? null;
+
+/** When the first one came that counts; null where none did. */
+export const firstOf = (tries: readonly Attempt[]): Date | null => counting(tries).at(-1)?.createdAt ?? null;
 
 export interface AttemptView {
   readonly id: string;

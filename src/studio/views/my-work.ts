@@ -12,6 +12,7 @@ import { setUpOfExercise } from '../hand-in/notan-hand-ins';
 import { nextStage } from '../hand-in/stages';
 import { shownToStudent } from '../hand-in/states';
 import type { House } from '../house';
+import { allowanceOf } from '../plan/allowances';
 import { exercisesOfStudent, safetyOf } from '../plan/exercises';
 import { attemptsAt, type AttemptView, attemptViews, type Reply } from './attempt';
 import { type Measured } from './measured';
@@ -112,7 +113,10 @@ export async function myExercise(house: House, student: Student, exerciseId: str
   const setUp = await setUpOfExercise(house, own.exercise);
   const rows = await attemptsAt(house.db, handIn ? [handIn.id] : []);
   const stages = handInStagesOf(terms);
+  const allowed = await allowanceOf(house, exerciseId, student.studentId);
   return {
+    dueAt: allowed?.dueAt ?? own.exercise.dueAt,
+    excused: allowed?.excused ?? false,
     exercise: own.exercise,
     class: { name: own.class.name, numbering, meetings: own.class.meetings },
     labels: labelsOf(terms, numbering),

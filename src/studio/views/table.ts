@@ -1,5 +1,6 @@
 /** One hand-in under critique. */
 import { valuesOf } from '@/core/kinds/table';
+import { dateStanding } from '@/core/planning/deadline';
 import { critiques, handIns, students } from '@/data/schema/tables';
 import { asc, eq } from 'drizzle-orm';
 import type { GreyPainting, PaintingPicture } from '@/core/painting/pictures';
@@ -7,7 +8,8 @@ import { type Actor, attemptFor, handInFor, type Teacher } from '../access/actor
 import { standing } from '../hand-in/notan-hand-ins';
 import { prepared, referenceOfExercise } from '../reference/references';
 import type { House } from '../house';
-import { attemptsAt, attemptViews, currentOf } from './attempt';
+import { allowanceOf } from '../plan/allowances';
+import { attemptsAt, attemptViews, currentOf, firstOf } from './attempt';
 import { measuredOfOne } from './measured';
 import { judgedBy } from './said';
 
@@ -22,8 +24,10 @@ export async function tableOf(house: House, teacher: Teacher, handInId: string) 
     .where(eq(handIns.exerciseId, own.exercise.id))
     .orderBy(asc(students.number));
   const at = siblings.findIndex((s) => s.id === handInId);
+  const allowed = await allowanceOf(house, own.exercise.id, own.student.id);
   return {
     ...own,
+    date: dateStanding(own.exercise.dueAt, allowed, firstOf(rows), new Date()),
     attempts: await attemptViews(house, rows, judgedBy(own)),
     currentId: currentOf(rows)?.id ?? rows.at(-1)?.id ?? null,
     previous: siblings[at - 1]?.id ?? null,

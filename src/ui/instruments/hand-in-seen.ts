@@ -37,5 +37,7 @@ export function seenOf(measured: Measured | null, labels: readonly string[]): Se
 }
 
 /** Of one of many, by the rows that are kept of it. */
-export const seenAtAGlance = ({ steps, hasStrip }: Glance, labels: readonly string[]): Seen =>
-  steps.length > 0 ? cellsOf(steps, labels) : picture(hasStrip);
+export const seenAtAGlance = (
+  { steps, hasStrip }: Pick<Glance, 'steps' | 'hasStrip'>,
+  labels: readonly string[],
+): Seen => (steps.length > 0 ? cellsOf(steps, labels) : picture(hasStrip));

@@ -5,10 +5,14 @@ import { AlikeBoard } from './AlikeBoard';
 import { BesideBoard } from './beside/BesideBoard';
 import { CorrectionBoard } from './correction/CorrectionBoard';
 import { MarkBoard } from './marks/MarkBoard';
+import { TriesBoard } from './TriesBoard';
 import type { TableProps } from './table-props';
 import type { Critique } from './use-critique';
 
-interface Props extends Pick<TableProps, 'handIn' | 'shown' | 'part' | 'alike' | 'correctingWith' | 'actions'> {
+interface Props extends Pick<
+  TableProps,
+  'handIn' | 'shown' | 'labels' | 'part' | 'alike' | 'tries' | 'correctingWith' | 'actions'
+> {
   readonly critique: Critique;
   /** What a family shows of its own. Without pictures, the photograph as it came stands there. */
   readonly pictures: ReactNode;
@@ -28,12 +32,14 @@ function picturesToMark({ id, hasStrip, hasPreview }: NonNullable<TableProps['sh
   ];
 }
 
-export function PicturesOrBoard({ handIn, shown, part, alike, correctingWith, actions, critique, pictures }: Props) {
+export function PicturesOrBoard({ handIn, shown, labels, part, alike, tries, correctingWith, ...props }: Props) {
+  const { actions, critique, pictures } = props;
   const { board, works, fixes, frozen, ask } = critique;
   if (!shown) return pictures;
   const leave = () => critique.setBoard(null);
   if (board === 'alike')
     return <AlikeBoard own={{ attemptId: shown.id, student: handIn.student }} alike={alike} leave={leave} />;
+  if (board === 'tries') return <TriesBoard tries={tries} labels={labels} leave={leave} />;
   if (board === 'beside')
     return <BesideBoard look={(also) => critique.look(() => actions.lookBeside(shown.id, also))} leave={leave} />;
   if (board === 'marks')

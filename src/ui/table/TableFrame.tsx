@@ -61,6 +61,7 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
         </div>
         <p className="quiet -mt-2 flex items-center justify-between gap-2">
           <span className="truncate">{handIn.title}</span>
+          {handIn.late && <span className="shrink-0">{handIn.late}</span>}
           <StateMark state={handIn.state} />
         </p>
         <SittingLine takeBack={critique.takeBack} />
@@ -83,6 +84,15 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
                 {attemptName(a, a.state)}
               </Link>
             ))}
+            {slots.tries.length > 0 && (
+              <button
+                type="button"
+                className="min-h-6 cursor-pointer px-1 underline"
+                onClick={() => critique.setBoard('tries')}
+              >
+                How it went <kbd>h</kbd>
+              </button>
+            )}
           </nav>
         )}
         {shown && <AttemptTrouble shown={shown} again={() => run(() => actions.measureOnceMore(shown.id))} />}

@@ -38,6 +38,7 @@ export const KEYS = [
   ['e', 'edit the finding'],
   ['y', 'why it is said'],
   ['n', 'a remark of your own'],
+  ['h', 'how it went: all tries'],
   ['k', 'mark the picture'],
   ['l', 'show on the picture what could be better'],
   ['p', 'pass, and on to the next'],

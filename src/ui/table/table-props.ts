@@ -12,6 +12,7 @@ import type { KeptCorrection } from '@/studio/views/corrections';
 import type { RescueOffer } from '@/studio/views/rescue-offers';
 import type { Measured } from '@/studio/views/measured';
 import type { OpinionView } from '@/studio/views/opinions';
+import type { TryView } from '@/studio/views/tries';
 import type { Question } from '../opinions/SecondOpinion';
 import type { Answer } from '../parts/answer';
 import type { CorrectingWith } from './correction/layer-kinds';
@@ -132,6 +133,8 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
     readonly previous: string | null;
     readonly next: string | null;
     readonly place: string;
+    /** What there is to say of its date; empty where it came in time. */
+    readonly late: string;
     /** Whom its letter is written for; null is as in its class. */
     readonly register: Register | null;
     readonly classRegister: Register;
@@ -155,6 +158,8 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
   readonly colleagues: readonly { readonly id: string; readonly name: string }[];
   /** What corrections are drawn with; null where there is nothing to correct. */
   readonly correctingWith: CorrectingWith | null;
+  /** All tries that count, where there is more than one. */
+  readonly tries: readonly TryView[];
   /** Others' of the same exercise that are nearly equal by what was measured, and decided. */
   readonly alike: readonly Alike[];
   readonly actions: TableActions & { readonly tones: TonesActions };

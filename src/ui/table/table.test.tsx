@@ -38,6 +38,7 @@ const handIn = {
   previous: null,
   next: null,
   place: '1 of 1',
+  late: '',
   register: null,
   classRegister: 'beginners' as const,
 };
@@ -83,6 +84,7 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
       correctingWith={null}
       opinions={[]}
       colleagues={[]}
+      tries={[]}
       alike={[]}
       actions={actions}
     />,
@@ -124,6 +126,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       correctingWith={null}
       opinions={[]}
       colleagues={[]}
+      tries={[]}
       alike={[]}
       actions={actions}
     />,
@@ -156,6 +159,7 @@ test('by eye: the photograph as it came, no findings, and both decisions', () =>
       correctingWith={null}
       opinions={[]}
       colleagues={[]}
+      tries={[]}
       alike={[]}
       actions={actions}
     />,

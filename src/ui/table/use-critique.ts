@@ -16,13 +16,13 @@ type Said = NonNullable<NonNullable<TableProps['shown']>['critique']>;
 const NOTHING_SAID: Pick<Said, 'changes' | 'whys'> = { changes: {}, whys: {} };
 
 /** What can stand in place of the pictures. */
-export type Board = 'marks' | 'correction' | 'beside' | 'alike';
+export type Board = 'marks' | 'correction' | 'beside' | 'alike' | 'tries';
 
 const UNREACHED = 'The studio can’t be reached just now. Nothing that was kept is lost; try once more.';
 
 export type Critique = ReturnType<typeof useCritique>;
 
-export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }: TableProps) {
+export function useCritique({ handIn, shown, isCurrent, phrases, part, tries, actions }: TableProps) {
   const router = useRouter();
   const sitting = useSitting();
   const isPainting = part?.kind === 'painting';
@@ -106,6 +106,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, actions }
     d: () =>
       pick && !frozen && void change(pick.original.key, { dropped: !pick.dropped }, changes[pick.original.key] ?? 0),
     e: () => pick && !frozen && setEditing(pick.original.key),
+    h: () => tries.length > 0 && setBoard('tries'),
     i: () => isPainting && setBoard('beside'),
     k: () => shown?.critique && setBoard('marks'),
     l: () => shown?.critique && setBoard('correction'),

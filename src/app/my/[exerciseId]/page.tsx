@@ -43,7 +43,9 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
           <h1 className="text-24 font-semibold leading-tight">{exercise.title}</h1>
           <StateMark state={mine.state} />
         </div>
-        <p className="quiet mb-3">{exercise.dueAt && `due ${sayDay(exercise.dueAt, zone)}`}</p>
+        <p className="quiet mb-3">
+          {mine.excused ? 'You are excused from this one.' : mine.dueAt && `due ${sayDay(mine.dueAt, zone)}`}
+        </p>
         {mine.setUp && (
           <p className="mb-3">
             Painted from life: {mine.setUp.title}

@@ -1,4 +1,5 @@
 import { labelsOf } from '@/core/kinds/table';
+import { sayLate } from '@/core/planning/deadline';
 import { alikeOf } from '@/studio/views/alike';
 import { phrasesOf } from '@/studio/critique/phrases';
 import { remarksOf } from '@/studio/critique/remarks';
@@ -7,6 +8,7 @@ import { colleaguesOf } from '@/studio/class/colleagues';
 import { opinionsOn } from '@/studio/views/opinions';
 import { tableOf } from '@/studio/views/table';
 import { tablePartOf } from '@/studio/views/table-part';
+import { triesOf } from '@/studio/views/tries';
 import { Table } from '@/ui/table/Table';
 import { orNotFound, teacherOnly } from '../../../access';
 import {
@@ -85,6 +87,7 @@ export default async function TablePage({ params, searchParams }: Props) {
         previous: table.previous,
         next: table.next,
         place: `${table.position} of ${table.total}`,
+        late: table.date.kind === 'late' ? `${sayLate(table.date.lateMs)} late` : '',
         register: table.handIn.register,
         classRegister: table.class.register,
       }}
@@ -94,6 +97,7 @@ export default async function TablePage({ params, searchParams }: Props) {
       labels={labels}
       part={await tablePartOf(house, teacher, table, shown, labels)}
       phrases={await phrasesOf(house, teacher, codes)}
+      tries={await triesOf(house, table.attempts)}
       alike={isDraft ? await alikeOf(house, alikeTo, shown.measured) : []}
       remarks={isDraft ? await remarksOf(house, teacher) : []}
       correctingWith={maySeeCorrection ? await correctingWith(house, table.class, shown) : null}
