@@ -1,19 +1,11 @@
 /** Photographs on their way in: told on the phone before they are sent, marked by hand, and a pile at once. */
 import { sheetFrame } from '@/core/sheet/frame';
 import { expect, type Page, test } from '@playwright/test';
-import { buffer } from 'node:stream/consumers';
-import yazl from 'yazl';
 import { boxOf } from './drag';
 import { inTidewell } from './evening';
 import { awake, handIn } from './people';
 import { handInPhotograph, partlyPainted, pilePhotograph } from './photographs';
-
-async function zipOf(files: readonly (readonly [string, Buffer])[]): Promise<Buffer> {
-  const zip = new yazl.ZipFile();
-  for (const [name, bytes] of files) zip.addBuffer(bytes, name);
-  zip.end();
-  return buffer(zip.outputStream);
-}
+import { zipOf } from './zip-of';
 
 const name = 'Ruta Vane';
 test.describe.configure({ mode: 'serial' });

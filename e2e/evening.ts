@@ -28,9 +28,17 @@ async function eveningIn(browser: Browser, studio: ServedStudio): Promise<Evenin
 
 /** An empty studio, nobody signed in. */
 export function inNewStudio(opened: (evening: Evening) => Promise<void> | void): void {
+  inNewStudioMadeBy(() => Promise.resolve(), opened);
+}
+
+/** The same in a studio that somebody put things into before it was served. */
+export function inNewStudioMadeBy(
+  make: (folder: string) => Promise<void>,
+  opened: (evening: Evening) => Promise<void> | void,
+): void {
   let studio: ServedStudio | null = null;
   test.beforeAll(async ({ browser }) => {
-    studio = await serveStudio();
+    studio = await serveStudio(make);
     await opened(await eveningIn(browser, studio));
   });
   test.afterAll(() => studio?.close());

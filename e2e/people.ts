@@ -14,12 +14,16 @@ export async function openStudio(page: Page): Promise<void> {
   await page.getByRole('heading', { name: 'Nothing waits' }).waitFor();
 }
 
-export async function teacherComesIn(page: Page, email: string): Promise<void> {
+export async function teacherComesIn(
+  page: Page,
+  email: string,
+  finds: string | RegExp = 'Nothing waits',
+): Promise<void> {
   await page.goto('/sign-in');
   await page.getByLabel('E-mail').fill(email);
   await page.getByLabel('Password').fill(HESPER.password);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('heading', { name: 'Nothing waits' }).waitFor();
+  await page.getByRole('heading', { name: finds }).waitFor();
 }
 
 export async function studentComesIn(student: Page, codes: { class: string; own: string }): Promise<void> {

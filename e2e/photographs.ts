@@ -67,7 +67,12 @@ export async function dabPhotograph(exercise: string, dab: number, lightness: nu
 }
 
 /** A painting in two tones from a picture of them, one of its middling shapes left in the light. */
-export async function notanPhotograph(exercise: string, tones: Buffer, seed: number): Promise<Buffer> {
+export async function notanPhotograph(
+  exercise: string,
+  tones: Buffer,
+  seed: number,
+  student: string | null = null,
+): Promise<Buffer> {
   const { data, info } = await sharp(tones).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
   const { width, height } = info;
   const wanted = Uint8Array.from(data, (v) => (v > 128 ? 1 : 2));
@@ -81,6 +86,7 @@ export async function notanPhotograph(exercise: string, tones: Buffer, seed: num
     [93, 26],
     null,
     seed,
+    student,
   );
 }
 
@@ -105,6 +111,8 @@ interface Painted {
   readonly book?: number;
   /** Any colour for any shape, each as light as it should be. */
   readonly colours?: boolean;
+  /** Whose sheet it is, where its code says so. */
+  readonly student?: string | null;
 }
 
 /** A painting of the still life in all its values, its book too light unless said. */
@@ -112,7 +120,7 @@ export async function valuesPhotograph(
   exercise: string,
   picture: Buffer,
   seed: number,
-  { value = (l) => l, book = 16, colours = false }: Painted = {},
+  { value = (l) => l, book = 16, colours = false, student = null }: Painted = {},
 ): Promise<Buffer> {
   const terms = defaultTerms(colours ? 'free-colour' : 'monochrome-painting');
   const { data, info } = await sharp(picture)
@@ -127,7 +135,7 @@ export async function valuesPhotograph(
   const layout = exerciseLayout(terms);
   const [cell] = layout.cells;
   if (!cell) throw new Error('The sheet has no frame.');
-  const sheet = drawExerciseSheet(terms, sampleWords({ exercise }));
+  const sheet = drawExerciseSheet(terms, sampleWords({ exercise, student }));
   const printed = await print(await sheetToPng(sheet, 200), 'nominal', seed);
   const shapeOf = codes.map((c) => (Math.abs(c - BOOK) < 4 ? 1 : 1 + (c >> 4)));
   const hues = new Float32Array(2 * shapeOf.length);
@@ -168,10 +176,11 @@ async function tonesPhotograph(
   lightness: readonly number[],
   frame: NotanPlan['frame'],
   seed: number,
+  student: string | null = null,
 ): Promise<Buffer> {
   const terms = defaultTerms('notan');
   const layout = exerciseLayout(terms);
-  const words = sampleWords({ exercise });
+  const words = sampleWords({ exercise, student });
   const printed = await print(await sheetToPng(drawExerciseSheet(terms, words), 200), 'nominal', seed);
   const [cell] = layout.cells;
   if (!cell) throw new Error('The sheet has no frame.');

@@ -4,6 +4,7 @@ import { attemptFor, type Student, type Teacher } from '@/studio/access/actor';
 import { newClassCode } from '@/data/schema/ids';
 import { students } from '@/data/schema/tables';
 import { addStudent, createClass } from '@/studio/class/people';
+import { holdLetters } from '@/studio/critique/sitting';
 import { receivePhoto } from '@/studio/hand-in/receive';
 import { type House, openHouse } from '@/studio/house';
 import { setExercise } from '@/studio/plan/exercises';
@@ -46,6 +47,8 @@ export const furnish = (folder: string, people: readonly string[]): Promise<Room
       const email = k === 0 ? HESPER.email : `hesper-${k}@tidewell.example`;
       const userId = await house.auth.createTeacher(name, email, password);
       const teacher: Teacher = { role: 'teacher', userId, name };
+      // Evenings at which letters are held are walked through in a story of their own.
+      await holdLetters(house, teacher, false);
       const code = newClassCode();
       const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one', code);
       await addStudent(house, teacher, classId, student, OWN_CODE);

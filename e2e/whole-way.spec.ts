@@ -3,7 +3,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { type Evening, inNewStudio } from './evening';
-import { enrol, handIn, makeClass, openStudio, setScale } from './people';
+import { awake, enrol, handIn, makeClass, openStudio, setScale } from './people';
 import { handInPhotograph } from './photographs';
 
 test.describe.configure({ mode: 'serial' });
@@ -82,7 +82,14 @@ test('the teacher edits a finding and sends it back; the student reads it', asyn
   await page.getByRole('button', { name: 'Keep these words' }).click();
   await page.getByText('Drafted: ').waitFor();
   await page.getByRole('button', { name: /Once more/ }).click();
-  await page.getByRole('button', { name: /Withdraw/ }).waitFor();
+  // The letter is held: nothing reaches the student before it is sent.
+  await page.getByRole('heading', { name: '1 letter is held' }).waitFor();
+  await student.reload();
+  await student.getByText('waiting').first().waitFor();
+  await expect(student.getByText('Four and five are twins.')).toHaveCount(0);
+  await awake(page.getByRole('button', { name: /Send it/ }));
+  await page.keyboard.press('a');
+  await page.getByText('1 letter sent.').waitFor();
   await student.reload();
   await student.getByText('Four and five are twins.').first().waitFor();
 });
@@ -96,7 +103,10 @@ test('killed while it measures, the studio takes the measurement up again', asyn
   await student.getByText('This picture will do.').waitFor();
 });
 
-test('pass, and all is still there', async () => {
+test('pass, sent at once as it is wished for, and all is still there', async () => {
+  await page.goto('/');
+  await awake(page.getByLabel('Hold letters until I send them'));
+  await page.getByLabel('Hold letters until I send them').uncheck();
   await openTable();
   await page.keyboard.press('p');
   await page.getByRole('button', { name: /Withdraw/ }).waitFor();

@@ -51,19 +51,19 @@ function Open({ row, exercise }: Pick<Props, 'row' | 'exercise'>) {
   );
   if (!open)
     return (
-      <span className={`${CELL} min-h-14`}>
+      <span className={`${CELL} min-h-12`}>
         <span />
         {mark}
       </span>
     );
   return (
-    <Link href={`/table/${open.handInId}`} className={`${CELL} min-h-14 rounded-sm bg-l97 hover:bg-l88`}>
+    <Link href={`/table/${open.handInId}`} className={`${CELL} min-h-12 rounded-sm bg-l97 hover:bg-l88`}>
       <span className="sr-only">
         {name}: {exercise.title}
       </span>
       <span className="block max-w-96">
         {open.attemptId && open.seen && (
-          <HandInMark attemptId={open.attemptId} seen={open.seen} width={300} height={28} tall="h-12" />
+          <HandInMark attemptId={open.attemptId} seen={open.seen} width={300} height={28} tall="h-10" />
         )}
       </span>
       {mark}

@@ -25,7 +25,7 @@ interface Props {
 /** A line of the table: a row, or the title of a group. */
 type Line = { readonly key: string; readonly title: string } | { readonly key: string; readonly row: RackRowData };
 
-const ROW_PX = 60;
+const ROW_PX = 52;
 const SPARE_ROWS = 6;
 /** As many can be laid side by side. */
 const BESIDE = { least: 2, most: 6 } as const;

@@ -36,6 +36,7 @@ export function Together({ title, total, back, paper, things }: Props) {
   useKeys({ ArrowRight: () => go(1), ArrowLeft: () => go(-1), Escape: () => router.push(back) }, { s: squint.hold });
   const thing = things[at];
   const areStrips = thing?.shown.every((s) => s.seen.kind === 'cells') ?? false;
+  const columns = (thing?.shown.length ?? 0) > 2 ? 'sm:grid-cols-2 lg:grid-cols-3' : 'sm:grid-cols-2';
   return (
     <div className="flex min-h-[calc(100vh-44px)] flex-col gap-3 p-4">
       <SquintFilter />
@@ -70,9 +71,7 @@ export function Together({ title, total, back, paper, things }: Props) {
           <h2 id="thing" aria-live="polite" className="font-letter text-32 leading-tight">
             {thing.say}
           </h2>
-          <ul
-            className={`grid flex-1 content-center gap-x-6 gap-y-4 ${areStrips ? '' : 'sm:grid-cols-2 lg:grid-cols-3'}`}
-          >
+          <ul className={`grid flex-1 content-center gap-x-6 gap-y-4 ${areStrips ? '' : columns}`}>
             {thing.shown.map(({ student, attemptId, seen }, k) => (
               <li key={attemptId} style={squinted(squint.on)}>
                 <HandInMark
@@ -80,7 +79,7 @@ export function Together({ title, total, back, paper, things }: Props) {
                   seen={seen}
                   width={900}
                   height={64}
-                  tall="max-h-[36vh] h-auto"
+                  tall={columns.includes('lg:') ? 'max-h-[36vh] h-auto' : 'max-h-[52vh] h-auto'}
                   alt={named ? `What ${student} painted` : `Hand-in ${k + 1} of those that show it`}
                 />
                 {named && <p className="text-15">{student}</p>}

@@ -49,7 +49,14 @@ export function Sitting({ children, actions }: { readonly children: ReactNode; r
     return {
       view,
       look,
-      goOn: () => router.push(view?.next ? `/table/${view.next.handInId}` : '/'),
+      goOn() {
+        if (view?.next) router.push(`/table/${view.next.handInId}`);
+        else if (view?.holds) router.push('/');
+        else {
+          router.refresh();
+          void look();
+        }
+      },
       async takeBack() {
         if (!view?.last) return '';
         const answer = await actions.takeBackDeed(view.last.id);

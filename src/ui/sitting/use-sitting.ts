@@ -9,7 +9,7 @@ export interface SittingHand {
   readonly view: SittingView | null;
   /** Looks anew how far it has come. */
   readonly look: () => Promise<void>;
-  /** Goes on to the next that waits; after the last to Today. */
+  /** Goes on to the next that waits; after the last to Today, where what is held is sent. */
   readonly goOn: () => void;
   /** Takes back what was done last, and goes there; says why where it can't be. */
   readonly takeBack: () => Promise<string>;

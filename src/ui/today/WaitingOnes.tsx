@@ -16,7 +16,11 @@ function WaitingOne({ waiting: { glance, student, exercise, class: own } }: { re
         <span className="quiet shrink-0">{attempt === null ? 'sent on' : `try ${attempt}`}</span>
       </div>
       {attemptId && (
-        <HandInMark attemptId={attemptId} seen={seenAtAGlance(glance, labelsOf(exercise.terms, own.numbering))} />
+        <HandInMark
+          attemptId={attemptId}
+          seen={seenAtAGlance(glance, labelsOf(exercise.terms, own.numbering))}
+          tall="h-24"
+        />
       )}
       {plea && <p className="quiet mt-1">“{plea}”</p>}
       <p className="quiet mt-1">{exercise.title}</p>
