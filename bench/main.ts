@@ -12,6 +12,7 @@ import { benchEmbedded } from './served/embedded';
 import { benchCorrectionDrag } from './correction/drag';
 import { benchReadBack } from './correction/read-back';
 import { benchCritique } from './critique/critique';
+import { benchEveningKeys } from './evening-keys';
 import { findOn } from './finder';
 import { benchMarks } from './marks-page';
 import { benchMasses } from './masses';
@@ -38,6 +39,7 @@ import { benchReferencePage } from './reference-page';
 import { benchSpeed } from './speed';
 import { row } from './tally';
 import { openTrials } from './trials';
+import { benchPages } from './served/pages';
 import { benchUploads } from './served/uploads';
 
 const { values } = parseArgs({
@@ -123,6 +125,8 @@ if (wanted('painters')) kept.push(['mixing', benchPainters(seed)]);
 if (wanted('readability')) kept.push(['words that can be read', benchReadability()]);
 if (wanted('fit')) kept.push(['fitting', benchFit(seed)]);
 if (wanted('page')) kept.push(['dragging', await benchPage()]);
+if (wanted('evening-keys')) kept.push(['the next picture', await benchEveningKeys(seed)]);
+if (wanted('pages')) kept.push(['pages of a whole class', await benchPages()]);
 if (wanted('marks')) kept.push(['drawing marks', await benchMarks()]);
 if (wanted('correction-drag')) kept.push(['drawing a correction', await benchCorrectionDrag()]);
 if (wanted('references')) kept.push(['preparing a reference', await benchReferencePage()]);

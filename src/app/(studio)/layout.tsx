@@ -26,7 +26,8 @@ export default async function StudioLayout({ children }: { children: ReactNode }
         <span className="font-semibold">Fair Grey</span>
         <nav aria-label="Places" className="flex flex-wrap gap-1">
           {PLACES.map(([href, name]) => (
-            <Link key={href} href={href} className="rounded-sm px-3 py-1 hover:bg-l80">
+            // Whoever works through an evening goes to none of them: fetched when they are asked for.
+            <Link key={href} href={href} prefetch={false} className="rounded-sm px-3 py-1 hover:bg-l80">
               {name}
             </Link>
           ))}

@@ -183,7 +183,7 @@ test('how far the evening has come, what follows, and whether letters are held',
 
 test('the line goes on through the exercise and round to its beginning, then through the class, then on', () => {
   const at = (handInId: string, classId: string, exerciseId: string, number: number) => ({
-    ...{ handInId, classId, exerciseId, number },
+    ...{ handInId, classId, exerciseId, number, student: handInId },
   });
   const line = [
     at('a1', 'A', 'x', 1),

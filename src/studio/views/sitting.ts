@@ -29,7 +29,7 @@ export interface SittingView {
   /** What can be taken back next; null where nothing. */
   readonly last: { readonly id: string; readonly handInId: string; readonly say: string } | null;
   /** The hand-in that follows, and addresses of the pictures it begins with; null where nothing else waits. */
-  readonly next: { readonly handInId: string; readonly pictures: readonly string[] } | null;
+  readonly next: { readonly handInId: string; readonly student: string; readonly pictures: readonly string[] } | null;
 }
 
 /** A place in the line: by exercise, then by student. */
@@ -38,6 +38,7 @@ interface InLine {
   readonly classId: string;
   readonly exerciseId: string;
   readonly number: number;
+  readonly student: string;
 }
 
 /** What waits, in the order in which it is worked through: one exercise after the other, students by number. */
@@ -48,6 +49,7 @@ const waitingInLine = (house: House, teacher: Teacher) =>
       classId: exercises.classId,
       exerciseId: exercises.id,
       number: students.number,
+      student: students.name,
     })
     .from(handIns)
     .innerJoin(students, eq(handIns.studentId, students.id))
@@ -57,7 +59,7 @@ const waitingInLine = (house: House, teacher: Teacher) =>
     .orderBy(asc(exercises.createdAt), asc(exercises.id), asc(students.number));
 
 /** What follows on a hand-in: the rest of its exercise and round to its beginning, then the rest of its class, then all else. */
-export function nextInLine(line: readonly InLine[], at: InLine): InLine | null {
+export function nextInLine(line: readonly InLine[], at: Omit<InLine, 'student'>): InLine | null {
   const others = line.filter((w) => w.handInId !== at.handInId);
   const same = others.filter((w) => w.exerciseId === at.exerciseId);
   return (
@@ -92,7 +94,7 @@ async function picturesOf(house: House, handInId: string): Promise<string[]> {
   return seen.map((address) => `/${address.replace('*', shown.id)}`);
 }
 
-async function placeOf(house: House, handInId: string): Promise<InLine | null> {
+async function placeOf(house: House, handInId: string) {
   const [at] = await house.db
     .select({ handInId: handIns.id, classId: exercises.classId, exerciseId: exercises.id, number: students.number })
     .from(handIns)
@@ -138,7 +140,7 @@ export async function sittingAt(house: House, teacher: Teacher, handInId: string
     ),
     holds: row?.holds ?? true,
     last,
-    next: next && { handInId: next.handInId, pictures: await picturesOf(house, next.handInId) },
+    next: next && { handInId: next.handInId, student: next.student, pictures: await picturesOf(house, next.handInId) },
   };
 }
 

@@ -2,7 +2,7 @@
 /** An evening at the Table: what follows is fetched ahead, what was done can be taken back, and how far it has come is known. */
 import type { SittingView } from '@/studio/views/sitting';
 import { useParams, useRouter } from 'next/navigation';
-import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Answer } from '../parts/answer';
 import { type SittingHand, SittingContext } from './use-sitting';
 
@@ -15,35 +15,38 @@ interface SittingActions {
 /** Pictures made for looking are kept by the browser for a minute; they are fetched anew before that is over. */
 const FETCH_ANEW_MS = 45_000;
 
-/** Fetches the next hand-in and its first pictures while the teacher looks at this one. */
-function useNextAhead(next: SittingView['next'] | undefined): void {
-  const router = useRouter();
-  const [handInId, pictures] = [next?.handInId, next?.pictures.join(' ')];
+/** Fetches the first pictures of the next hand-in while the teacher looks at this one; its page is fetched by the link to it. */
+function usePicturesAhead(next: SittingView['next'] | undefined): void {
+  const pictures = next?.pictures.join(' ');
   useEffect(() => {
-    if (!handInId || pictures === undefined) return;
+    if (!pictures) return;
     const fetchAll = () => {
-      router.prefetch(`/table/${handInId}`);
       for (const address of pictures.split(' ')) new Image().src = address;
     };
     fetchAll();
     const again = setInterval(fetchAll, FETCH_ANEW_MS);
     return () => clearInterval(again);
-  }, [router, handInId, pictures]);
+  }, [pictures]);
 }
 
 export function Sitting({ children, actions }: { readonly children: ReactNode; readonly actions: SittingActions }) {
   const router = useRouter();
   const { handInId = '' } = useParams<{ handInId?: string }>();
   const [view, setView] = useState<SittingView | null>(null);
+  // They are others whenever the page is made anew, and do the same.
+  const latest = useRef(actions);
+  useEffect(() => {
+    latest.current = actions;
+  });
   const look = useCallback(async () => {
-    const answer = await actions.sitDown(handInId).catch(() => null);
+    const answer = await latest.current.sitDown(handInId).catch(() => null);
     if (answer?.ok) setView(answer.value);
-  }, [actions, handInId]);
+  }, [handInId]);
   useEffect(() => {
     // What was fetched ahead was so before the last decision.
     void look().then(() => router.refresh());
   }, [look, router]);
-  useNextAhead(view?.next);
+  usePicturesAhead(view?.next);
 
   const hand = useMemo((): SittingHand => {
     return {
@@ -59,17 +62,17 @@ export function Sitting({ children, actions }: { readonly children: ReactNode; r
       },
       async takeBack() {
         if (!view?.last) return '';
-        const answer = await actions.takeBackDeed(view.last.id);
+        const answer = await latest.current.takeBackDeed(view.last.id);
         if (answer.ok && answer.value.handInId !== handInId) router.push(`/table/${answer.value.handInId}`);
         else await look();
         return answer.ok ? '' : answer.say;
       },
       async send(attemptId) {
-        const answer = await actions.sendLetter(attemptId);
+        const answer = await latest.current.sendLetter(attemptId);
         await look();
         return answer;
       },
     };
-  }, [actions, view, look, router, handInId]);
+  }, [view, look, router, handInId]);
   return <SittingContext value={hand}>{children}</SittingContext>;
 }
