@@ -1,5 +1,7 @@
 /** Starts the workers of the queue in this process, takes up what a killed one left behind, and looks after both from then on. */
+import { forgetOldDeeds } from '@/studio/critique/noting';
 import { forgetWhatWent } from '@/studio/forgetting';
+import { fillFigures } from '@/studio/hand-in/figures';
 import { giveUpOn, measureAttempt, queueWhatWaits, takeUpAgain } from '@/studio/hand-in/measuring';
 import { hasRoom } from '@/studio/hand-in/receive';
 import type { House } from '@/studio/house';
@@ -24,10 +26,13 @@ export async function runJobs(house: House): Promise<void> {
     ({ attemptId }) => measureAttempt(house, attemptId),
     ({ attemptId }) => giveUpOn(house, attemptId),
   );
+  // Of rows from before there were any; nobody waits for it.
+  void fillFigures(house).catch((error: unknown) => log.error({ err: error }, 'figures'));
   every(LOOK_MS, 'what waits', async () => {
     if (await hasRoom(house)) await queueWhatWaits(house);
   });
   every(LOOK_MS, 'what was deleted', () => forgetWhatWent(house));
   every(SWEEP_MS, 'files', () => sweepFiles(house));
   every(SWEEP_MS, 'door', () => house.door.tidy());
+  every(SWEEP_MS, 'deeds', () => forgetOldDeeds(house));
 }

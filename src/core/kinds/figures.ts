@@ -2,7 +2,7 @@
 import { type Finding, type ToldFinding, withoutWords } from '../critique/finding';
 import type { NotanResult } from '../notan/result';
 import type { PaintingResult } from '../painting/result';
-import type { ScaleResult } from '../scale/result';
+import type { MeasuredChip, ScaleResult } from '../scale/result';
 import type { MeasuredKind, MeasuredResult } from './measured-result';
 
 /** Raised when a figure changes its meaning or one is added: those of before are made anew. */
@@ -39,7 +39,15 @@ export interface StepFigure {
   readonly gapFlags: readonly string[];
 }
 
+/** A chip of colour beside a scale: `error` is by how many steps it was laid too light, below 0 too dark. */
+export interface ChipFigure {
+  readonly place: number;
+  readonly what: MeasuredChip['what'];
+  readonly error: number;
+}
+
 export interface FiguresOfAttempt extends Figures {
+  readonly chips: readonly ChipFigure[];
   readonly kind: MeasuredKind;
   readonly need: number;
   readonly steps: readonly StepFigure[];
@@ -136,6 +144,15 @@ export const stepsIn = ({ steps, gaps }: ScaleResult): StepFigure[] =>
     gapFlags: gaps[i]?.flags ?? [],
   }));
 
+/** Which way steps run decides what too light is. */
+function chipsIn({ chips, steps }: ScaleResult): ChipFigure[] {
+  const fromLight = (steps[0]?.lightness ?? 0) >= (steps.at(-1)?.lightness ?? 0);
+  return chips.map(({ place, what, step, belongs }) => ({
+    ...{ place, what },
+    error: fromLight ? belongs - step : step - belongs,
+  }));
+}
+
 /**
  * Figures of a measurement.
  *
@@ -149,6 +166,7 @@ export function figuresOf(result: MeasuredResult, draft: readonly Finding[]): Fi
     kind: result.kind,
     need: findings.reduce((sum, { kind, weight }) => sum + (kind === 'fix' ? weight : 0), 0),
     steps: result.kind === 'scale' ? stepsIn(result) : [],
+    chips: result.kind === 'scale' ? chipsIn(result) : [],
     findings,
   };
 }

@@ -44,6 +44,14 @@ CREATE TABLE "attempt_findings" (
 	CONSTRAINT "attempt_findings_attempt_id_place_pk" PRIMARY KEY("attempt_id","place")
 );
 --> statement-breakpoint
+CREATE TABLE "chip_figures" (
+	"attempt_id" text NOT NULL,
+	"place" integer NOT NULL,
+	"what" text NOT NULL,
+	"error" double precision NOT NULL,
+	CONSTRAINT "chip_figures_attempt_id_place_pk" PRIMARY KEY("attempt_id","place")
+);
+--> statement-breakpoint
 CREATE TABLE "step_figures" (
 	"attempt_id" text NOT NULL,
 	"step" integer NOT NULL,
@@ -76,6 +84,7 @@ ALTER TABLE "sittings" ADD CONSTRAINT "sittings_teacher_id_user_id_fk" FOREIGN K
 ALTER TABLE "sittings" ADD CONSTRAINT "sittings_hand_in_id_hand_ins_id_fk" FOREIGN KEY ("hand_in_id") REFERENCES "public"."hand_ins"("id") ON DELETE set null ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "attempt_figures" ADD CONSTRAINT "attempt_figures_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "attempt_findings" ADD CONSTRAINT "attempt_findings_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "chip_figures" ADD CONSTRAINT "chip_figures_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "step_figures" ADD CONSTRAINT "step_figures_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "allowances" ADD CONSTRAINT "allowances_exercise_id_exercises_id_fk" FOREIGN KEY ("exercise_id") REFERENCES "public"."exercises"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "allowances" ADD CONSTRAINT "allowances_student_id_students_id_fk" FOREIGN KEY ("student_id") REFERENCES "public"."students"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint

@@ -4,6 +4,7 @@
  */
 import { FINDING_KINDS } from '@/core/critique/finding';
 import type { MeasuredKind } from '@/core/kinds/measured-result';
+import type { MeasuredChip } from '@/core/scale/result';
 import { doublePrecision, index, integer, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
 import { belongsTo } from './columns';
 import { attempts } from './hand-in';
@@ -70,4 +71,17 @@ export const stepFigures = pgTable(
     gapFlags: text('gap_flags').array().notNull(),
   },
   (t) => [primaryKey({ columns: [t.attemptId, t.step] })],
+);
+
+/** Chips of colour that were laid beside a scale, each where it was laid and where it belongs. */
+export const chipFigures = pgTable(
+  'chip_figures',
+  {
+    attemptId: belongsTo('attempt_id', () => attempts.id),
+    place: integer('place').notNull(),
+    what: text('what').$type<MeasuredChip['what']>().notNull(),
+    /** Steps that it was laid too light by; below 0 too dark. */
+    error: doublePrecision('error').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.attemptId, t.place] })],
 );

@@ -1,14 +1,9 @@
 /** A data folder that was made before findings were apart from readings opens, with all that was measured, said and decided. */
 import type { Finding } from '@/core/critique/finding';
-import { openDatabase } from '@/data/database/database';
 import type { OpenDatabase } from '@/data/database/engine';
+import { openStoredWorld } from '@/data/database/stored-world';
 import { attempts, classes, critiques, decisions, exercises, handIns, measurements } from '@/data/schema/tables';
-import { PGlite } from '@electric-sql/pglite';
 import { eq } from 'drizzle-orm';
-import { mkdtempSync, readFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import { brotliDecompressSync } from 'node:zlib';
 import type { House } from '../house';
 import { type AttemptView, attemptViews } from '../views/attempt';
 import { CURED } from '@/core/critique/cured';
@@ -39,18 +34,12 @@ let opened: OpenDatabase;
 let views: ReadonlyMap<string, AttemptView>;
 
 beforeAll(async () => {
-  const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-old-'));
-  const world = brotliDecompressSync(readFileSync('src/data/database/fixtures/world-2026-11.tar.br'));
-  const old = await PGlite.create(path.join(folder, 'pg'), { loadDataDir: new Blob([world]) });
-  const all = async <T>(query: string) => (await old.query<T>(query)).rows;
-  before = {
-    items: await all('select * from critique_items order by attempt_id, position'),
-    measured: await all('select attempt_id, result from measurements'),
-    decided: await all('select id, verdict from decisions order by id'),
-    states: await all('select id, state from hand_ins order by id'),
-  };
-  await old.close();
-  opened = await openDatabase({ folder });
+  ({ opened, before } = await openStoredWorld(async (all) => ({
+    items: await all<OldItem>('select * from critique_items order by attempt_id, position'),
+    measured: await all<{ attempt_id: string; result: OldResult }>('select attempt_id, result from measurements'),
+    decided: await all<{ id: string; verdict: string }>('select id, verdict from decisions order by id'),
+    states: await all<{ id: string; state: string }>('select id, state from hand_ins order by id'),
+  })));
   const rows = await opened.db
     .select({ attempt: attempts, exercise: exercises, group: classes })
     .from(attempts)

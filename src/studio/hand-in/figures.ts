@@ -8,6 +8,7 @@ import {
   attemptFindings,
   attemptFigures,
   attempts,
+  chipFigures,
   exercises,
   handIns,
   measurements,
@@ -28,14 +29,15 @@ export async function keepFigures(
   result: MeasuredResult,
   terms: ExerciseTerms,
 ): Promise<void> {
-  const { steps, findings, ...figures } = figuresFor(result, terms);
-  for (const table of [attemptFindings, stepFigures, attemptFigures])
+  const { steps, chips, findings, ...figures } = figuresFor(result, terms);
+  for (const table of [attemptFindings, stepFigures, chipFigures, attemptFigures])
     await tx.delete(table).where(eq(table.attemptId, attemptId));
   await tx.insert(attemptFigures).values({ attemptId, version: FIGURES_VERSION, ...figures });
   const told = findings.map((finding, place) => ({ attemptId, place, ...finding, steps: [...finding.steps] }));
   if (told.length > 0) await tx.insert(attemptFindings).values(told);
   const read = steps.map((s) => ({ attemptId, ...s, flags: [...s.flags], gapFlags: [...s.gapFlags] }));
   if (read.length > 0) await tx.insert(stepFigures).values(read);
+  if (chips.length > 0) await tx.insert(chipFigures).values(chips.map((chip) => ({ attemptId, ...chip })));
 }
 
 /** Measurements that are looked at in one go, so that others come in between. */

@@ -7,6 +7,7 @@ import { LedgerForm } from '@/ui/ledger/LedgerForm';
 import { MeetingForm } from '@/ui/ledger/MeetingForm';
 import { keptInCopies } from '@/studio/forgetting';
 import { StudentRow } from '@/ui/ledger/StudentRow';
+import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../access';
 import { bringInClassCard, enrol, forgetClassCard, keepMeetings, newCode, removeStudent, setClass } from '../actions';
 
@@ -35,7 +36,12 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_22rem]">
       <section className="panel self-start">
-        <h1 className="text-24 font-semibold">{group.name}</h1>
+        <div className="flex flex-wrap items-center gap-3">
+          <h1 className="text-24 font-semibold">{group.name}</h1>
+          <Link href={`/ledger/${classId}/record`} className="calm ml-auto">
+            The record
+          </Link>
+        </div>
         <p className="mb-3">
           Class code <strong>{group.code}</strong>. Students sign in with it and with their own code.
         </p>
