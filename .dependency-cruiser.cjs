@@ -36,6 +36,7 @@ const CORE = [
   'correction',
   'critique',
   'kinds',
+  'record',
   'look',
   'formats',
   'finder',

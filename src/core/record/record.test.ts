@@ -62,7 +62,7 @@ test('the map of steps: signs of each student, distances of the class', () => {
   expect(stepMapOf(steps, students, ['1', '2', '3']).rows).toEqual([
     ['Bea', 0.1, -0.7, null],
     ['Ivo', null, 0.5, null],
-    ['the class, on the whole', 0.1, expect.closeTo(0.6), null],
+    ['the class together', 0.1, expect.closeTo(0.6), null],
   ]);
   expect(stepMapOf([], students, ['1']).rows).toEqual([]);
 });

@@ -29,6 +29,6 @@ export function stepMapOf(
     rows:
       own.length === 0
         ? []
-        : [...own.map((row) => [...row] as RecordTable['rows'][number]), ['the class, on the whole', ...distances]],
+        : [...own.map((row) => [...row] as RecordTable['rows'][number]), ['the class together', ...distances]],
   };
 }

@@ -1,6 +1,7 @@
 'use client';
 /** One student on the rack: the strip or picture of the exercise that is open, and a mark for every other. */
 import { sayLate } from '@/core/planning/deadline';
+import { CalendarClock } from 'lucide-react';
 import Link from 'next/link';
 import { HandInMark } from '../instruments/HandInMark';
 import { StateMark } from '../parts/StateMark';
@@ -33,13 +34,13 @@ function DateOf({ row, onDate }: Pick<Props, 'row' | 'onDate'>) {
       title={row.allowance?.word ?? undefined}
       onClick={onDate}
     >
-      {words === '' ? <span className="text-l37">date</span> : words}
-      <span className="sr-only"> for {row.name}: more time, or excused</span>
+      {words === '' ? <CalendarClock size={16} aria-hidden className="text-l37" /> : words}
+      <span className="sr-only">Date for {row.name}: more time, or excused</span>
     </button>
   );
 }
 
-const CELL = 'grid grid-cols-[minmax(0,1fr)_8.5rem] items-center gap-3 px-2 py-1';
+const CELL = 'grid grid-cols-[minmax(0,1fr)_7rem] items-center gap-2 px-2 py-1';
 
 function Open({ row, exercise }: Pick<Props, 'row' | 'exercise'>) {
   const { open, name, state } = row;
@@ -75,7 +76,7 @@ export function RackRow({ row, exercise, titles, picked, onPick, onDate }: Props
   const { studentId, name } = row;
   return (
     <>
-      <th scope="row" className="max-w-32 text-left font-normal sm:max-w-52">
+      <th scope="row" className="max-w-32 text-left font-normal sm:max-w-44">
         <label className="flex min-h-8 items-center gap-2">
           <input
             type="checkbox"
@@ -91,7 +92,7 @@ export function RackRow({ row, exercise, titles, picked, onPick, onDate }: Props
       <RackPlace studentId={studentId} exerciseId={exercise.id}>
         <Open row={row} exercise={exercise} />
       </RackPlace>
-      <td className="w-28">
+      <td className="max-w-20">
         <DateOf row={row} onDate={onDate} />
       </td>
       {row.others.map(({ exerciseId, handInId, state }) => (

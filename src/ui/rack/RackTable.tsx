@@ -91,15 +91,15 @@ export function RackTable({ classId, open, others, rows, allow }: Props) {
       </div>
       <div className="relative overflow-x-auto" role="region" aria-label="Hand-ins, a row a student" tabIndex={0}>
         <table
-          className="w-full border-separate border-spacing-x-2 border-spacing-y-1"
+          className="w-full border-separate border-spacing-x-1 border-spacing-y-1"
           aria-rowcount={lines.length + 1}
         >
           <thead>
             <tr>
-              <th className="w-32 text-left font-normal sm:w-52">
+              <th className="w-32 text-left font-normal sm:w-44">
                 <span className="sr-only">Student</span>
               </th>
-              <th scope="col" className="min-w-64 text-left align-bottom font-semibold">
+              <th scope="col" className="min-w-72 text-left align-bottom font-semibold lg:min-w-88">
                 <Link href={`/plan/${open.id}`} className="hover:underline">
                   {open.title}
                 </Link>

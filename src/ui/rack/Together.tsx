@@ -78,7 +78,7 @@ export function Together({ title, total, back, paper, things }: Props) {
                   attemptId={attemptId}
                   seen={seen}
                   width={900}
-                  height={64}
+                  height={thing.shown.length > 3 ? 32 : 64}
                   tall={columns.includes('lg:') ? 'max-h-[36vh] h-auto' : 'max-h-[52vh] h-auto'}
                   alt={named ? `What ${student} painted` : `Hand-in ${k + 1} of those that show it`}
                 />

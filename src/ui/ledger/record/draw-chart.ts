@@ -18,12 +18,12 @@ const LINES = [
   { color: INK, type: 'solid', symbol: 'rect' },
 ] as const;
 /** Parts of a bar, from the first to the last. */
-const PARTS = ['#f7f7f7', '#b4b4b4', '#777777', INK] as const;
+const PARTS = [INK, '#777777', '#b4b4b4', '#f7f7f7'] as const;
 /** Right is light, far off is dark. */
 const MAP = { colors: ['#f7f7f7', '#5e5e5e'], most: 2 } as const;
 
 const axisLabel = { color: INK, fontSize: 13 };
-const short = (words: string) => (words.length > 22 ? `${words.slice(0, 21)}…` : words);
+const short = (words: string) => (words.length > 24 ? `${words.slice(0, 23)}…` : words);
 const value = { type: 'value' as const, axisLabel, splitLine: { lineStyle: { color: GRID } } };
 const names = (rows: RecordTable['rows']) => rows.map(([name]) => short(name));
 const column = (rows: RecordTable['rows'], k: number) => rows.map((row) => row[k] ?? null);
@@ -47,7 +47,7 @@ function linesOf({ columns, rows }: RecordTable) {
 function stackedOf({ columns, rows }: RecordTable) {
   return {
     legend: { top: 0, textStyle: axisLabel },
-    grid: { left: 170, right: 16, top: 34, bottom: 28 },
+    grid: { left: 180, right: 16, top: 34, bottom: 28 },
     xAxis: { ...value, minInterval: 1 },
     yAxis: { type: 'category' as const, inverse: true, data: names(rows), axisLabel },
     series: columns.slice(1).map((name, k) => ({
@@ -65,9 +65,13 @@ function mapOf({ columns, rows }: RecordTable) {
       return typeof error === 'number' ? [[x, y, Math.abs(error), error]] : [];
     }),
   );
-  const said = ({ data: d }: { data: unknown }) => (d as number[])[3]?.toFixed(1).replace('-', '\u2212') ?? '';
+  const said = ({ data: d }: { data: unknown }) =>
+    (d as number[])[3]
+      ?.toFixed(1)
+      .replace(/^-0\.0$/, '0.0')
+      .replace('-', '\u2212') ?? '';
   return {
-    grid: { left: 170, right: 16, top: 28, bottom: 10 },
+    grid: { left: 180, right: 16, top: 28, bottom: 10 },
     xAxis: { type: 'category' as const, position: 'top' as const, data: labels, axisLabel },
     yAxis: { type: 'category' as const, inverse: true, data: names(rows), axisLabel },
     visualMap: { show: false, min: 0, max: MAP.most, dimension: 2, inRange: { color: [...MAP.colors] } },
@@ -97,7 +101,7 @@ function barsOf({ columns, rows }: RecordTable) {
     yAxis: { type: 'category' as const, inverse: true, data: names(rows), axisLabel },
     series: shown.map((k, i) => ({
       ...{ type: 'bar' as const, name: columns[k] ?? '', data: column(rows, k), barMaxWidth: 18 },
-      itemStyle: { color: i === 0 ? INK : PARTS[1], borderColor: INK, borderWidth: 1 },
+      itemStyle: { color: i === 0 ? INK : PARTS[2], borderColor: INK, borderWidth: 1 },
     })),
   };
 }
@@ -112,7 +116,8 @@ const OPTIONS: Record<ChartAs, (table: RecordTable) => object> = {
 /** What is returned takes it away. */
 export function drawChart(at: HTMLElement, table: RecordTable, as: ChartAs): () => void {
   const chart = init(at, null, { renderer: 'svg' });
-  chart.setOption({ animation: false, ...OPTIONS[as](table) });
+  const { fontFamily } = getComputedStyle(at);
+  chart.setOption({ animation: false, textStyle: { fontFamily }, ...OPTIONS[as](table) });
   const follow = new ResizeObserver(() => chart.resize());
   follow.observe(at);
   return () => {

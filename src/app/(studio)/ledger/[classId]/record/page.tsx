@@ -12,7 +12,7 @@ interface Props {
 
 const HINTS = {
   course: 'Dashed: the first try. Solid: the last. The class in a middle grey, one student dark.',
-  passes: 'From white to black: passed at the first try, at the second, later, not yet.',
+  passes: 'From black to white: passed at the first try, at the second, later, not yet.',
   steps: 'The darker a field, the further off. Below nought is too dark, above it too light, in steps.',
   colours: 'Of chips laid by judgement beside a scale: above nought they were laid too light.',
 } as const;
