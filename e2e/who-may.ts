@@ -64,6 +64,8 @@ export const ROUTES: Record<string, Door> = {
   '/(studio)/rack/[classId]/beside/page': { may: TEACHER, empty: true },
   '/(studio)/rack/[classId]/together/page': { may: TEACHER, query: '?exercise=[exerciseId]' },
   '/together/[exerciseId]/route': { may: TEACHER },
+  '/archive/[classId]/route': { may: TEACHER },
+  '/restore/route': { may: TEACHERS, post: true },
   '/(studio)/ledger/[classId]/record/page': { may: TEACHER },
   '/results/[classId]/[table]/route': { may: TEACHER, empty: true },
   '/(studio)/references/page': { may: TEACHERS },

@@ -11,6 +11,7 @@ const entries = {
   measure: 'src/jobs/measure.ts',
   migrate: 'src/data/migrate.ts',
   move: 'src/data/move/main.ts',
+  backup: 'src/data/backup/main.ts',
   ready: 'src/data/ready.ts',
   serve: 'src/app/server/serve.ts',
   render: 'src/demo/render/write.ts',

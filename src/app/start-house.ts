@@ -1,3 +1,4 @@
+import { answerBackups } from '@/data/backup/door';
 import { runJobs } from '@/jobs/run';
 import { theHouse } from '@/studio/house';
 
@@ -8,7 +9,9 @@ export async function startHouse(): Promise<void> {
     process.exit(1);
   });
   if (house.settings.role === 'all') await runJobs(house);
+  const backups = house.alone ? answerBackups(house.settings.folder, (target) => house.backUp(target)) : null;
   const close = () => {
+    backups?.close();
     void house.close().finally(() => process.exit(0));
   };
   process.once('SIGTERM', close);

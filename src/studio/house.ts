@@ -1,4 +1,6 @@
 /** Everything a use case needs, opened once a process. */
+import { makeBackup } from '@/data/backup/make';
+import type { BackupNote } from '@/data/backup/note';
 import { openDatabase } from '@/data/database/database';
 import type { Database } from '@/data/database/engine';
 import { openQueue, type Queue } from '@/data/database/queue';
@@ -33,6 +35,8 @@ export interface House {
   readonly live: Live;
   /** Takes what was deleted out of the database's own files. */
   forget(): Promise<void>;
+  /** Makes a backup in a folder that is not there yet, while everything goes on. */
+  backUp(target: string): Promise<BackupNote>;
   close(): Promise<void>;
 }
 
@@ -62,6 +66,7 @@ export async function openHouse(settings: Settings = readSettings(), pool: Worke
     printer,
     live: await openLive(database),
     forget: () => database.forget(),
+    backUp: (target) => makeBackup(database, files, target),
     async close() {
       await metrics?.close();
       await queue.stop().catch(() => undefined);

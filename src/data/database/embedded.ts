@@ -1,5 +1,5 @@
 /** The embedded database of a data folder: one process at a time has it, and brings its schema up to date. */
-import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { setImmediate } from 'node:timers/promises';
 import { PGlite } from '@electric-sql/pglite';
@@ -92,6 +92,11 @@ export async function openEmbedded(dataFolder: string): Promise<OpenDatabase> {
         await pg.listen(channel, hear);
       },
       forget: () => forget(pg),
+      async copyTo(target) {
+        await pg.exec('checkpoint');
+        // It writes in this thread alone: while this copies, nothing else does.
+        cpSync(folder, target, { recursive: true, errorOnExist: true, force: false });
+      },
       async close() {
         await pg.close();
         unlock();

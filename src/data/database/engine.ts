@@ -26,5 +26,18 @@ export interface OpenDatabase {
    * it in its backups as long as they are kept: there it does nothing.
    */
   forget(): Promise<void>;
+  /**
+   * Copies the database's own files into a folder that is not there yet, as they are at one moment; it opens as after a kill.
+   * Throws CanNotCopy of a server: there `pg_dump` does so.
+   */
+  copyTo(folder: string): Promise<void>;
   close(): Promise<void>;
+}
+
+/** The database has no files of its own here. */
+export class CanNotCopy extends Error {
+  override readonly name = 'CanNotCopy';
+  constructor() {
+    super('This studio’s rows are on a PostgreSQL server: back it up with pg_dump, and its bucket after it.');
+  }
 }

@@ -5,7 +5,7 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
 import * as schema from '../schema/tables';
 import { log } from '@/watch/log';
-import type { Database, OpenDatabase } from './engine';
+import { CanNotCopy, type Database, type OpenDatabase } from './engine';
 import { hearing } from './hearing';
 import { isUpToDate, MIGRATIONS } from './migrations';
 
@@ -92,6 +92,7 @@ export async function openServer(url: string): Promise<OpenDatabase> {
     },
     listen: (channel, hear) => ears.listen(channel, hear),
     forget: () => Promise.resolve(),
+    copyTo: () => Promise.reject(new CanNotCopy()),
     async close() {
       await ears.close();
       await pool.end();

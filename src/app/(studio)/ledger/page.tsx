@@ -1,6 +1,7 @@
 import { NUMBERINGS, NUMBERING_IDS } from '@/core/exercise/numbering';
 import { colleaguesOf, INVITATION_DAYS } from '@/studio/class/colleagues';
 import { classesOf } from '@/studio/class/people';
+import { BringClassIn } from '@/ui/ledger/BringClassIn';
 import { Colleagues } from '@/ui/ledger/Colleagues';
 import { LedgerForm } from '@/ui/ledger/LedgerForm';
 import Link from 'next/link';
@@ -47,6 +48,9 @@ export default async function Ledger() {
             choiceLabel="How values are numbered"
             send={makeClass}
           />
+          <div className="mt-4">
+            <BringClassIn />
+          </div>
         </section>
         <Colleagues own={teacher.name} colleagues={colleagues} days={INVITATION_DAYS} invite={invite} />
       </div>

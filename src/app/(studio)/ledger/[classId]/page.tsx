@@ -38,7 +38,10 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
       <section className="panel self-start">
         <div className="flex flex-wrap items-center gap-3">
           <h1 className="text-24 font-semibold">{group.name}</h1>
-          <Link href={`/ledger/${classId}/record`} className="calm ml-auto">
+          <a href={`/archive/${classId}`} className="calm ml-auto">
+            Take the class out
+          </a>
+          <Link href={`/ledger/${classId}/record`} className="calm">
             The record
           </Link>
         </div>
