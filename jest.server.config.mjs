@@ -2,7 +2,8 @@
 import base from './jest.config.mjs';
 
 /** What is about the embedded database itself, about no database at all, or for the most part about pictures. */
-const EMBEDDED = '/(database/(database|lock)|critique/stored-world|studio/forgetting)[.]test[.]ts$';
+const EMBEDDED =
+  '/(database/(database|lock)|critique/stored-world|views/record|studio/(forgetting|backup))[.]test[.]ts$';
 const NO_ROWS = '/(files/[^/]+|hand-in/(unzip|live)|studio/words)[.]test[.]ts$';
 
 const PICTURES = '/(reference/references|views/(beside|rescue-offers))[.]test[.]ts$';

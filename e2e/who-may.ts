@@ -209,6 +209,7 @@ export const ACTIONS: Record<string, Deed> = {
   newCode: { may: TEACHER, with: ({ studentId }) => [studentId] },
   takeSetUpAway: { may: TEACHER, with: ({ setUpId }) => [setUpId] },
   takeAway: { may: TEACHER, with: ({ referenceId }) => [referenceId] },
+  removeClass: { may: TEACHER, with: ({ classId }) => [classId, 'another name'] },
   removeStudent: { may: TEACHER, with: ({ studentId }) => [studentId] },
 };
 /** The doors themselves: whoever stands before them may try, and is counted (studio/access/door). */

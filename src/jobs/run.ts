@@ -1,4 +1,5 @@
 /** Starts the workers of the queue in this process, takes up what a killed one left behind, and looks after both from then on. */
+import { deleteWhatIsOver } from '@/studio/class/keeping';
 import { forgetOldDeeds } from '@/studio/critique/noting';
 import { forgetWhatWent } from '@/studio/forgetting';
 import { fillFigures } from '@/studio/hand-in/figures';
@@ -34,5 +35,6 @@ export async function runJobs(house: House): Promise<void> {
   every(LOOK_MS, 'what was deleted', () => forgetWhatWent(house));
   every(SWEEP_MS, 'files', () => sweepFiles(house));
   every(SWEEP_MS, 'door', () => house.door.tidy());
+  every(SWEEP_MS, 'what is over its time', () => deleteWhatIsOver(house));
   every(SWEEP_MS, 'deeds', () => forgetOldDeeds(house));
 }

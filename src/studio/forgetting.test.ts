@@ -1,9 +1,12 @@
 /** What is deleted is gone from the raw files of the embedded database, and the screen says what copies keep. */
-import { students, user } from '@/data/schema/tables';
+import { attempts, students, user } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
-import { readdir, readFile } from 'node:fs/promises';
+import { mkdtemp, readdir, readFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { deleteStudent } from './class/records';
+import { deleteClass, deleteStudent } from './class/deleting';
+import { deleteWhatIsOver } from './class/keeping';
+import { changeClass } from './class/people';
 import { editItem, setWord } from './critique/critiquing';
 import { decide } from './critique/deciding';
 import { forgetWhatWent, keptInCopies } from './forgetting';
@@ -14,10 +17,12 @@ import { eachInNewStudio, resultWith, type TestStudio } from './test-studio';
 let studio: TestStudio;
 eachInNewStudio((fresh) => (studio = fresh));
 
-/** Which of some words stand anywhere in the files of the data folder. */
-async function foundInFiles(words: readonly string[]): Promise<string[]> {
-  const found = new Set<string>();
-  const all = await readdir(studio.house.settings.folder, { recursive: true, withFileTypes: true });
+const foundInFiles = (words: readonly string[]) => foundIn(studio.house.settings.folder, words);
+
+/** Which of some words, or bytes, stand anywhere in the files of a folder. */
+async function foundIn<Word extends string | Buffer>(folder: string, words: readonly Word[]): Promise<Word[]> {
+  const found = new Set<Word>();
+  const all = await readdir(folder, { recursive: true, withFileTypes: true });
   for (const file of all.filter((f) => f.isFile())) {
     const bytes = await readFile(path.join(file.parentPath, file.name)).catch(() => Buffer.alloc(0));
     for (const word of words) if (bytes.includes(word)) found.add(word);
@@ -54,10 +59,76 @@ test('of a student who is deleted nothing said or written is left in any file', 
   expect(await studio.send(studio.ruta, 10)).toMatch(/^[a-z2-9]{16}$/);
 });
 
+test('of a student and of a class nothing is left in a backup that is made afterwards, neither name nor picture', async () => {
+  const { house, teacher, bea, classId } = studio;
+  await house.db.update(students).set({ name: NAME }).where(eq(students.id, bea.studentId));
+  const id = await studio.send(bea, 33);
+  await measureAttempt(house, id);
+  const [row] = await house.db.select().from(attempts).where(eq(attempts.id, id));
+  const photograph = await house.files.read(row?.photoHash ?? '');
+  await setWord(house, teacher, id, WORD, null);
+  await decide(house, teacher, id, 'again', { holds: true });
+  const words = [NAME, WORD, photograph] as const;
+  const here = house.settings.folder;
+  expect(await foundIn(here, words)).toHaveLength(3);
+  const receipt = await deleteStudent(house, teacher, bea.studentId);
+  expect(receipt).toMatchObject({ students: 1, handIns: 1, photographs: 1, files: 3 });
+  await forgetWhatWent(house);
+  expect(await foundIn(here, words)).toEqual([]);
+  const backup = path.join(await mkdtemp(path.join(tmpdir(), 'fair-grey-after-')), 'backup');
+  await house.backUp(backup);
+  expect(await foundIn(backup, words)).toEqual([]);
+
+  await house.db.update(students).set({ name: PLEA }).where(eq(students.id, studio.ruta.studentId));
+  const other = await studio.send(studio.ruta, 44);
+  await measureAttempt(house, other);
+  await setWord(house, teacher, other, EDIT, null);
+  await expect(deleteClass(house, teacher, classId, 'another')).rejects.toThrow('Write the name');
+  const all = await deleteClass(house, teacher, classId, 'Tidewell Evening Studio');
+  expect(all).toMatchObject({ students: 1, handIns: 1, photographs: 1 });
+  await forgetWhatWent(house);
+  expect(await foundIn(here, [EDIT, PLEA, classId])).toEqual([]);
+});
+
+test('hand-ins go when their time is over, and no sooner', async () => {
+  const { house, teacher, bea, ruta, classId } = studio;
+  const old = await studio.send(bea, 10);
+  await measureAttempt(house, old);
+  const young = await studio.send(ruta, 20);
+  await measureAttempt(house, young);
+  const now = new Date();
+  const daysAgo = (days: number) => new Date(now.getTime() - days * 86_400_000);
+  await house.db
+    .update(attempts)
+    .set({ createdAt: daysAgo(100) })
+    .where(eq(attempts.id, old));
+  await house.db
+    .update(attempts)
+    .set({ createdAt: daysAgo(80) })
+    .where(eq(attempts.id, young));
+  // Nobody has said how long.
+  expect(await deleteWhatIsOver(house, now)).toBe(0);
+  const settings = { numbering: 'white-is-one', register: 'beginners', underSixteen: false, school: false } as const;
+  await changeClass(house, teacher, classId, { ...settings, currency: 'EUR', pieceLineMm: null, keepDays: 90 });
+  expect(await deleteWhatIsOver(house, daysAgo(60))).toBe(0);
+  expect(await deleteWhatIsOver(house, now)).toBe(1);
+  const left = await house.db
+    .select({ id: attempts.id })
+    .from(attempts)
+    .where(eq(attempts.handInId, attempts.handInId));
+  expect(left.map((a) => a.id)).toContain(young);
+  expect(left.map((a) => a.id)).not.toContain(old);
+});
+
 test('what is deleted while it is forgotten has its own turn', async () => {
   const { house, teacher } = studio;
   await deleteStudent(house, teacher, studio.bea.studentId);
-  const during = { ...house, forget: () => deleteStudent(house, teacher, studio.ruta.studentId) };
+  const during = {
+    ...house,
+    async forget() {
+      await deleteStudent(house, teacher, studio.ruta.studentId);
+    },
+  };
   expect(await forgetWhatWent(during)).toBe(true);
   expect(await forgetWhatWent(house)).toBe(true);
   expect(await forgetWhatWent(house)).toBe(false);

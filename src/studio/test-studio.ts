@@ -232,7 +232,11 @@ async function openTestHouse(): Promise<TestHouse> {
           await sharp({ create: { width: 8, height: 8, channels: 3, background: { r: shade, g: shade, b: shade } } })
             .jpeg()
             .toFile(file);
-          return (await receivePhoto(house, student, exercise, file)).attemptId;
+          try {
+            return (await receivePhoto(house, student, exercise, file)).attemptId;
+          } finally {
+            await rm(file, { force: true });
+          }
         },
       };
     },

@@ -33,13 +33,14 @@ const isNeeded = (): SQL => {
   );
 };
 
-/** The row goes first: a file without a row is swept some day, a row without a file would be a broken promise. */
-export async function removeUnused(house: House, hash: string): Promise<void> {
+/** Returns whether it went. The row goes first: a file without a row is swept some day, a row without a file would be a broken promise. */
+export async function removeUnused(house: House, hash: string): Promise<boolean> {
   const gone = await house.db
     .delete(files)
     .where(and(eq(files.hash, hash), not(sql`(${isNeeded()})`)))
     .returning({ hash: files.hash });
   if (gone.length > 0) await house.files.remove(hash);
+  return gone.length > 0;
 }
 
 /** What is younger may belong to somebody who is just about to say so. */

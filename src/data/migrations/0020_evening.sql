@@ -77,6 +77,7 @@ CREATE TABLE "allowances" (
 );
 --> statement-breakpoint
 ALTER TABLE "hand_ins" DROP CONSTRAINT "hand_ins_state";--> statement-breakpoint
+ALTER TABLE "classes" ADD COLUMN "keep_days" integer;--> statement-breakpoint
 ALTER TABLE "deeds" ADD CONSTRAINT "deeds_teacher_id_user_id_fk" FOREIGN KEY ("teacher_id") REFERENCES "public"."user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "deeds" ADD CONSTRAINT "deeds_hand_in_id_hand_ins_id_fk" FOREIGN KEY ("hand_in_id") REFERENCES "public"."hand_ins"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "deeds" ADD CONSTRAINT "deeds_attempt_id_attempts_id_fk" FOREIGN KEY ("attempt_id") REFERENCES "public"."attempts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint

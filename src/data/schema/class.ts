@@ -42,6 +42,8 @@ export const classes = pgTable(
     card: knownCard('card'),
     /** Length on paper of the line that its printed corner pieces call 100 mm; null until somebody measured it. */
     pieceLineMm: real('piece_line_mm'),
+    /** For how many days after its last picture a hand-in is kept; null until somebody deletes it. */
+    keepDays: integer('keep_days'),
     /** When it meets; null until the teacher says. */
     meetings: meetingRule('meetings'),
     createdAt: created(),

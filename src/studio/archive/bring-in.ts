@@ -124,7 +124,7 @@ async function putIn(tx: Transaction, archive: Archive, teacher: Teacher): Promi
 /** What a database or a schema says of rows that are not as they should be. */
 const isOfRows = (error: unknown): boolean => {
   for (let e: unknown = error; e instanceof Error; e = e.cause)
-    if (e instanceof ZodError || /^(22|23|42)/.test(String((e as { code?: unknown }).code ?? ''))) return true;
+    if (e instanceof ZodError || /^(22|23|42)/.test((e as { code?: string }).code ?? '')) return true;
   return false;
 };
 

@@ -7,6 +7,7 @@ import { asc, count, desc, eq, max } from 'drizzle-orm';
 import { z } from 'zod';
 import { classOf, Refused, studentFor, type Teacher } from '../access/actor';
 import type { House } from '../house';
+import { KEEP_DAYS } from './keeping';
 import { emailSchema, nameSchema, numberingSchema, passwordSchema } from '../words';
 
 export async function isNewHouse(house: House): Promise<boolean> {
@@ -46,6 +47,7 @@ export const classSettingsSchema = z.object({
   underSixteen: z.boolean(),
   school: z.boolean(),
   currency: z.string().regex(/^[A-Z]{3}$/, 'Give the currency as three capital letters, as EUR.'),
+  keepDays: z.union(KEEP_DAYS.map((days) => z.literal(days))).nullable(),
   pieceLineMm: z.number('Give the length of the line in millimetres.').min(80, LINE).max(120, LINE).nullable(),
 });
 export type ClassSettings = z.infer<typeof classSettingsSchema>;

@@ -1,4 +1,4 @@
-/** A student's data out as a ZIP, and their deletion for good. */
+/** A student's data out as a ZIP. */
 import {
   attempts,
   critiques,
@@ -13,18 +13,14 @@ import {
   measurements,
   opinions,
   ownFindings,
-  readings,
   replies,
-  students,
-  user,
 } from '@/data/schema/tables';
 import { FileMissing } from '@/data/files/file-store';
 import { eq, inArray } from 'drizzle-orm';
 import yazl from 'yazl';
-import { markToForget } from '../forgetting';
 import { studentFor, type Teacher } from '../access/actor';
 import type { House } from '../house';
-import { removeUnused } from '../unused-files';
+import { filesOf } from './deleting';
 
 async function allOf(house: House, studentId: string) {
   const ins = await house.db.select().from(handIns).where(eq(handIns.studentId, studentId));
@@ -32,10 +28,6 @@ async function allOf(house: House, studentId: string) {
   const tries = ids.length === 0 ? [] : await house.db.select().from(attempts).where(inArray(attempts.handInId, ids));
   return { ins, tries };
 }
-
-/** Files that a measurement keeps. */
-const filesOf = (against: (typeof measurements.$inferSelect)['against']): string[] =>
-  against ? [against.planes, against.lightness].filter((hash) => hash !== null) : [];
 
 const looksOf = (house: House, studentId: string) =>
   house.db.select().from(looks).where(eq(looks.studentId, studentId));
@@ -94,43 +86,4 @@ export async function exportStudent(
     zip.addBuffer(Buffer.from(`${new FileMissing().message}\n\n${missing.join('\n')}\n`), 'missing.txt');
   zip.end();
   return { name: `student-${own.student.number}.zip`, stream: zip.outputStream };
-}
-
-/** Deletes a student, all rows of theirs and the files that nobody else uses. */
-export async function deleteStudent(house: House, teacher: Teacher, studentId: string): Promise<void> {
-  const own = await studentFor(house, teacher, studentId);
-  const { ins, tries } = await allOf(house, studentId);
-  for (const t of tries) house.live.tell(t.id, { state: 'cancelled', stage: null });
-  const seen = await looksOf(house, studentId);
-  const ids = tries.map((t) => t.id);
-  const accepted = await house.db
-    .select({ hash: readings.maskHash })
-    .from(readings)
-    .where(inArray(readings.handInId, [...ins.map((h) => h.id), '']));
-  const read =
-    ids.length === 0
-      ? []
-      : await house.db
-          .select({ against: measurements.against })
-          .from(measurements)
-          .where(inArray(measurements.attemptId, ids));
-  const corrected = await house.db
-    .select({ hash: corrections.pictureHash })
-    .from(corrections)
-    .where(inArray(corrections.attemptId, ids));
-  const hashes = [
-    ...new Set([
-      ...corrected.map((c) => c.hash),
-      ...tries.flatMap((t) => [t.photoHash, t.previewHash, t.stripHash].filter((h) => h !== null)),
-      ...seen.map((l) => l.pictureHash),
-      ...read.flatMap((m) => filesOf(m.against)),
-      ...accepted.map((r) => r.hash),
-    ]),
-  ];
-  await house.db.transaction(async (tx) => {
-    await tx.delete(students).where(eq(students.id, studentId));
-    await tx.delete(user).where(eq(user.id, own.student.userId));
-    await markToForget(tx);
-  });
-  for (const hash of hashes) await removeUnused(house, hash);
 }

@@ -2,7 +2,7 @@
 import { marks } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { NotFound, Refused } from '../access/actor';
-import { deleteStudent } from '../class/records';
+import { deleteStudent } from '../class/deleting';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { myExercise } from '../views/my-work';

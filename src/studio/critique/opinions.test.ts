@@ -3,7 +3,7 @@ import { newId } from '@/data/schema/ids';
 import { opinions } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { NotFound, Refused, type Teacher } from '../access/actor';
-import { deleteStudent } from '../class/records';
+import { deleteStudent } from '../class/deleting';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, type TestStudio, viewOf } from '../test-studio';
 import { opinionsOn } from '../views/opinions';

@@ -3,7 +3,7 @@ import { defaultTerms } from '@/core/kinds/table';
 import { measurements, readings } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { NotFound, Refused } from '../access/actor';
-import { deleteStudent } from '../class/records';
+import { deleteStudent } from '../class/deleting';
 import { decide } from '../critique/deciding';
 import { setExercise } from '../plan/exercises';
 import { keepPreparation, referenceFor } from '../reference/references';

@@ -9,7 +9,7 @@ import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import path from 'node:path';
 import { NotFound, Refused } from '../access/actor';
-import { deleteStudent } from '../class/records';
+import { deleteStudent } from '../class/deleting';
 import { setExercise } from '../plan/exercises';
 import { keepPreparation, referenceFor } from '../reference/references';
 import { keepNewSetUp, keepSetUp, paintMasses } from '../reference/set-ups';

@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
 import { NotFound, Refused, type Teacher } from '../access/actor';
-import { deleteStudent } from '../class/records';
+import { deleteStudent } from '../class/deleting';
 import { setExercise, pagesToPrint } from '../plan/exercises';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { checkDab, walkOf } from './checks';

@@ -78,6 +78,7 @@ test('a class under 16 is set a toxic pigment only with a reason that is kept, a
     underSixteen: true,
     school: false,
     currency: 'EUR',
+    keepDays: null,
     pieceLineMm: null,
   });
   const terms = defaultTerms('monochrome-painting');

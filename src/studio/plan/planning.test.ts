@@ -90,6 +90,7 @@ test('a class’s settings are checked', async () => {
     underSixteen: true,
     school: true,
     currency: 'SEK',
+    keepDays: null,
     pieceLineMm: null,
   });
   expect((await classesOf(house, teacher))[0]).toMatchObject({
@@ -98,6 +99,7 @@ test('a class’s settings are checked', async () => {
     underSixteen: true,
     school: true,
     currency: 'SEK',
+    keepDays: null,
     pieceLineMm: null,
   });
   await expect(
@@ -107,6 +109,7 @@ test('a class’s settings are checked', async () => {
       underSixteen: true,
       school: true,
       currency: 'kr',
+      keepDays: null,
       pieceLineMm: null,
     }),
   ).rejects.toThrow('three capital letters');
@@ -116,6 +119,7 @@ test('a class’s settings are checked', async () => {
     underSixteen: true,
     school: true,
     currency: 'SEK',
+    keepDays: null,
   } as const;
   await expect(changeClass(house, teacher, classId, { ...settings, pieceLineMm: 9.9 })).rejects.toThrow(
     'measure the one on a corner piece once more',

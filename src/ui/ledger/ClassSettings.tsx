@@ -12,8 +12,18 @@ interface Settings {
   readonly underSixteen: boolean;
   readonly school: boolean;
   readonly currency: string;
+  readonly keepDays: KeepDays | null;
   readonly pieceLineMm: number | null;
 }
+
+type KeepDays = 90 | 180 | 365 | 730;
+const KEPT = [
+  ['', 'until somebody deletes them'],
+  ['90', 'three months after the last picture'],
+  ['180', 'half a year after the last picture'],
+  ['365', 'a year after the last picture'],
+  ['730', 'two years after the last picture'],
+] as const;
 
 export function ClassSettings({
   now,
@@ -80,6 +90,13 @@ export function ClassSettings({
         />
         <span className="quiet">Measure it once with a ruler: sizes of boards hang on it.</span>
       </label>
+      <Choice
+        label="Hand-ins are kept"
+        value={String(settings.keepDays ?? '') as (typeof KEPT)[number][0]}
+        options={KEPT}
+        onChange={(days) => put({ keepDays: days === '' ? null : (Number(days) as KeepDays) })}
+      />
+      <p className="quiet">What is over its time is deleted for good, photographs and letters too.</p>
       {trouble && (
         <p role="alert" className="trouble">
           {trouble}

@@ -1,7 +1,10 @@
 'use client';
 /** A student in the Ledger: a new code, everything out, everything gone. */
 import { AlertDialog } from 'radix-ui';
+import type { Receipt } from '@/studio/views/receipt';
 import { useState, useTransition } from 'react';
+import type { Answer as Deleted } from '../parts/answer';
+import { sayReceipt } from './receipt-words';
 
 type Answer = { ok: true; value: string } | { ok: false; say: string };
 
@@ -10,14 +13,29 @@ interface Props {
   readonly number: number;
   readonly name: string;
   readonly newCode: (id: string) => Promise<Answer>;
-  readonly remove: (id: string) => Promise<Answer>;
+  readonly remove: (id: string) => Promise<Deleted<unknown, Receipt>>;
   /** How long copies keep what is deleted. */
   readonly copies: string;
 }
 
 export function StudentRow({ id, number, name, newCode, remove, copies }: Props) {
   const [code, setCode] = useState('');
+  const [gone, setGone] = useState<string | null>(null);
   const [busy, start] = useTransition();
+  const removeNow = () =>
+    start(async () => {
+      const answer = await remove(id);
+      setGone(answer.ok ? sayReceipt(answer.value, copies) : null);
+      if (!answer.ok) setCode(answer.say);
+    });
+  if (gone)
+    return (
+      <tr className="border-t border-l80">
+        <td colSpan={3} className="py-1.5" role="status">
+          {gone}
+        </td>
+      </tr>
+    );
   return (
     <tr className="border-t border-l80">
       <td className="py-1.5">{number}</td>
@@ -25,7 +43,7 @@ export function StudentRow({ id, number, name, newCode, remove, copies }: Props)
         {name}
         {code && (
           <span role="status" className="ml-3 font-semibold">
-            {code} (write it down: shown once)
+            {code}
           </span>
         )}
       </th>
@@ -37,7 +55,7 @@ export function StudentRow({ id, number, name, newCode, remove, copies }: Props)
           onClick={() =>
             start(async () => {
               const answer = await newCode(id);
-              setCode(answer.ok ? answer.value : answer.say);
+              setCode(answer.ok ? `${answer.value} (write it down: shown once)` : answer.say);
             })
           }
         >
@@ -58,7 +76,7 @@ export function StudentRow({ id, number, name, newCode, remove, copies }: Props)
               </AlertDialog.Description>
               <div className="flex justify-end gap-2">
                 <AlertDialog.Cancel className="calm">Keep</AlertDialog.Cancel>
-                <AlertDialog.Action className="act" onClick={() => start(async () => void (await remove(id)))}>
+                <AlertDialog.Action className="act" onClick={removeNow}>
                   Delete for good
                 </AlertDialog.Action>
               </div>

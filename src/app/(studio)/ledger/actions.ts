@@ -3,10 +3,12 @@ import type { MeetingRule } from '@/core/planning/meetings';
 import { bringInCard, forgetCard } from '@/studio/class/cards';
 import { inviteTeacher } from '@/studio/class/colleagues';
 import { addStudent, changeClass, type ClassSettings, createClass, reissueCode } from '@/studio/class/people';
-import { deleteStudent } from '@/studio/class/records';
+import { deleteClass, deleteStudent } from '@/studio/class/deleting';
+import type { Receipt } from '@/studio/views/receipt';
 import { setMeetings } from '@/studio/plan/timetables';
 import { numberingSchema } from '@/studio/words';
 import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
 import { teacherOnly } from '../../access';
 import { outcome, type Outcome } from '../../outcome';
 
@@ -78,12 +80,13 @@ export async function newCode(studentId: string): Promise<Outcome<string>> {
   return outcome(() => reissueCode(house, teacher, studentId));
 }
 
-export async function removeStudent(studentId: string): Promise<Outcome<string>> {
+/** The row stays with its receipt until the page is made anew. */
+export async function removeStudent(studentId: string): Promise<Outcome<Receipt>> {
   const { house, teacher } = await teacherOnly();
-  const done = await outcome(async () => {
-    await deleteStudent(house, teacher, studentId);
-    return '';
-  });
-  revalidatePath('/ledger', 'layout');
-  return done;
+  return outcome(() => deleteStudent(house, teacher, studentId));
+}
+
+export async function removeClass(classId: string, name: string): Promise<Outcome<Receipt>> {
+  const { house, teacher } = await teacherOnly();
+  return outcome(() => deleteClass(house, teacher, classId, z.string().max(400).parse(name)));
 }

@@ -1,15 +1,26 @@
 import type { MeetingRule } from '@/core/planning/meetings';
 import { classOf } from '@/studio/access/actor';
+import { KEEP_DAYS } from '@/studio/class/keeping';
 import { studentsOf } from '@/studio/class/people';
 import { CardPanel } from '@/ui/ledger/CardPanel';
 import { ClassSettings } from '@/ui/ledger/ClassSettings';
+import { DeleteClass } from '@/ui/ledger/DeleteClass';
 import { LedgerForm } from '@/ui/ledger/LedgerForm';
 import { MeetingForm } from '@/ui/ledger/MeetingForm';
 import { keptInCopies } from '@/studio/forgetting';
 import { StudentRow } from '@/ui/ledger/StudentRow';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../access';
-import { bringInClassCard, enrol, forgetClassCard, keepMeetings, newCode, removeStudent, setClass } from '../actions';
+import {
+  bringInClassCard,
+  enrol,
+  forgetClassCard,
+  keepMeetings,
+  newCode,
+  removeClass,
+  removeStudent,
+  setClass,
+} from '../actions';
 
 const TERM_DAYS = 84;
 
@@ -90,6 +101,7 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
               underSixteen: group.underSixteen,
               school: group.school,
               currency: group.currency,
+              keepDays: KEEP_DAYS.find((days) => days === group.keepDays) ?? null,
               pieceLineMm: group.pieceLineMm,
             }}
             save={setClass.bind(null, classId)}
@@ -107,6 +119,13 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
         <section className="panel">
           <h2 className="mb-3 text-18 font-semibold">Meetings</h2>
           <MeetingForm now={group.meetings ?? usualMeetings()} save={keepMeetings.bind(null, classId)} />
+        </section>
+        <section className="panel" aria-label="Deleting the class">
+          <DeleteClass
+            name={group.name}
+            copies={keptInCopies(house.settings)}
+            remove={removeClass.bind(null, classId)}
+          />
         </section>
       </div>
     </div>
