@@ -55,6 +55,22 @@ async function toLetter(page: Page) {
   await page.getByText('The numbers behind it').click();
   await page.getByRole('button', { name: 'Answer, or ask one question' }).click();
 }
+async function toClass(page: Page) {
+  await page.goto('/ledger');
+  await page.getByRole('link', { name: /Tidewell/ }).click();
+  await page.getByRole('heading', { level: 1, name: /Tidewell/ }).waitFor();
+}
+async function toRecord(page: Page) {
+  await toClass(page);
+  await page.getByRole('link', { name: 'The record' }).click();
+  await page.locator('svg').first().waitFor();
+  await page.getByText('As a table').first().click();
+}
+async function toTogether(page: Page) {
+  await page.goto('/rack');
+  await page.getByRole('link', { name: 'What they have in common' }).click();
+  await page.getByRole('heading', { name: /, together/ }).waitFor();
+}
 async function toFiles(page: Page) {
   await page.getByRole('link', { name: 'Palette' }).click();
   await page.getByRole('link', { name: 'Bring in a file' }).click();
@@ -74,6 +90,9 @@ const SCREENS: readonly (readonly [string, 'teacher' | 'student', Way])[] = [
   ['a remark of one’s own', 'teacher', toRemark],
   ['own remarks', 'teacher', to('/ledger/remarks')],
   ['the Ledger', 'teacher', to('/ledger')],
+  ['a class', 'teacher', toClass],
+  ['the record', 'teacher', toRecord],
+  ['what a class has in common', 'teacher', toTogether],
   ['my work', 'student', to('/my')],
   ['my exercise', 'student', (page) => page.goto(`/my/${evening.exerciseId}`)],
   ['a letter', 'student', toLetter],

@@ -5,7 +5,7 @@ import { inNewStudioMadeBy } from './evening';
 import { awake, teacherComesIn } from './people';
 import { HESPER } from './tidewell';
 
-const PARTS = { scales: 14, tones: 8, paintings: 8 } as const;
+const PARTS = { scales: 20, tones: 5, paintings: 5 } as const;
 const CLASS = 30;
 
 test.describe.configure({ mode: 'serial' });
@@ -98,7 +98,7 @@ test('the rest is decided, and all letters go out together', async () => {
 test('what the class has in common is shown without names, and with them where they are wanted', async () => {
   await page.goto(`/rack/${made.classId}/together?exercise=${made.scaleId}`);
   const shown = page.getByRole('heading', { level: 2 });
-  await shown.filter({ hasText: /of 14|All 14/ }).waitFor();
+  await shown.filter({ hasText: /of 20|All 20/ }).waitFor();
   await expect(page.getByText(/Student \d\d/)).toHaveCount(0);
   await page.getByLabel('With names').check();
   await expect(page.getByText(/Student \d\d/).first()).toBeVisible();
