@@ -1,22 +1,13 @@
 /** A class from its archive, beside all that is here. */
 import type { Transaction } from '@/data/database/engine';
 import { newClassCode, newId } from '@/data/schema/ids';
-import {
-  attempts,
-  classes,
-  exercises,
-  handIns,
-  measurements,
-  referencePictures,
-  setUps,
-  user,
-} from '@/data/schema/tables';
+import { classes, referencePictures, setUps, user } from '@/data/schema/tables';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import { readFile, rm } from 'node:fs/promises';
 import { ZodError } from 'zod';
 import { Refused, type Teacher } from '../access/actor';
-import { keepFigures } from '../hand-in/figures';
+import { makeFigures } from '../hand-in/figures';
 import type { House } from '../house';
 import { type Archive, type ArchiveRow, damaged, readArchive } from './archive-json';
 import { openArchive } from './open-zip';
@@ -84,16 +75,7 @@ async function readBack(tx: Transaction, archive: Archive): Promise<void> {
         .from(table)
         .where(inArray(table.id as typeof classes.id, ids.slice(from, from + 100)));
   }
-  for (const id of idsIn(archive, 'attempts')) {
-    const [row] = await tx
-      .select({ result: measurements.result, terms: attempts.terms, exercise: exercises.terms })
-      .from(measurements)
-      .innerJoin(attempts, eq(measurements.attemptId, attempts.id))
-      .innerJoin(handIns, eq(attempts.handInId, handIns.id))
-      .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-      .where(eq(measurements.attemptId, id));
-    if (row) await keepFigures(tx, id, row.result, row.terms ?? row.exercise);
-  }
+  for (const id of idsIn(archive, 'attempts')) await makeFigures(tx, id);
 }
 
 async function putIn(tx: Transaction, archive: Archive, teacher: Teacher): Promise<string> {

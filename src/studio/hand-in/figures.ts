@@ -14,7 +14,6 @@ import {
   measurements,
   stepFigures,
 } from '@/data/schema/tables';
-import { log } from '@/watch/log';
 import { eq, isNull, lt, or } from 'drizzle-orm';
 import type { House } from '../house';
 
@@ -55,22 +54,20 @@ export async function fillFigures(house: House): Promise<number> {
       .orderBy(measurements.createdAt)
       .limit(AT_ONCE);
     if (old.length === 0) return made;
-    for (const { attemptId } of old) await fillOne(house, attemptId);
+    for (const { attemptId } of old) await house.db.transaction((tx) => makeFigures(tx, attemptId));
     made += old.length;
   }
 }
 
-async function fillOne(house: House, attemptId: string): Promise<void> {
-  await house.db.transaction(async (tx) => {
-    const [row] = await tx
-      .select({ result: measurements.result, terms: attempts.terms, exercise: exercises.terms })
-      .from(measurements)
-      .innerJoin(attempts, eq(measurements.attemptId, attempts.id))
-      .innerJoin(handIns, eq(attempts.handInId, handIns.id))
-      .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-      .where(eq(measurements.attemptId, attemptId))
-      .for('update', { of: measurements });
-    if (row) await keepFigures(tx, attemptId, row.result, row.terms ?? row.exercise);
-  });
-  log.debug({ attempt: attemptId }, 'figures');
+/** Makes the figures of an attempt from what was measured of it; none of what was not. */
+export async function makeFigures(tx: Transaction, attemptId: string): Promise<void> {
+  const [row] = await tx
+    .select({ result: measurements.result, terms: attempts.terms, exercise: exercises.terms })
+    .from(measurements)
+    .innerJoin(attempts, eq(measurements.attemptId, attempts.id))
+    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
+    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
+    .where(eq(measurements.attemptId, attemptId))
+    .for('update', { of: measurements });
+  if (row) await keepFigures(tx, attemptId, row.result, row.terms ?? row.exercise);
 }

@@ -2,9 +2,10 @@
 /** A hand-in and others that are nearly equal to it, large and side by side, with what was decided of each. */
 import type { Alike } from '@/studio/views/alike';
 import Link from 'next/link';
-import { HoldButton, useHold } from '../instruments/HoldButton';
+import { useHold } from '../instruments/HoldButton';
 import { useKeys } from '../parts/use-keys';
-import { squinted, SquintFilter } from './PaintingView';
+import { BoardTop } from './BoardTop';
+import { squinted } from './PaintingView';
 
 interface Props {
   readonly own: { readonly attemptId: string; readonly student: string };
@@ -27,15 +28,7 @@ export function AlikeBoard({ own, alike, leave }: Props) {
   );
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto p-3">
-      <SquintFilter />
-      <div className="flex flex-wrap gap-2">
-        <span className="flex w-48">
-          <HoldButton label="Squint" keyName="s" hold={squint} />
-        </span>
-        <button type="button" autoFocus className="calm bg-l97" onClick={leave}>
-          Done <kbd>Esc</kbd>
-        </button>
-      </div>
+      <BoardTop squint={squint} leave={leave} />
       <ul className={`grid gap-2 ${isStrip ? '' : 'sm:grid-cols-2'}`} aria-label="Nearly equal, side by side">
         <li className="panel p-2">
           <p className="mb-1 flex justify-between gap-2">

@@ -5,10 +5,11 @@ import { FIGURE_WORDS, readFigure } from '@/core/kinds/figure-words';
 import type { FigureChange } from '@/core/kinds/since-then';
 import type { TryView } from '@/studio/views/tries';
 import { HandInMark } from '../instruments/HandInMark';
-import { HoldButton, useHold } from '../instruments/HoldButton';
+import { useHold } from '../instruments/HoldButton';
 import { seenAtAGlance } from '../instruments/hand-in-seen';
 import { useKeys } from '../parts/use-keys';
-import { squinted, SquintFilter } from './PaintingView';
+import { BoardTop } from './BoardTop';
+import { squinted } from './PaintingView';
 
 const VERDICTS = { pass: 'passed', again: 'once more' } as const;
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
@@ -68,15 +69,7 @@ export function TriesBoard({ tries, labels, leave }: Props) {
   const areStrips = tries.every((t) => t.steps.length > 0);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto p-3">
-      <SquintFilter />
-      <div className="flex flex-wrap gap-2">
-        <span className="flex w-48">
-          <HoldButton label="Squint" keyName="s" hold={squint} />
-        </span>
-        <button type="button" autoFocus className="calm bg-l97" onClick={leave}>
-          Done <kbd>Esc</kbd>
-        </button>
-      </div>
+      <BoardTop squint={squint} leave={leave} />
       <ol className={`grid gap-2 ${areStrips ? '' : 'sm:grid-cols-2'}`} aria-label="Tries, the first one first">
         {tries.map((tried) => (
           <li key={tried.attemptId} className="panel grid content-start gap-2 p-3">
