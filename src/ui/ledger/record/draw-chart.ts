@@ -32,7 +32,11 @@ function linesOf({ columns, rows }: RecordTable) {
   return {
     legend: { top: 0, textStyle: axisLabel, itemWidth: 34 },
     grid: { left: 52, right: 16, top: 34, bottom: 84 },
-    xAxis: { type: 'category' as const, data: names(rows), axisLabel: { ...axisLabel, rotate: 28, interval: 0 } },
+    xAxis: {
+      type: 'category' as const,
+      data: names(rows),
+      axisLabel: { ...axisLabel, rotate: 28, interval: 0, hideOverlap: true },
+    },
     yAxis: value,
     series: columns.slice(1).map((name, k) => {
       const { color, type, symbol } = LINES[k % LINES.length] ?? LINES[0];
