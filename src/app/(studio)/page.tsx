@@ -2,7 +2,7 @@ import { zoneOf } from '@/core/planning/meetings';
 import { classesOf } from '@/studio/class/people';
 import { answersToTeacher, askedOfTeacher } from '@/studio/critique/opinions';
 import { repliesTo } from '@/studio/critique/replies';
-import { sittingNow } from '@/studio/critique/sitting';
+import { HOLDS_AT_FIRST, sittingNow } from '@/studio/critique/sitting';
 import { exercisesOfTeacher } from '@/studio/plan/exercises';
 import { notHandedIn, sentBackOf } from '@/studio/views/owed';
 import { heldLetters } from '@/studio/views/sitting';
@@ -72,7 +72,7 @@ export default async function Today() {
                 : `${waiting.total} ${waiting.total === 1 ? 'hand-in waits' : 'hand-ins wait'} for you`}
             </h1>
             <div className="ml-auto flex flex-wrap items-center gap-4">
-              <HoldsSwitch holds={sitting?.holds ?? true} save={setHolds} />
+              <HoldsSwitch holds={sitting?.holds ?? HOLDS_AT_FIRST} save={setHolds} />
               {first && <Begin handInId={first.glance.handInId} student={first.student} goesOn={goesOn} />}
             </div>
           </div>

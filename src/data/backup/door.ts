@@ -2,7 +2,7 @@
  * How a command asks the Fair Grey that has a folder to make a backup of it: only that one may read its rows. It listens at a socket
  * that nobody but whoever runs it can open.
  */
-import { chmodSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { createConnection, createServer, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -44,9 +44,10 @@ export function answerBackups(folder: string, make: (target: string) => Promise<
         .catch(() => undefined);
     });
   });
-  server.listen(place, () => {
-    chmodSync(place, 0o600);
-  });
+  // Made so that from its first moment nobody else can open it.
+  const usual = process.umask(0o177);
+  server.listen(place);
+  process.umask(usual);
   server.unref();
   return server;
 }

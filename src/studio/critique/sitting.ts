@@ -8,7 +8,7 @@ import type { House } from '../house';
 const OVER_MS = 3 * 3_600_000;
 
 /** Letters are held unless the teacher wants each to be sent at once. */
-const HOLDS_AT_FIRST = true;
+export const HOLDS_AT_FIRST = true;
 
 /** The sitting of a teacher as it was left; null where there was none. */
 export async function sittingNow(house: House, teacher: Teacher) {

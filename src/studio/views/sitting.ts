@@ -14,9 +14,10 @@ import {
 } from '@/data/schema/tables';
 import { and, asc, count, desc, eq, gte, isNull, sql } from 'drizzle-orm';
 import type { Teacher } from '../access/actor';
-import { sittingNow } from '../critique/sitting';
+import { HOLDS_AT_FIRST, sittingNow } from '../critique/sitting';
 import { lastDeed } from '../critique/taking-back';
 import type { House } from '../house';
+import { counts } from './glances';
 
 export interface SittingView {
   /** Decided in this sitting; all that waits; all that is decided and held. */
@@ -71,9 +72,6 @@ export function nextInLine(line: readonly InLine[], at: Omit<InLine, 'student'>)
   );
 }
 
-/** The attempt of a hand-in that counts. */
-const current = sql`(${attempts.state} = 'measured' or (${attempts.state} = 'refused' and ${attempts.plea} is not null))`;
-
 /** Addresses of the pictures that a hand-in is first seen by, by what it was read as. */
 const FIRST_SEEN: Readonly<Record<string, readonly string[]>> = {
   scale: ['picture/*/strip'],
@@ -86,7 +84,7 @@ async function picturesOf(house: House, handInId: string): Promise<string[]> {
     .select({ id: attempts.id, strip: attempts.stripHash, kind: sql<string>`${measurements.result}->>'kind'` })
     .from(attempts)
     .leftJoin(measurements, eq(measurements.attemptId, attempts.id))
-    .where(and(eq(attempts.handInId, handInId), current))
+    .where(and(eq(attempts.handInId, handInId), counts))
     .orderBy(desc(attempts.seq))
     .limit(1);
   if (!shown) return [];
@@ -138,7 +136,7 @@ export async function sittingAt(house: House, teacher: Teacher, handInId: string
       decided.map((d) => d.at.getTime()),
       line.length,
     ),
-    holds: row?.holds ?? true,
+    holds: row?.holds ?? HOLDS_AT_FIRST,
     last,
     next: next && { handInId: next.handInId, student: next.student, pictures: await picturesOf(house, next.handInId) },
   };
