@@ -5,7 +5,7 @@ import { inNewStudioMadeBy } from './evening';
 import { awake, teacherComesIn } from './people';
 import { HESPER } from './tidewell';
 
-const PARTS = { scales: 20, tones: 5, paintings: 5 } as const;
+const PARTS = { scales: 24, tones: 3, paintings: 3 } as const;
 const CLASS = 30;
 
 test.describe.configure({ mode: 'serial' });
@@ -66,16 +66,16 @@ test('what was done last is taken back from wherever one is, and decided anew', 
 
 test('cut off in the middle, the evening goes on where it was, also on another machine', async ({ browser }) => {
   await sittingWords().filter({ hasText: '15 decided' }).waitFor();
-  const there = new URL(page.url()).pathname;
+  const { pathname: there, origin: baseURL } = new URL(page.url());
   await kill();
-  const elsewhere = await (await browser.newContext({ baseURL: new URL(page.url()).origin })).newPage();
+  const elsewhere = await (await browser.newContext({ baseURL })).newPage();
   await teacherComesIn(elsewhere, HESPER.email, /hand-ins wait/);
   await awake(elsewhere.getByRole('link', { name: /Go on with/ }));
   await elsewhere.keyboard.press('b');
   await elsewhere.waitForURL((url) => url.pathname === there);
   await elsewhere.getByText(/15 decided, 15 wait/).waitFor();
   await elsewhere.context().close();
-  await page.reload();
+  await page.goto(there);
 });
 
 test('the rest is decided, and all letters go out together', async () => {
@@ -98,7 +98,7 @@ test('the rest is decided, and all letters go out together', async () => {
 test('what the class has in common is shown without names, and with them where they are wanted', async () => {
   await page.goto(`/rack/${made.classId}/together?exercise=${made.scaleId}`);
   const shown = page.getByRole('heading', { level: 2 });
-  await shown.filter({ hasText: /of 20|All 20/ }).waitFor();
+  await shown.filter({ hasText: /of 24|All 24/ }).waitFor();
   await expect(page.getByText(/Student \d\d/)).toHaveCount(0);
   await page.getByLabel('With names').check();
   await expect(page.getByText(/Student \d\d/).first()).toBeVisible();

@@ -198,7 +198,8 @@ test('a question of the student comes to Today, and its answer stands below the 
   await student.getByRole('button', { name: 'Answer, or ask one question' }).click();
   await student.getByLabel('What you want to say').fill('Which grey is the right one?');
   await student.getByRole('button', { name: 'Send it' }).click();
-  await student.getByText('Which grey is the right one?').waitFor();
+  // What is typed stands on the page too: it is sent once it can be written anew.
+  await student.getByRole('button', { name: 'Write it anew' }).waitFor();
   await page.goto('/');
   await page.getByRole('link', { name: /Ruta Vane asks/ }).click();
   await page.getByLabel('Your answer').fill('The one of the table, a step darker.');

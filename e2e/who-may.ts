@@ -134,6 +134,7 @@ export const ACTIONS: Record<string, Deed> = {
   forgetClassCard: { may: TEACHER, with: ({ classId }) => [classId] },
   keepMeetings: { may: TEACHER, with: ({ classId }) => [classId, {}] },
   enrol: { may: TEACHER, with: ({ classId }) => [classId, 'Ivo Sallow'] },
+  enrolSome: { may: TEACHER, with: ({ classId }) => [classId, ['Ivo Sallow']] },
   setOnPalette: { may: TEACHER, with: ({ classId }) => [classId, 'acrylic', { figures: {} }, 0] },
   logged: { may: TEACHER, with: ({ classId }) => [classId, 'acrylic', {}] },
   takenOut: { may: TEACHER, empty: true, with: ({ classId }) => [classId, 'nothing'] },

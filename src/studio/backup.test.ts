@@ -31,15 +31,15 @@ async function manyStudents(n: number): Promise<Student[]> {
 
 test('made while forty hand-ins arrive: all that was acknowledged before it began is in it, and it opens', async () => {
   const { house } = studio;
-  const people = await manyStudents(40);
+  const people = await manyStudents(8);
   const acknowledged: string[] = [];
   const begun: Promise<unknown>[] = [];
   let before: readonly string[] = [];
   const target = newFolder('backup');
   await Promise.all(
-    people.map(async (student, k) => {
+    Array.from({ length: 40 }, async (_, k) => {
       await new Promise((resolve) => setTimeout(resolve, 15 * k));
-      acknowledged.push(await studio.send(student, 10 + k));
+      acknowledged.push(await studio.send(people[k % people.length] ?? studio.bea, 10 + k));
       if (acknowledged.length === 15) {
         before = [...acknowledged];
         begun.push(house.backUp(target));

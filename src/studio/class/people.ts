@@ -94,6 +94,22 @@ export async function addStudent(
   return { id, code };
 }
 
+/** Names that are enrolled with one request. */
+const listSchema = z.array(nameSchema).min(1).max(20, 'Enrol up to 20 at once.');
+
+/** Adds students of a list, in its order: all of these names are right, or none is added. */
+export async function enrolList(
+  house: House,
+  teacher: Teacher,
+  classId: string,
+  given: unknown,
+): Promise<{ name: string; code: string }[]> {
+  const enrolled: { name: string; code: string }[] = [];
+  for (const name of listSchema.parse(given))
+    enrolled.push({ name, code: (await addStudent(house, teacher, classId, name)).code });
+  return enrolled;
+}
+
 /** A new personal code; the old one and all its sessions end. */
 export async function reissueCode(house: House, teacher: Teacher, studentId: string): Promise<string> {
   const row = await studentFor(house, teacher, studentId);

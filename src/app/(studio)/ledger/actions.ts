@@ -2,7 +2,14 @@
 import type { MeetingRule } from '@/core/planning/meetings';
 import { bringInCard, forgetCard } from '@/studio/class/cards';
 import { inviteTeacher } from '@/studio/class/colleagues';
-import { addStudent, changeClass, type ClassSettings, createClass, reissueCode } from '@/studio/class/people';
+import {
+  addStudent,
+  enrolList,
+  changeClass,
+  type ClassSettings,
+  createClass,
+  reissueCode,
+} from '@/studio/class/people';
 import { deleteClass, deleteStudent } from '@/studio/class/deleting';
 import type { Receipt } from '@/studio/views/receipt';
 import { setMeetings } from '@/studio/plan/timetables';
@@ -73,6 +80,12 @@ export async function enrol(classId: string, name: string): Promise<Outcome<stri
   const done = await outcome(async () => `${name}: ${(await addStudent(house, teacher, classId, name)).code}`);
   revalidatePath(`/ledger/${classId}`);
   return done;
+}
+
+/** Some of a list, one after the other; the page is made anew when all of it was gone through. */
+export async function enrolSome(classId: string, names: unknown): Promise<Outcome<{ name: string; code: string }[]>> {
+  const { house, teacher } = await teacherOnly();
+  return outcome(() => enrolList(house, teacher, classId, names));
 }
 
 export async function newCode(studentId: string): Promise<Outcome<string>> {

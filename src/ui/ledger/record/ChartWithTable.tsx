@@ -35,7 +35,7 @@ export function ChartWithTable({ table, as, csv, hint }: Props) {
   if (table.rows.length === 0) return <p className="quiet">Nothing of this was measured yet.</p>;
   const height = as === 'lines' ? TALL.lines : Math.max(TALL.least, TALL.frame + ROW_PX * table.rows.length);
   return (
-    <figure className="grid gap-2">
+    <figure className="grid grid-cols-[minmax(0,1fr)] gap-2">
       <div
         ref={place}
         role="img"

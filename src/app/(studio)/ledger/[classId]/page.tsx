@@ -8,12 +8,14 @@ import { DeleteClass } from '@/ui/ledger/DeleteClass';
 import { LedgerForm } from '@/ui/ledger/LedgerForm';
 import { MeetingForm } from '@/ui/ledger/MeetingForm';
 import { keptInCopies } from '@/studio/forgetting';
+import { Roster } from '@/ui/ledger/Roster';
 import { StudentRow } from '@/ui/ledger/StudentRow';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../access';
 import {
   bringInClassCard,
   enrol,
+  enrolSome,
   forgetClassCard,
   keepMeetings,
   newCode,
@@ -90,6 +92,9 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
         <section className="panel">
           <h2 className="mb-3 text-18 font-semibold">Add a student</h2>
           <LedgerForm button="Add" label="Display name" send={enrol.bind(null, classId)} />
+          <div className="mt-3">
+            <Roster here={people.map((p) => p.name)} enrol={enrolSome.bind(null, classId)} />
+          </div>
           <p className="quiet mt-3">A display name is all that is asked for: no e-mail, no birthday.</p>
         </section>
         <section className="panel">
