@@ -76,19 +76,28 @@ export function nextInLine(line: readonly InLine[], at: Omit<InLine, 'student'>)
 const FIRST_SEEN: Readonly<Record<string, readonly string[]>> = {
   scale: ['picture/*/strip'],
   notan: ['picture/*/strip', 'tones/*/drawn', 'tones/*/wanted'],
-  painting: ['laid/*/drawn', 'laid/*/wanted'],
+  painting: ['picture/*/strip'],
+  /** Laid on the picture that it is painted from. */
+  'painting picture': ['laid/*/drawn', 'laid/*/wanted'],
 };
 
 async function picturesOf(house: House, handInId: string): Promise<string[]> {
   const [shown] = await house.db
-    .select({ id: attempts.id, strip: attempts.stripHash, kind: sql<string>`${measurements.result}->>'kind'` })
+    .select({
+      id: attempts.id,
+      strip: attempts.stripHash,
+      kind: sql<string | null>`${measurements.result}->>'kind'`,
+      against: sql<string | null>`${measurements.against}->>'kind'`,
+    })
     .from(attempts)
     .leftJoin(measurements, eq(measurements.attemptId, attempts.id))
     .where(and(eq(attempts.handInId, handInId), counts))
     .orderBy(desc(attempts.seq))
     .limit(1);
   if (!shown) return [];
-  const seen = (shown.strip && FIRST_SEEN[shown.kind]) || ['picture/*/preview'];
+  const { kind, against } = shown;
+  const known = shown.strip ? (FIRST_SEEN[`${kind} ${against}`] ?? FIRST_SEEN[kind ?? '']) : null;
+  const seen = known ?? ['picture/*/preview'];
   return seen.map((address) => `/${address.replace('*', shown.id)}`);
 }
 
