@@ -59,9 +59,8 @@ async function checkOwners(tx: Transaction, archive: Archive, teacher: Teacher):
 
 /** Times go in as they were written, and what counts by itself goes on behind what came. */
 async function countOn(tx: Transaction): Promise<void> {
-  await tx.execute(
-    sql`select setval(pg_get_serial_sequence('attempts', 'seq'), greatest((select max(seq) from attempts), nextval(pg_get_serial_sequence('attempts', 'seq'))))`,
-  );
+  const counter = sql`pg_get_serial_sequence('attempts', 'seq')`;
+  await tx.execute(sql`select setval(${counter}, greatest((select max(seq) from attempts), nextval(${counter})))`);
 }
 
 /** Reads every row back, so that nothing stays that a page could not open, and makes what follows from measurements. */

@@ -27,7 +27,8 @@ async function refuseUnlike(house: House, { attempt, exercise, handIn }: Own, ve
   const other = near.find((n) => n.verdict !== verdict);
   if (other && !near.some((n) => n.verdict === verdict))
     throw new Refused(
-      `By what was measured this is nearly ${other.student}’s, which you ${SAID_OF[other.verdict]}. Look at both; decide once more to let it stand all the same.`,
+      `By what was measured this is nearly ${other.student}’s, which you ${SAID_OF[other.verdict]}. ` +
+        'Look at both; decide once more to let it stand all the same.',
     );
 }
 

@@ -1,7 +1,8 @@
 /** What a teacher waits for: who has not handed in, and who was sent back and brought nothing new. */
 import { dateStanding } from '@/core/planning/deadline';
 import { allowances, classes, decisions, exercises, handIns, students } from '@/data/schema/tables';
-import { and, asc, eq, gte, isNull, lte, or, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, isNull, lte, notExists, or, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import type { Teacher } from '../access/actor';
 import type { House } from '../house';
 
@@ -68,6 +69,17 @@ const MOST_SENT_BACK = 12;
 
 /** Who was sent back and has brought nothing new: one query. */
 export async function sentBackOf(house: House, teacher: Teacher) {
+  const later = alias(decisions, 'later');
+  const laterOnes = house.db
+    .select({ one: sql`1` })
+    .from(later)
+    .where(
+      and(
+        eq(later.handInId, handIns.id),
+        isNull(later.withdrawnAt),
+        sql`(${later.createdAt}, ${later.id}) > (${decisions.createdAt}, ${decisions.id})`,
+      ),
+    );
   return house.db
     .select({
       handInId: handIns.id,
@@ -86,7 +98,7 @@ export async function sentBackOf(house: House, teacher: Teacher) {
         eq(handIns.state, 'again'),
         eq(classes.teacherId, teacher.userId),
         // Of several tries that were sent back the last one counts.
-        sql`${decisions.id} = (select d.id from decisions d where d.hand_in_id = ${handIns.id} and d.withdrawn_at is null order by d.created_at desc, d.id limit 1)`,
+        notExists(laterOnes),
       ),
     )
     .orderBy(asc(decisions.createdAt))

@@ -42,10 +42,13 @@ export function Sitting({ children, actions }: { readonly children: ReactNode; r
     const answer = await latest.current.sitDown(handInId).catch(() => null);
     if (answer?.ok) setView(answer.value);
   }, [handInId]);
+  const came = useRef('');
   useEffect(() => {
-    // What was fetched ahead was so before the last decision.
-    void look().then(() => router.refresh());
-  }, [look, router]);
+    const isAhead = came.current !== '' && came.current !== handInId;
+    came.current = handInId;
+    // What was fetched ahead was so before the last decision; the first page of a visit is as it is now.
+    void look().then(() => isAhead && router.refresh());
+  }, [look, router, handInId]);
   usePicturesAhead(view?.next);
 
   const hand = useMemo((): SittingHand => {

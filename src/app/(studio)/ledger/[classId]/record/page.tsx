@@ -10,12 +10,13 @@ interface Props {
   readonly searchParams: Promise<Record<string, string>>;
 }
 
-const HINTS = {
-  course: 'Dashed: the first try. Solid: the last. The class in a middle grey, one student dark.',
-  passes: 'From black to white: passed at the first try, at the second, later, not yet.',
-  steps: 'The darker a field, the further off. Below nought is too dark, above it too light, in steps.',
-  colours: 'Of chips laid by judgement beside a scale: above nought they were laid too light.',
-} as const;
+/** What each chart is drawn as, and what it is read by. */
+const CHARTS = [
+  ['course', 'lines', 'Dashed: the first try. Solid: the last. The class in a middle grey, one student dark.'],
+  ['steps', 'map', 'The darker a field, the further off. Below nought is too dark, above it too light, in steps.'],
+  ['passes', 'stacked', 'From black to white: passed at the first try, at the second, later, not yet.'],
+  ['colours', 'bars', 'Of chips laid by judgement beside a scale: above nought they were laid too light.'],
+] as const;
 
 export default async function RecordPage({ params, searchParams }: Props) {
   const { house, teacher } = await teacherOnly();
@@ -25,6 +26,12 @@ export default async function RecordPage({ params, searchParams }: Props) {
   const { class: group, students, scales, mapped, student, key, record } = found;
   const asked = new URLSearchParams({ figure: key, student: student?.id ?? '', exercise: mapped?.id ?? '' });
   const csv = (table: string) => `/results/${classId}/${table}?${asked}`;
+  const titles = {
+    course: `Over the term: ${record.course.title}`,
+    steps: mapped ? `${mapped.title}: ${record.steps.title.toLowerCase()}` : record.steps.title,
+    passes: record.passes.title,
+    colours: record.colours.title,
+  };
   return (
     <div className="grid gap-4 p-4">
       <section className="panel grid gap-3">
@@ -45,31 +52,14 @@ export default async function RecordPage({ params, searchParams }: Props) {
         />
       </section>
       <div className="grid gap-4 lg:grid-cols-2">
-        <section className="panel min-w-0" aria-labelledby="course">
-          <h2 id="course" className="mb-2 text-18 font-semibold">
-            Over the term: {record.course.title}
-          </h2>
-          <ChartWithTable table={record.course} as="lines" csv={csv('course')} hint={HINTS.course} />
-        </section>
-        <section className="panel min-w-0" aria-labelledby="steps">
-          <h2 id="steps" className="mb-2 text-18 font-semibold">
-            {mapped ? `${mapped.title}: ` : ''}
-            {record.steps.title.toLowerCase()}
-          </h2>
-          <ChartWithTable table={record.steps} as="map" csv={csv('steps')} hint={HINTS.steps} />
-        </section>
-        <section className="panel min-w-0" aria-labelledby="passes">
-          <h2 id="passes" className="mb-2 text-18 font-semibold">
-            {record.passes.title}
-          </h2>
-          <ChartWithTable table={record.passes} as="stacked" csv={csv('passes')} hint={HINTS.passes} />
-        </section>
-        <section className="panel min-w-0" aria-labelledby="colours">
-          <h2 id="colours" className="mb-2 text-18 font-semibold">
-            {record.colours.title}
-          </h2>
-          <ChartWithTable table={record.colours} as="bars" csv={csv('colours')} hint={HINTS.colours} />
-        </section>
+        {CHARTS.map(([table, as, hint]) => (
+          <section key={table} className="panel min-w-0" aria-labelledby={table}>
+            <h2 id={table} className="mb-2 text-18 font-semibold">
+              {titles[table]}
+            </h2>
+            <ChartWithTable table={record[table]} as={as} csv={csv(table)} hint={hint} />
+          </section>
+        ))}
       </div>
     </div>
   );
