@@ -37,6 +37,7 @@ const CORE = [
   'critique',
   'kinds',
   'record',
+  'grading',
   'look',
   'formats',
   'finder',

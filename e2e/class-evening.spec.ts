@@ -1,5 +1,6 @@
 /** An evening with a class of thirty: from the dropped pile to “send all”, by keyboard alone. */
 import { expect, type Page, test } from '@playwright/test';
+import { faultsOf } from './axe';
 import { type ClassOfMany, dropPile, makeClassOf } from './class-pile';
 import { inNewStudioMadeBy } from './evening';
 import { awake, teacherComesIn } from './people';
@@ -105,4 +106,16 @@ test('what the class has in common is shown without names, and with them where t
   const pdf = await page.request.get(`/together/${made.scaleId}`);
   expect(pdf.headers()['content-type']).toBe('application/pdf');
   expect((await pdf.body()).toString('latin1', 0, 4)).toBe('%PDF');
+});
+
+test('three of them lie side by side, for everybody', async () => {
+  await page.goto(`/rack/${made.classId}?exercise=${made.scaleId}`);
+  const picks = page.getByRole('checkbox', { name: /^Lay .* beside others$/ });
+  await awake(picks.first());
+  for (const k of [0, 1, 2]) await picks.nth(k).check();
+  await page.getByRole('link', { name: /side by side/i }).click();
+  await page.waitForURL(/beside/);
+  await page.getByRole('heading', { name: 'Side by side' }).waitFor();
+  await expect(page.getByRole('img', { name: /^Measured strip/ })).toHaveCount(3);
+  expect(await faultsOf(page)).toEqual([]);
 });

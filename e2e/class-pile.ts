@@ -1,5 +1,6 @@
 /** A class that hands in at one evening: scales, paintings in two tones and in all values, dropped as one pile. */
 import { defaultTerms } from '@/core/kinds/table';
+import type { Teacher } from '@/studio/access/actor';
 import { addStudent, createClass } from '@/studio/class/people';
 import { setExercise } from '@/studio/plan/exercises';
 import { expect, type Page } from '@playwright/test';
@@ -25,7 +26,8 @@ export interface ClassOfMany {
 export const makeClassOf = (folder: string, size: number): Promise<ClassOfMany> =>
   atNight(folder, async (house) => {
     const { name, email, password } = HESPER;
-    const teacher = { role: 'teacher' as const, userId: await house.auth.createTeacher(name, email, password), name };
+    const userId = await house.auth.createTeacher(name, email, password);
+    const teacher: Teacher = { role: 'teacher', standing: 'teacher', userId, name };
     const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one');
     const students: string[] = [];
     for (let k = 1; k <= size; k++)

@@ -45,8 +45,8 @@ export const furnish = (folder: string, people: readonly string[]): Promise<Room
     for (const [k, student] of people.entries()) {
       const { name, password } = HESPER;
       const email = k === 0 ? HESPER.email : `hesper-${k}@tidewell.example`;
-      const userId = await house.auth.createTeacher(name, email, password);
-      const teacher: Teacher = { role: 'teacher', userId, name };
+      const userId = await house.auth.createTeacher(name, email, password, 'owner');
+      const teacher: Teacher = { role: 'teacher', standing: 'owner', userId, name };
       // Evenings at which letters are held are walked through in a story of their own.
       await holdLetters(house, teacher, false);
       const code = newClassCode();
@@ -65,7 +65,7 @@ export const handInAndLose = (folder: string, exerciseId: string, photograph: Bu
   atNight(folder, async (house) => {
     const [row] = await house.db.select().from(students);
     if (!row) throw new Error('There is no student.');
-    const student: Student = { role: 'student', ...row, studentId: row.id };
+    const student: Student = { role: 'student', ...row, studentId: row.id, elsewhere: [] };
     const file = path.join(house.files.incoming, 'photograph.jpg');
     writeFileSync(file, photograph);
     const { attemptId } = await receivePhoto(house, student, exerciseId, file);

@@ -10,6 +10,7 @@ import { addStudent, createClass } from '@/studio/class/people';
 import { keepFile } from '@/studio/hand-in/receive';
 import { type House, openHouse } from '@/studio/house';
 import { setExercise } from '@/studio/plan/exercises';
+import { shareClass } from '@/studio/staff/sharing';
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import sharp from 'sharp';
@@ -27,11 +28,11 @@ const cookies = new Map<Who, string>();
 
 /** A room with something of everything, and another one. */
 async function furnish(house: House): Promise<Things> {
-  const teacherIn = async (who: Who): Promise<Teacher> => {
+  const teacherIn = async (who: Who, standing: Teacher['standing']): Promise<Teacher> => {
     const email = `${newId()}@tidewell.example`;
-    const userId = await house.auth.createTeacher('Hesper Dunnock', email, 'saltpans-and-hills');
+    const userId = await house.auth.createTeacher('Hesper Dunnock', email, 'saltpans-and-hills', standing);
     await letIn(who, await house.auth.signInTeacher(email, 'saltpans-and-hills'));
-    return { role: 'teacher', userId, name: 'Hesper Dunnock' };
+    return { role: 'teacher', standing, userId, name: 'Hesper Dunnock' };
   };
   const letIn = async (who: Who, signedIn: { token: string } | null) => {
     const { name, value } = await house.auth.cookie(signedIn?.token ?? '');
@@ -42,9 +43,11 @@ async function furnish(house: House): Promise<Things> {
     await letIn(who, await house.auth.signInStudent(code, own));
     return id;
   };
-  const [teacher, other] = [await teacherIn('teacher'), await teacherIn('other teacher')];
+  const [teacher, other] = [await teacherIn('teacher', 'owner'), await teacherIn('other teacher', 'teacher')];
+  const assistant = await teacherIn('assistant', 'assistant');
   const [code, otherCode] = [newClassCode(), newClassCode()];
   const classId = await createClass(house, teacher, 'Tidewell', 'white-is-one', code);
+  await shareClass(house, teacher, classId, assistant.userId);
   const otherClass = await createClass(house, other, 'Elsewhere', 'white-is-one', otherCode);
   const studentId = await enter('student', classId, code, teacher);
   await enter('other student', classId, code, teacher);
@@ -132,7 +135,9 @@ async function ask(who: Who, url: string, more: RequestInit = {}): Promise<Answe
   stop.abort();
   return { status: answer.status, text, sentTo: answer.headers.get('x-action-redirect')?.split(';')[0] ?? null };
 }
-const isOut = (status: number) => status === 404 || (status >= 300 && status < 400);
+/** Nothing is found there, or one is sent elsewhere; whoever drafts for a class is told in a sentence that others do that. */
+const isOut = (status: number, who?: Who) =>
+  status === 404 || (status >= 300 && status < 400) || (who === 'assistant' && status === 422);
 
 test('every route and every action of the build has its entry, and none is left over', () => {
   expect(paths.toSorted()).toEqual([...Object.keys(ROUTES), ...NOBODYS].toSorted());
@@ -146,7 +151,7 @@ for (const who of PEOPLE)
       const { status } = await ask(who, addressOf(path, query), post ? { method: 'POST', body: '' } : {});
       if (status >= 500) wrong.push(`${path}: ${status}`);
       const allowed = may.includes(who);
-      if (!allowed && !isOut(status)) wrong.push(`${path} lets ${who} in: ${status}`);
+      if (!allowed && !isOut(status, who)) wrong.push(`${path} lets ${who} in: ${status}`);
       if (allowed && !empty && isOut(status)) wrong.push(`${path} keeps ${who} out: ${status}`);
     }
     expect(wrong).toEqual([]);

@@ -1,7 +1,10 @@
 /** Who may do what: every route and every action of the built application stands here, or the test of it fails. */
 import { defaultTerms } from '@/core/kinds/table';
 
-/** Those who knock: `newcomer` is signed in and belongs to no class yet, as somebody of another role would be. */
+/**
+ * Those who knock. `assistant` drafts for the class of `teacher`, who owns the studio; `newcomer` is signed in and belongs to no class
+ * yet, as somebody of another role would be.
+ */
 export const PEOPLE = [
   'nobody',
   'newcomer',
@@ -10,6 +13,7 @@ export const PEOPLE = [
   'student elsewhere',
   'teacher',
   'other teacher',
+  'assistant',
 ] as const;
 export type Who = (typeof PEOPLE)[number];
 
@@ -28,14 +32,18 @@ export interface Things {
 }
 
 const EVERYBODY: readonly Who[] = PEOPLE;
-const SIGNED_IN: readonly Who[] = ['student', 'other student', 'student elsewhere', 'teacher', 'other teacher'];
-const TEACHERS: readonly Who[] = ['teacher', 'other teacher'];
+const SIGNED_IN: readonly Who[] = [
+  ...(['student', 'other student', 'student elsewhere', 'teacher', 'other teacher', 'assistant'] as const),
+];
+const TEACHERS: readonly Who[] = ['teacher', 'other teacher', 'assistant'];
 const STUDENTS: readonly Who[] = ['student', 'other student', 'student elsewhere'];
-const OF_CLASS: readonly Who[] = ['student', 'other student', 'teacher'];
+const OF_CLASS: readonly Who[] = ['student', 'other student', 'teacher', 'assistant'];
 const STUDENTS_OF_CLASS: readonly Who[] = ['student', 'other student'];
-const THEIRS: readonly Who[] = ['student', 'teacher'];
+const THEIRS: readonly Who[] = ['student', 'teacher', 'assistant'];
 const OWN: readonly Who[] = ['student'];
 const TEACHER: readonly Who[] = ['teacher'];
+/** Who looks at hand-ins and drafts, whether they teach the class or not. */
+const DRAFTING: readonly Who[] = ['teacher', 'assistant'];
 
 interface Door {
   readonly may: readonly Who[];
@@ -50,28 +58,37 @@ interface Door {
 export const ROUTES: Record<string, Door> = {
   '/(studio)/page': { may: TEACHERS },
   '/(studio)/ledger/page': { may: TEACHERS },
-  '/(studio)/ledger/[classId]/page': { may: TEACHER },
+  '/(studio)/ledger/[classId]/page': { may: DRAFTING },
   '/(studio)/ledger/remarks/page': { may: TEACHERS },
   '/(studio)/palette/page': { may: TEACHERS },
   '/(studio)/palette/cupboard/page': { may: TEACHERS },
-  '/(studio)/palette/files/page': { may: TEACHER, query: '?class=[classId]' },
+  '/(studio)/palette/files/page': { may: DRAFTING, query: '?class=[classId]' },
   '/(studio)/plan/page': { may: TEACHERS },
   '/(studio)/plan/new/page': { may: TEACHERS },
-  '/(studio)/plan/[exerciseId]/page': { may: TEACHER },
-  '/(studio)/plan/[exerciseId]/revise/page': { may: TEACHER },
+  '/(studio)/plan/[exerciseId]/page': { may: DRAFTING },
+  '/(studio)/plan/[exerciseId]/revise/page': { may: DRAFTING },
   '/(studio)/rack/page': { may: TEACHERS, empty: true },
-  '/(studio)/rack/[classId]/page': { may: TEACHER },
-  '/(studio)/rack/[classId]/beside/page': { may: TEACHER, empty: true },
-  '/(studio)/rack/[classId]/together/page': { may: TEACHER, query: '?exercise=[exerciseId]' },
-  '/together/[exerciseId]/route': { may: TEACHER },
+  '/(studio)/rack/[classId]/page': { may: DRAFTING },
+  '/(studio)/rack/[classId]/beside/page': { may: DRAFTING, empty: true },
+  '/(studio)/rack/[classId]/together/page': { may: DRAFTING, query: '?exercise=[exerciseId]' },
+  '/together/[exerciseId]/route': { may: DRAFTING },
   '/archive/[classId]/route': { may: TEACHER },
   '/restore/route': { may: TEACHERS, post: true },
-  '/(studio)/ledger/[classId]/record/page': { may: TEACHER },
-  '/results/[classId]/[table]/route': { may: TEACHER, empty: true },
+  '/(studio)/ledger/[classId]/record/page': { may: DRAFTING },
+  '/results/[classId]/[table]/route': { may: DRAFTING, empty: true },
+  '/(studio)/ledger/[classId]/seen/page': { may: TEACHER },
+  '/(studio)/ledger/[classId]/grades/page': { may: DRAFTING },
+  '/(studio)/ledger/[classId]/post/page': { may: TEACHER },
+  '/(studio)/ledger/[classId]/student/[studentId]/page': { may: TEACHER },
+  '/(studio)/you/page': { may: TEACHERS },
+  // Whoever has the secret of one; nobody here has.
+  '/calendar/[secret]/route': { may: EVERYBODY, empty: true },
+  '/post/[classId]/route': { may: TEACHER },
+  '/portfolio/[studentId]/route': { may: ['student', 'teacher'] },
   '/(studio)/references/page': { may: TEACHERS },
   '/(studio)/references/[referenceId]/page': { may: TEACHER },
   '/(studio)/references/set-up/[setUpId]/page': { may: TEACHER },
-  '/(studio)/table/[handInId]/page': { may: TEACHER },
+  '/(studio)/table/[handInId]/page': { may: DRAFTING },
   '/my/page': { may: STUDENTS },
   '/my/[exerciseId]/page': { may: STUDENTS_OF_CLASS },
   '/sign-in/page': { may: EVERYBODY, empty: true },
@@ -85,15 +102,15 @@ export const ROUTES: Record<string, Door> = {
   '/shelf/route': { may: TEACHERS },
   '/remarks/route': { may: TEACHERS },
   // A letter that was not sent is nobody's but the teacher's.
-  '/letter/[attemptId]/route': { may: TEACHER },
+  '/letter/[attemptId]/route': { may: DRAFTING },
   '/sheet/[exerciseId]/route': { may: OF_CLASS },
   '/reference-sheet/[exerciseId]/route': { may: OF_CLASS, empty: true },
-  '/timetable/[exerciseId]/route': { may: TEACHER, empty: true },
+  '/timetable/[exerciseId]/route': { may: DRAFTING, empty: true },
   '/finder/[printerId]/route': { may: TEACHER, empty: true },
-  '/palette/file/[classId]/[medium]/route': { may: TEACHER, empty: true },
-  '/card/[classId]/route': { may: TEACHER, empty: true, query: '?as=csv' },
+  '/palette/file/[classId]/[medium]/route': { may: DRAFTING, empty: true },
+  '/card/[classId]/route': { may: DRAFTING, empty: true, query: '?as=csv' },
   '/record/[studentId]/route': { may: TEACHER },
-  '/tray/[trayId]/route': { may: TEACHER },
+  '/tray/[trayId]/route': { may: DRAFTING },
   '/reference/[referenceId]/[kind]/route': { may: TEACHER },
   '/reference-file/[referenceId]/[what]/route': { may: TEACHER, empty: true },
   '/picture/[attemptId]/[kind]/route': { may: THEIRS },
@@ -101,14 +118,16 @@ export const ROUTES: Record<string, Door> = {
   '/(studio)/asked/[opinionId]/page': { may: TEACHER, empty: true },
   '/asked/[opinionId]/picture/route': { may: TEACHER, empty: true },
   '/join/page': { may: EVERYBODY, empty: true },
-  '/corrected/[correctionId]/[what]/route': { may: TEACHER, empty: true },
-  '/laid/[attemptId]/[which]/route': { may: TEACHER, empty: true },
-  '/tones/[attemptId]/[which]/route': { may: TEACHER, empty: true },
+  '/corrected/[correctionId]/[what]/route': { may: DRAFTING, empty: true },
+  '/laid/[attemptId]/[which]/route': { may: DRAFTING, empty: true },
+  '/tones/[attemptId]/[which]/route': { may: DRAFTING, empty: true },
   '/live/[attemptId]/route': { may: THEIRS },
   '/look/[exerciseId]/route': { may: STUDENTS_OF_CLASS, empty: true },
   '/hand-in/[exerciseId]/route': { may: STUDENTS_OF_CLASS, post: true },
   '/check/[exerciseId]/route': { may: STUDENTS_OF_CLASS, post: true, empty: true },
   '/practice/[exerciseId]/route': { may: STUDENTS_OF_CLASS, post: true, empty: true },
+  '/bring-in/prepared/route': { may: TEACHERS, post: true },
+  '/prepared/[referenceId]/route': { may: TEACHER },
   '/pile/[classId]/route': { may: TEACHER, post: true },
   '/bring-in/route': { may: TEACHERS, post: true },
 };
@@ -146,7 +165,7 @@ export const ACTIONS: Record<string, Deed> = {
   readPrinter: { may: TEACHER, with: ({ printerId }) => [printerId, 'no readings'] },
   clearPrinter: { may: TEACHER, with: ({ printerId }) => [printerId] },
   practise: { may: TEACHER, with: ({ printerId }) => [printerId, null, 9] },
-  drawSheet: { may: TEACHER, with: plan },
+  drawSheet: { may: DRAFTING, with: plan },
   saveNew: { may: TEACHER, with: plan },
   saveRevision: { may: TEACHER, with: (things) => [things.exerciseId, ...plan(things)] },
   keepPlacing: { may: TEACHER, with: ({ exerciseId }) => [exerciseId, {}] },
@@ -156,30 +175,48 @@ export const ACTIONS: Record<string, Deed> = {
   beginSetUp: { may: TEACHERS, with: () => [{}] },
   keepMasses: { may: TEACHER, with: ({ setUpId }) => [setUpId, { title: '', note: '', setUp: {} }, 0] },
   changeItem: {
-    may: TEACHER,
+    may: DRAFTING,
     empty: true,
     with: ({ attemptId }) => [attemptId, 'streaky steps 3', { dropped: true }, 0],
   },
-  changeWord: { may: TEACHER, with: ({ attemptId }) => [attemptId, 'Well done.', 0] },
-  measureOnceMore: { may: TEACHER, with: ({ attemptId }) => [attemptId] },
-  acceptAsReading: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'r1', 'this'] },
-  judgeOnceMore: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId] },
-  forgetReadings: { may: TEACHER, with: ({ exerciseId }) => [exerciseId] },
-  judgeByMasses: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, []] },
-  sayOfOwn: { may: TEACHER, with: ({ attemptId }) => [attemptId, { kind: 'fix', say: 'Sign it.', action: '' }] },
-  writeFor: { may: TEACHER, with: ({ handInId }) => [handInId, 'children'] },
-  markPicture: { may: TEACHER, with: ({ attemptId }) => [attemptId, {}] },
-  takeBackMark: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
-  correctPicture: { may: TEACHER, with: ({ attemptId }) => [attemptId, {}, 0] },
-  sendCorrection: { may: TEACHER, with: ({ attemptId }) => [attemptId, null] },
-  setCorrectionApart: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing', ''] },
-  dropCorrection: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
-  layBefore: { may: TEACHER, with: ({ attemptId }) => [attemptId, {}] },
-  unask: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
+  changeWord: { may: DRAFTING, with: ({ attemptId }) => [attemptId, 'Well done.', 0] },
+  measureOnceMore: { may: DRAFTING, with: ({ attemptId }) => [attemptId] },
+  acceptAsReading: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId, 'r1', 'this'] },
+  judgeOnceMore: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId] },
+  forgetReadings: { may: DRAFTING, with: ({ exerciseId }) => [exerciseId] },
+  judgeByMasses: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId, []] },
+  sayOfOwn: { may: DRAFTING, with: ({ attemptId }) => [attemptId, { kind: 'fix', say: 'Sign it.', action: '' }] },
+  writeFor: { may: DRAFTING, with: ({ handInId }) => [handInId, 'children'] },
+  markPicture: { may: DRAFTING, with: ({ attemptId }) => [attemptId, {}] },
+  takeBackMark: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
+  correctPicture: { may: DRAFTING, with: ({ attemptId }) => [attemptId, {}, 0] },
+  sendCorrection: { may: DRAFTING, with: ({ attemptId }) => [attemptId, null] },
+  setCorrectionApart: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId, 'nothing', ''] },
+  dropCorrection: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
+  layBefore: { may: DRAFTING, with: ({ attemptId }) => [attemptId, {}] },
+  unask: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId, 'nothing'] },
   sayOpinion: { may: TEACHERS, empty: true, with: () => ['nothing', {}] },
-  invite: { may: TEACHERS, with: () => [] },
-  lookBeside: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, null] },
-  proposeRescue: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId] },
+  invite: { may: TEACHER, with: () => ['assistant'] },
+  letColleagueBe: { may: TEACHER, empty: true, with: () => ['nobody', 'teacher'] },
+  newPasswordFor: { may: TEACHER, empty: true, with: () => ['nobody'] },
+  shareWith: { may: TEACHER, empty: true, with: ({ classId }) => [classId, 'nobody'] },
+  unshareWith: { may: TEACHER, with: ({ classId }) => [classId, 'nobody'] },
+  enrolToo: { may: TEACHER, empty: true, with: ({ classId }) => [classId, 'nobody'] },
+  keepScheme: { may: TEACHER, with: ({ classId }) => [classId, null] },
+  giveGrade: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId, 'none', null] },
+  addNote: { may: TEACHER, with: ({ studentId }) => [studentId, 'Paints standing.'] },
+  rewriteNote: { may: TEACHER, empty: true, with: ({ studentId }) => [studentId, 'nothing', '', 0] },
+  keepAddress: { may: TEACHER, with: ({ studentId }) => [studentId, ''] },
+  newCalendar: { may: TEACHER, with: ({ classId, studentId }) => [{ classId, studentId }] },
+  endCalendar: { may: TEACHER, with: ({ classId, studentId }) => [{ classId, studentId }] },
+  tellClass: { may: TEACHER, with: ({ classId }) => [classId, { title: 'Thursday', text: 'Bring a rag.' }] },
+  untellClass: { may: TEACHER, with: ({ classId }) => [classId, 'nothing'] },
+  changeOwnPassword: { may: TEACHERS, with: () => ['not the password', 'another-password'] },
+  beginSecond: { may: TEACHERS, with: () => ['not the password'] },
+  confirmSecond: { may: TEACHERS, with: () => ['000000'] },
+  endSecond: { may: TEACHERS, with: () => ['not the password'] },
+  lookBeside: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId, null] },
+  proposeRescue: { may: DRAFTING, empty: true, with: ({ attemptId }) => [attemptId] },
   answerTo: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId, 'The one we mixed.'] },
   sayToLetter: { may: OWN, empty: true, with: ({ attemptId }) => [attemptId, null, 'Which black?'] },
   keepOwnRemark: { may: TEACHERS, with: () => [{}] },
@@ -190,18 +227,18 @@ export const ACTIONS: Record<string, Deed> = {
     may: TEACHER,
     with: ({ exerciseId, studentId }) => [exerciseId, studentId, { what: 'excused', word: '' }],
   },
-  sitDown: { may: TEACHER, with: ({ handInId }) => [handInId] },
+  sitDown: { may: DRAFTING, with: ({ handInId }) => [handInId] },
   takeBackDeed: { may: TEACHER, empty: true, with: () => ['nothing'] },
   sendLetter: { may: TEACHER, empty: true, with: ({ attemptId }) => [attemptId] },
   setHolds: { may: TEACHERS, with: () => [false] },
-  giveVerdict: { may: TEACHER, with: ({ attemptId }) => [attemptId, 'again', true] },
-  withdrawVerdict: { may: TEACHER, with: ({ attemptId }) => [attemptId] },
+  giveVerdict: { may: DRAFTING, with: ({ attemptId }) => [attemptId, 'again', true] },
+  withdrawVerdict: { may: DRAFTING, with: ({ attemptId }) => [attemptId] },
   askLook: { may: STUDENTS_OF_CLASS, empty: true, with: ({ exerciseId }) => [exerciseId, []] },
   sendAnyway: { may: OWN, with: ({ attemptId }) => [attemptId, 'Please.'] },
   measureAgain: { may: OWN, with: ({ attemptId }) => [attemptId] },
   stopMeasuring: { may: OWN, with: ({ attemptId }) => [attemptId] },
-  takeFrameAsDark: { may: TEACHER, with: ({ attemptId }) => [attemptId, true] },
-  measureAgainstNow: { may: TEACHER, with: ({ attemptId }) => [attemptId] },
+  takeFrameAsDark: { may: DRAFTING, with: ({ attemptId }) => [attemptId, true] },
+  measureAgainstNow: { may: DRAFTING, with: ({ attemptId }) => [attemptId] },
   givePicture: {
     may: TEACHER,
     with: ({ classId, trayId, studentId, exerciseId }) => [classId, trayId, studentId, exerciseId],
@@ -212,6 +249,8 @@ export const ACTIONS: Record<string, Deed> = {
   takeAway: { may: TEACHER, with: ({ referenceId }) => [referenceId] },
   removeClass: { may: TEACHER, with: ({ classId }) => [classId, 'another name'] },
   removeStudent: { may: TEACHER, with: ({ studentId }) => [studentId] },
+  // They are asked to sign in again, as those are who never had.
+  leaveEverywhere: { may: TEACHERS, empty: true, with: () => [] },
 };
 /** The doors themselves: whoever stands before them may try, and is counted (studio/access/door). */
 export const DOORS = ['signInTeacher', 'signInStudent', 'begin', 'join', 'signOut'];

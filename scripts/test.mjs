@@ -11,12 +11,8 @@ installDebian({ chromium: 'chromium', pdftoppm: 'poppler-utils', pg_lsclusters: 
 run('npm', ['run', '--silent', 'build']);
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-test-'));
-const [unitReport, serverReport, browserReport, browserLog] = [
-  'jest.json',
-  'server.json',
-  'browser.json',
-  'browser.log',
-].map((name) => path.join(folder, name));
+const inFolder = (name) => path.join(folder, name);
+const [serverReport, browserReport, browserLog] = ['server.json', 'browser.json', 'browser.log'].map(inFolder);
 
 // Browser tests mostly wait. All else runs beside them and gives way to them, so that no wait grows too long.
 const shown = (env = {}) => ({ stdio: 'inherit', env: { ...process.env, ...env } });
@@ -25,17 +21,27 @@ const browser = spawn('npx', ['playwright', 'test'], {
   stdio: ['ignore', log, log],
   env: { ...process.env, FAIR_GREY_REPORT: browserReport },
 });
-const jest = (report, ...more) =>
-  spawn(
-    'nice',
-    ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${report}`, ...more],
-    shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' }),
-  );
-const units = once(jest(unitReport), 'exit');
 const browsed = once(browser, 'exit');
+
+/** Unit tests in parts of one worker each: one at a time beside the browser, and two when it has ended. */
+const PARTS = 4;
+const parts = Array.from({ length: PARTS }, (_, k) => ({
+  report: inFolder(`units-${k + 1}.json`),
+  more: ['--maxWorkers=1', `--shard=${k + 1}/${PARTS}`],
+}));
+const unitReports = parts.map(({ report }) => report);
+async function work() {
+  for (let part = parts.shift(); part; part = parts.shift()) {
+    const args = ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${part.report}`, ...part.more];
+    await once(spawn('nice', args, shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' })), 'exit');
+  }
+}
 /** Those that touch data once more, on a PostgreSQL server, as soon as the browser leaves room for them. */
-const onServer = browsed.then(() => once(jest(serverReport, '--config', 'jest.server.config.mjs'), 'exit'));
-const ended = Promise.all([units, onServer]);
+const afterwards = browsed.then(() => {
+  parts.unshift({ report: serverReport, more: ['--maxWorkers=1', '--config', 'jest.server.config.mjs'] });
+  return work();
+});
+const ended = Promise.all([work(), afterwards]);
 const faulty = [];
 for (const check of ['types', 'lint']) {
   const [status] = await once(spawn('nice', ['-n', '10', 'npm', 'run', '--silent', check], shown()), 'exit');
@@ -55,7 +61,7 @@ function reported(file, count) {
 }
 const ofJest = (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites });
 const results = [
-  reported(unitReport, ofJest),
+  ...unitReports.map((report) => reported(report, ofJest)),
   reported(serverReport, ofJest),
   // What was not run because a test before it failed has not passed either.
   reported(browserReport, ({ stats, errors }) => ({

@@ -36,7 +36,7 @@ export async function letIn({ auth }: House, signedIn: { readonly token: string 
 /** A class of sixty, with an exercise for each of their pictures. */
 export async function furnish(house: House, handIns: number): Promise<Evening> {
   const userId = await house.auth.createTeacher('Hesper Dunnock', 'hesper@tidewell.example', 'saltpans-and-hills');
-  const teacher: Teacher = { role: 'teacher', userId, name: 'Hesper Dunnock' };
+  const teacher: Teacher = { role: 'teacher', standing: 'teacher', userId, name: 'Hesper Dunnock' };
   const code = newClassCode();
   const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one', code);
   const exercises: string[] = [];

@@ -31,7 +31,10 @@ export async function benchPages(): Promise<boolean> {
     for (const [name, address] of [
       ['Today', '/'],
       ['Rack', `/rack/${classId}`],
-      ['Ledger', `/ledger/${classId}`],
+      ['Ledger, the class', `/ledger/${classId}`],
+      ['Ledger, the record', `/ledger/${classId}/record`],
+      ['Ledger, grades', `/ledger/${classId}/grades`],
+      ['Ledger, results', `/results/${classId}/results`],
     ] as const) {
       const times: number[] = [];
       for (let k = 0; k < TIMES; k++) {

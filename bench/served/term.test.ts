@@ -4,6 +4,8 @@ import { eachInNewStudio, type TestStudio } from '@/studio/test-studio';
 import { exerciseInCommon } from '@/studio/views/in-common';
 import { notHandedIn, sentBackOf } from '@/studio/views/owed';
 import { rackOf } from '@/studio/views/rack';
+import { recordOf } from '@/studio/views/record';
+import { gradeBook, resultRows } from '@/studio/views/results';
 import { heldLetters, sittingAt } from '@/studio/views/sitting';
 import { waitingOf } from '@/studio/views/today';
 import { jest } from '@jest/globals';
@@ -38,6 +40,9 @@ async function asked(term: Term): Promise<Record<string, number>> {
     held: () => heldLetters(house, teacher),
     sitting: () => sittingAt(house, teacher, handIn?.id ?? ''),
     together: () => exerciseInCommon(house, teacher, exerciseId),
+    record: () => recordOf(house, teacher, classId, { key: 'error', studentId: null, exerciseId: null }),
+    results: () => resultRows(house, teacher, classId),
+    grades: () => gradeBook(house, teacher, classId),
   };
   const times: Record<string, number> = {};
   for (const [name, look] of Object.entries(looks)) times[name] = await timesFor(look);

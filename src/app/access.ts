@@ -2,12 +2,15 @@
 import { type Actor, actorOf, NotFound, type Student, type Teacher } from '@/studio/access/actor';
 import { isNewHouse } from '@/studio/class/people';
 import { type House, theHouse } from '@/studio/house';
-import { headers } from 'next/headers';
+import { cookies } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
+
+/** Who calls, by their cookies as an action left them: whoever goes on by another session is known by it while their page is made anew. */
+export const whoCalls = async (): Promise<Headers> => new Headers({ cookie: (await cookies()).toString() });
 
 export async function visitor(): Promise<{ house: House; actor: Actor | null }> {
   const house = await theHouse();
-  return { house, actor: await actorOf(house, await headers()) };
+  return { house, actor: await actorOf(house, await whoCalls()) };
 }
 
 export async function teacherOnly(): Promise<{ house: House; teacher: Teacher }> {

@@ -1,12 +1,14 @@
 'use server';
 /** Coming in and going out. */
-import type { DoorOf, SignedIn } from '@/data/sign-in/auth';
-import { joinStudio } from '@/studio/class/colleagues';
+import type { DoorOf } from '@/data/sign-in/auth';
+import { joinStudio } from '@/studio/staff/colleagues';
 import { createFirstTeacher } from '@/studio/class/people';
+import type { Check } from '@/studio/access/door';
 import { type House, theHouse } from '@/studio/house';
 import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
-import { addressOfCaller, cameByHttps } from './caller';
+import { addressOfCaller } from './caller';
+import { letIn, onlyHere } from './let-in';
 import { outcome, type Outcome } from './outcome';
 
 const MINUTE = 60;
@@ -19,25 +21,21 @@ const tooMany = (seconds: number): string => {
 const DEVICE_DAYS = 365;
 const deviceCookie = (house: House, of: DoorOf) => `device-${house.door.nameOf(of).slice(0, 8)}`;
 
-async function signIn(of: DoorOf, check: (house: House) => Promise<SignedIn | null>, wrong: string): Promise<Outcome> {
+async function signIn(
+  of: DoorOf,
+  check: (house: House) => ReturnType<Check>,
+  wrong: () => string,
+): Promise<Outcome & { readonly more?: boolean }> {
   const house = await theHouse();
   const name = deviceCookie(house, of);
   const device = (await cookies()).get(name)?.value ?? null;
   const came = await house.door.come(of, { address: await addressOfCaller(), device }, () => check(house));
   if (came.kind === 'closed') return { ok: false, say: tooMany(came.seconds) };
-  if (came.kind === 'wrong') return { ok: false, say: wrong };
-  await letIn(came.signedIn);
+  if (came.kind === 'more') return { ok: false, say: 'Now the code that your authenticator shows.', more: true };
+  if (came.kind === 'wrong') return { ok: false, say: wrong() };
+  await letIn(house, came.signedIn);
   (await cookies()).set(name, came.device, { ...(await onlyHere()), maxAge: DEVICE_DAYS * 24 * 3600 });
   return { ok: true, value: null };
-}
-
-/** How cookies travel: to this studio alone, where no script reads them, and over https only where the visitor came by it. */
-const onlyHere = async () => ({ httpOnly: true, sameSite: 'lax', path: '/', secure: await cameByHttps() }) as const;
-
-async function letIn(signedIn: SignedIn): Promise<void> {
-  const house = await theHouse();
-  const { name, value } = await house.auth.cookie(signedIn.token);
-  (await cookies()).set(name, value, { ...(await onlyHere()), expires: signedIn.expiresAt });
 }
 
 /** A text field of a form; a file in its place counts as empty. */
@@ -46,16 +44,24 @@ function typed(form: FormData, name: string): string {
   return typeof value === 'string' ? value : '';
 }
 
-export async function signInTeacher(_: Outcome | null, form: FormData): Promise<Outcome> {
+export async function signInTeacher(_: Outcome | null, form: FormData): Promise<Outcome & { readonly more?: boolean }> {
   const email = typed(form, 'email').slice(0, 254);
   const password = typed(form, 'password').slice(0, 200);
+  const code = typed(form, 'code').slice(0, 40);
+  let wrong = 'E-mail and password do not go together. Try once more.';
   const done = await signIn(
     { teacher: email },
-    (house) => house.auth.signInTeacher(email, password),
-    'E-mail and password do not go together. Try once more.',
+    async (house) => {
+      const came = await house.auth.accounts.signIn(email, password, code);
+      if (came !== 'second') return came;
+      if (code.trim() === '') return 'more';
+      wrong = 'That code is not right any more: type in the one that your authenticator shows now.';
+      return null;
+    },
+    () => wrong,
   );
   if (done.ok) redirect('/');
-  return done;
+  return { ...done, ...(code.trim() !== '' && { more: true }) };
 }
 
 export async function signInStudent(_: Outcome | null, form: FormData): Promise<Outcome> {
@@ -64,7 +70,7 @@ export async function signInStudent(_: Outcome | null, form: FormData): Promise<
   const done = await signIn(
     { class: classCode },
     (house) => house.auth.signInStudent(classCode, code),
-    'These two codes do not go together. Look at your slip once more, or ask your teacher for a new code.',
+    () => 'These two codes do not go together. Look at your slip once more, or ask your teacher for a new code.',
   );
   if (done.ok) redirect('/my');
   return done;
@@ -78,7 +84,7 @@ export async function begin(_: Outcome | null, form: FormData): Promise<Outcome>
   if (!made.ok) return made;
   const signedIn = await house.auth.signInTeacher(email, password);
   if (!signedIn) return { ok: false, say: 'You are registered; sign in with your e-mail and password.' };
-  await letIn(signedIn);
+  await letIn(house, signedIn);
   redirect('/');
 }
 
@@ -97,7 +103,7 @@ export async function join(_: Outcome | null, form: FormData): Promise<Outcome> 
       refused = made.say;
       return null;
     },
-    '',
+    () => '',
   );
   if (done.ok) redirect('/');
   return { ok: false, say: refused || done.say };

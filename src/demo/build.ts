@@ -24,6 +24,7 @@ import { notanHandIns, setNotans, setReferences } from './notan';
 import { copiesInColour } from './copies';
 import { giveBack } from './given-back';
 import { JUG_IN_GREYS, monochromePaintings, rescuedPainting, stagedPaintings } from './paintings';
+import { keepTheClass } from './of-the-class';
 import { askColleague } from './second-opinion';
 import { pilePictures, setPileExercise } from './pile';
 import { CLASS, type DemoShot, type DemoStudent, STUDENTS, TEACHER } from './world';
@@ -94,7 +95,8 @@ const isoDay = (ahead: number) => new Date(Date.now() + ahead * DAY_MS).toISOStr
 /** Fills an empty house; `tell` hears what is being done. */
 export async function buildSampleWorld(house: House, tell: (line: string) => void): Promise<void> {
   const userId = await createFirstTeacher(house, TEACHER.name, TEACHER.email, TEACHER.password);
-  const teacher: Teacher = { role: 'teacher', userId, name: TEACHER.name };
+  const teacher: Teacher = { role: 'teacher', standing: 'owner', userId, name: TEACHER.name };
+  const saturdayId = await createClass(house, teacher, 'Saturday Painters', 'white-is-one');
   const classId = await createClass(house, teacher, CLASS.name, 'white-is-one', CLASS.code);
   tell('the class logs its first mixes');
   const colourId = await learnPaints(house, teacher, classId);
@@ -140,7 +142,8 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
       .from(students)
       .innerJoin(user, eq(students.userId, user.id))
       .where(eq(students.id, id));
-    const student: Student = { role: 'student', userId: row?.userId ?? '', studentId: id, classId, name: who.name };
+    const seat = { studentId: id, classId, elsewhere: [] };
+    const student: Student = { role: 'student', userId: row?.userId ?? '', ...seat, name: who.name };
     people.push(student);
     if (i === WALKER) queue.push(() => walkToStep(house, student, exerciseId, 7));
     if (who.shots.length > 0)
@@ -178,4 +181,6 @@ export async function buildSampleWorld(house: House, tell: (line: string) => voi
   tell('another teacher comes in, is asked about two paintings, and has answered one');
   const [maren, , , pell] = people;
   await askColleague({ house, teacher, classId }, JUG_IN_GREYS, maren?.name ?? '', pell?.name ?? '');
+  tell('some are graded, an assistant comes in, the class is told something');
+  await keepTheClass({ house, teacher, classId }, people, saturdayId);
 }

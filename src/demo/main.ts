@@ -5,7 +5,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { buildSampleWorld } from './build';
 import { PILE_FILE } from './pile';
-import { CLASS, COLLEAGUE, STUDENTS, TEACHER } from './world';
+import { ASSISTANT, CLASS, COLLEAGUE, STUDENTS, TEACHER } from './world';
 
 const started = Date.now();
 const house = await openHouse();
@@ -20,6 +20,7 @@ try {
 console.log(`
 Teacher   ${TEACHER.email}   ${TEACHER.password}
           ${COLLEAGUE.email}    ${COLLEAGUE.password}
+Assistant ${ASSISTANT.email}    ${ASSISTANT.password}
 Students  class code ${CLASS.code}, and their own code:`);
 for (const s of STUDENTS) console.log(`          ${s.code}   ${s.name}`);
 if (existsSync(path.join(house.settings.folder, PILE_FILE)))

@@ -1,7 +1,7 @@
 /** Another teacher of the sample studio, who was asked about two hand-ins and has answered one. */
 import { exercises, handIns, students } from '@/data/schema/tables';
 import type { Teacher } from '@/studio/access/actor';
-import { inviteTeacher, joinStudio } from '@/studio/class/colleagues';
+import { inviteTeacher, joinStudio } from '@/studio/staff/colleagues';
 import { askedOfTeacher, askOpinion, giveOpinion } from '@/studio/critique/opinions';
 import type { House } from '@/studio/house';
 import { attemptsAt, currentOf } from '@/studio/views/attempt';
@@ -29,7 +29,7 @@ export async function askColleague(world: World, title: string, first: string, s
   const { house, teacher } = world;
   const code = await inviteTeacher(house, teacher);
   const userId = await joinStudio(house, { code, ...COLLEAGUE });
-  const colleague: Teacher = { role: 'teacher', userId, name: COLLEAGUE.name };
+  const colleague: Teacher = { role: 'teacher', standing: 'teacher', userId, name: COLLEAGUE.name };
   const ask = async (name: string, question: string) => {
     const attemptId = await attemptOf(world, title, name);
     if (attemptId) await askOpinion(house, teacher, attemptId, { of: userId, hidesName: true, question });

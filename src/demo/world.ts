@@ -4,6 +4,7 @@ import type { PaintCondition } from '@/devices/paint-conditions';
 
 export const TEACHER = { name: 'Hesper Dunnock', email: 'hesper@tidewell.example', password: 'saltpans-and-hills' };
 export const COLLEAGUE = { name: 'Corin Maddery', email: 'corin@tidewell.example', password: 'mortar-and-madder' };
+export const ASSISTANT = { name: 'Odile Marrow', email: 'odile@tidewell.example', password: 'chalk-and-charcoal' };
 export const CLASS = { name: 'Tidewell Evening Studio', code: 'TDWELL' };
 
 export interface DemoShot {

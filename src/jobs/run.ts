@@ -1,6 +1,7 @@
 /** Starts the workers of the queue in this process, takes up what a killed one left behind, and looks after both from then on. */
 import { deleteWhatIsOver } from '@/studio/class/keeping';
 import { forgetOldDeeds } from '@/studio/critique/noting';
+import { forgetOldChronicle } from '@/studio/staff/chronicle';
 import { forgetWhatWent } from '@/studio/forgetting';
 import { fillFigures } from '@/studio/hand-in/figures';
 import { giveUpOn, measureAttempt, queueWhatWaits, takeUpAgain } from '@/studio/hand-in/measuring';
@@ -35,6 +36,8 @@ export async function runJobs(house: House): Promise<void> {
   every(LOOK_MS, 'what was deleted', () => forgetWhatWent(house));
   every(SWEEP_MS, 'files', () => sweepFiles(house));
   every(SWEEP_MS, 'door', () => house.door.tidy());
+  every(SWEEP_MS, 'what was begun at the door', () => house.auth.accounts.tidy());
   every(SWEEP_MS, 'what is over its time', () => deleteWhatIsOver(house));
   every(SWEEP_MS, 'deeds', () => forgetOldDeeds(house));
+  every(SWEEP_MS, 'chronicle', () => forgetOldChronicle(house));
 }

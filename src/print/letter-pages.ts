@@ -1,4 +1,5 @@
 /** A letter on paper: the picture, what works, what to do next, and the numbers in small print; as many pages as its words take. */
+import type { LetterAsText, LetterSentence } from '@/core/critique/letter-text';
 import { drawnMark, type Mark as PictureMark, type MarkedPicture, type Place } from '@/core/critique/marks';
 import { boxMm } from '@/core/geometry/box';
 import { type Mark, type SheetDrawing, text } from '@/core/sheet/drawing';
@@ -13,25 +14,9 @@ export interface LetterPicture {
   readonly widthOverHeight: number;
 }
 
-export interface LetterSentence {
-  readonly say: string;
-  readonly action: string | null;
-}
-
 /** All that stands in a letter, in the words that the student reads. */
-export interface LetterWords {
+export interface LetterWords extends LetterAsText {
   readonly paper: PaperId;
-  readonly student: string;
-  readonly className: string;
-  readonly exercise: string;
-  readonly date: string;
-  readonly verdict: string;
-  readonly works: readonly string[];
-  readonly first: LetterSentence | null;
-  readonly next: readonly LetterSentence[];
-  readonly later: readonly LetterSentence[];
-  /** The teacher's own word; empty where there is none. */
-  readonly word: string;
   readonly numbers: readonly { readonly of: string; readonly lines: readonly string[] }[];
   /** What was drawn, in its order, each on its picture and with the words beside it. */
   readonly marks: readonly {

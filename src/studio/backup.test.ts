@@ -26,7 +26,14 @@ async function manyStudents(n: number): Promise<Student[]> {
   const { house, teacher, classId } = studio;
   for (let k = 0; k < n; k++) await addStudent(house, teacher, classId, `Student ${k}`);
   const rows = await house.db.select().from(students).where(eq(students.classId, classId));
-  return rows.map((r) => ({ role: 'student', userId: r.userId, studentId: r.id, classId, name: r.name }));
+  return rows.map((r) => ({
+    role: 'student',
+    userId: r.userId,
+    studentId: r.id,
+    classId,
+    elsewhere: [],
+    name: r.name,
+  }));
 }
 
 test('made while forty hand-ins arrive: all that was acknowledged before it began is in it, and it opens', async () => {

@@ -6,12 +6,15 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { deleteClass, deleteStudent } from './class/deleting';
 import { deleteWhatIsOver } from './class/keeping';
+import { writeNote } from './class/notes';
 import { changeClass } from './class/people';
 import { editItem, setWord } from './critique/critiquing';
 import { decide } from './critique/deciding';
 import { forgetWhatWent, keptInCopies } from './forgetting';
 import { measureAttempt } from './hand-in/measuring';
 import { lookAnyway } from './hand-in/receive';
+import { setAddress } from './post/addresses';
+import { announce } from './post/mailing';
 import { eachInNewStudio, resultWith, type TestStudio } from './test-studio';
 
 let studio: TestStudio;
@@ -68,26 +71,32 @@ test('of a student and of a class nothing is left in a backup that is made after
   const photograph = await house.files.read(row?.photoHash ?? '');
   await setWord(house, teacher, id, WORD, null);
   await decide(house, teacher, id, 'again', { holds: true });
-  const words = [NAME, WORD, photograph] as const;
+  await writeNote(house, teacher, bea.studentId, PLEA);
+  await setAddress(house, teacher, bea.studentId, `${EDIT}@harbour.example`);
+  const words = [NAME, WORD, PLEA, EDIT, photograph] as const;
   const here = house.settings.folder;
-  expect(await foundIn(here, words)).toHaveLength(3);
+  expect(await foundIn(here, words)).toHaveLength(words.length);
   const receipt = await deleteStudent(house, teacher, bea.studentId);
   expect(receipt).toMatchObject({ students: 1, handIns: 1, photographs: 1, files: 3 });
   await forgetWhatWent(house);
   expect(await foundIn(here, words)).toEqual([]);
-  const backup = path.join(await mkdtemp(path.join(tmpdir(), 'fair-grey-after-')), 'backup');
-  await house.backUp(backup);
-  expect(await foundIn(backup, words)).toEqual([]);
+  const folder = await mkdtemp(path.join(tmpdir(), 'fair-grey-after-'));
+  await house.backUp(path.join(folder, 'first'));
+  expect(await foundIn(folder, words)).toEqual([]);
 
   await house.db.update(students).set({ name: PLEA }).where(eq(students.id, studio.ruta.studentId));
   const other = await studio.send(studio.ruta, 44);
   await measureAttempt(house, other);
   await setWord(house, teacher, other, EDIT, null);
+  await announce(house, teacher, classId, { title: 'Thursday', text: WORD });
   await expect(deleteClass(house, teacher, classId, 'another')).rejects.toThrow('Write the name');
   const all = await deleteClass(house, teacher, classId, 'Tidewell Evening Studio');
   expect(all).toMatchObject({ students: 1, handIns: 1, photographs: 1 });
   await forgetWhatWent(house);
-  expect(await foundIn(here, [EDIT, PLEA, classId])).toEqual([]);
+  const ofClass = [EDIT, PLEA, WORD, classId];
+  expect(await foundIn(here, ofClass)).toEqual([]);
+  await house.backUp(path.join(folder, 'second'));
+  expect(await foundIn(path.join(folder, 'second'), ofClass)).toEqual([]);
 });
 
 test('hand-ins go when their time is over, and no sooner', async () => {

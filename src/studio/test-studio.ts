@@ -101,10 +101,18 @@ export interface TestStudio {
   send(student: Student, shade: number, exerciseId?: string): Promise<string>;
 }
 
+const tinyPicture = async (background: string): Promise<Uint8Array> =>
+  new Uint8Array(
+    await sharp({ create: { width: 8, height: 8, channels: 3, background } })
+      .jpeg()
+      .toBuffer(),
+  );
+
 async function studentOf(house: House, id: string): Promise<Student> {
   const [row] = await house.db.select().from(students).where(eq(students.id, id));
   if (!row) throw new Error('The student is not there.');
-  return { role: 'student', userId: row.userId, studentId: row.id, classId: row.classId, name: row.name };
+  const place = { studentId: row.id, classId: row.classId, elsewhere: [] };
+  return { role: 'student', userId: row.userId, ...place, name: row.name };
 }
 
 interface TestHouse {
@@ -118,6 +126,7 @@ interface TestHouse {
 async function openTestHouse(): Promise<TestHouse> {
   const folder = await mkdtemp(path.join(tmpdir(), 'fair-grey-studio-'));
   const databaseUrl = await freshDatabase(folder);
+  const [preview, strip] = await Promise.all([tinyPicture('#ddd'), tinyPicture('#333')]);
   let what: Next = resultWith(true);
   let sorted: SortedPicture | null = null;
   let last: Task | null = null;
@@ -128,8 +137,7 @@ async function openTestHouse(): Promise<TestHouse> {
   let dab: DabResult = { issues: [], reading: null, bare: false };
   const pool: WorkerPool = {
     async run<T extends Task>(task: T, options?: { signal?: AbortSignal }) {
-      if (task.task === 'pictures')
-        return { preview: new Uint8Array([1]), strip: new Uint8Array([2]) } as Answers[T['task']];
+      if (task.task === 'pictures') return { preview, strip } as Answers[T['task']];
       if (task.task === 'correction') return (await correctionTask(task)) as Answers[T['task']];
       if (task.task === 'rescue') return (await rescueTask(task)) as Answers[T['task']];
       if (task.task === 'as-a-whole') return (await asAWhole(task)) as Answers[T['task']];
@@ -186,7 +194,7 @@ async function openTestHouse(): Promise<TestHouse> {
       what = resultWith(true);
       const email = `${newId()}@tidewell.example`;
       const userId = await house.auth.createTeacher('Hesper Dunnock', email, 'saltpans-and-hills');
-      const teacher: Teacher = { role: 'teacher', userId, name: 'Hesper Dunnock' };
+      const teacher: Teacher = { role: 'teacher', standing: 'teacher', userId, name: 'Hesper Dunnock' };
       const code = newClassCode();
       const classId = await createClass(house, teacher, 'Tidewell Evening Studio', 'white-is-one', code);
       const bea = await addStudent(house, teacher, classId, 'Bea Lindqvarn', 'FRESHPAN');

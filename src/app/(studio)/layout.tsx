@@ -34,7 +34,9 @@ export default async function StudioLayout({ children }: { children: ReactNode }
         </nav>
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1 sm:ml-auto">
           <SurroundSwitch start={surround} save={setSurround} />
-          <span className="quiet">{teacher.name}</span>
+          <Link href="/you" prefetch={false} className="quiet rounded-sm px-2 py-1 hover:bg-l80">
+            {teacher.name}
+          </Link>
           <form action={signOut}>
             <button className="cursor-pointer rounded-sm px-2 py-1 text-13 hover:bg-l80">Sign out</button>
           </form>

@@ -2,7 +2,7 @@ import { zoneOf } from '@/core/planning/meetings';
 import { classesOf } from '@/studio/class/people';
 import { answersToTeacher, askedOfTeacher } from '@/studio/critique/opinions';
 import { repliesTo } from '@/studio/critique/replies';
-import { HOLDS_AT_FIRST, sittingNow } from '@/studio/critique/sitting';
+import { holdsIn, sittingNow } from '@/studio/critique/sitting';
 import { exercisesOfTeacher } from '@/studio/plan/exercises';
 import { notHandedIn, sentBackOf } from '@/studio/views/owed';
 import { heldLetters } from '@/studio/views/sitting';
@@ -29,6 +29,7 @@ const DATES = 8;
 export default async function Today() {
   const { house, teacher } = await teacherOnly();
   const now = new Date();
+  const drafts = teacher.standing === 'assistant';
   const sitting = await sittingNow(house, teacher);
   const [waiting, held, asked, answers, written, notMeasured, closings, work, groups, owed, sentBack] =
     await Promise.all([
@@ -60,7 +61,7 @@ export default async function Today() {
             before.
           </p>
         )}
-        <HeldLetters letters={held} send={sendLetter} />
+        <HeldLetters letters={held} send={drafts ? null : sendLetter} />
         {asked.length + answers.length > 0 && <Opinions asked={asked} answers={answers} />}
         {written.length > 0 && <Replies replies={written} />}
         {notMeasured.length > 0 && <NotMeasured pictures={notMeasured} again={measureOnceMore} />}
@@ -72,7 +73,7 @@ export default async function Today() {
                 : `${waiting.total} ${waiting.total === 1 ? 'hand-in waits' : 'hand-ins wait'} for you`}
             </h1>
             <div className="ml-auto flex flex-wrap items-center gap-4">
-              <HoldsSwitch holds={sitting?.holds ?? HOLDS_AT_FIRST} save={setHolds} />
+              {!drafts && <HoldsSwitch holds={holdsIn(teacher, sitting)} save={setHolds} />}
               {first && <Begin handInId={first.glance.handInId} student={first.student} goesOn={goesOn} />}
             </div>
           </div>
@@ -104,9 +105,11 @@ export default async function Today() {
               </li>
             ))}
           </ul>
-          <Link href={groups.length === 0 ? '/ledger' : '/plan/new'} className="calm mt-4 w-full">
-            {groups.length === 0 ? 'Make a class' : 'Set an exercise'}
-          </Link>
+          {!drafts && (
+            <Link href={groups.length === 0 ? '/ledger' : '/plan/new'} className="calm mt-4 w-full">
+              {groups.length === 0 ? 'Make a class' : 'Set an exercise'}
+            </Link>
+          )}
         </section>
         <UnderWay {...underWay(work, now)} />
         <Owing owed={owed} sentBack={sentBack} now={now} />

@@ -50,6 +50,12 @@ export default async function SignIn() {
             { name: 'email', label: 'E-mail', type: 'email', autoComplete: 'username' },
             { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
           ]}
+          more={{
+            name: 'code',
+            label: 'Code of your authenticator',
+            hint: 'Or one of the spare codes that you wrote down.',
+            autoComplete: 'one-time-code',
+          }}
         />
         <p className="mt-3">
           <Link className="underline" href="/join">

@@ -8,6 +8,9 @@ const verdict = z.enum(VERDICTS);
 /** How a finding stood. */
 const edit = z.object({ say: z.string().nullable(), action: z.string().nullable(), dropped: z.boolean() });
 
+/** What was given by a criterion: points, or a step. */
+const grade = z.object({ points: z.number().nullable(), level: z.string().nullable() });
+
 export const deedSchema = z.discriminatedUnion('did', [
   z.object({ did: z.literal('decided'), verdict, wasSent: z.boolean() }),
   z.object({ did: z.literal('withdrew'), verdict, wasSent: z.boolean() }),
@@ -22,6 +25,10 @@ export const deedSchema = z.discriminatedUnion('did', [
     before: registerSchema.nullable(),
     after: registerSchema.nullable(),
   }),
+  z.object({ did: z.literal('answered') }),
+  z.object({ did: z.literal('asked'), id: z.string() }),
+  z.object({ did: z.literal('accepted'), id: z.string() }),
+  z.object({ did: z.literal('graded'), criterion: z.string(), before: grade.nullable(), after: grade.nullable() }),
 ]);
 export type Deed = z.infer<typeof deedSchema>;
 
@@ -41,6 +48,10 @@ const WORDS: { readonly [D in Deed['did']]: (deed: Extract<Deed, { did: D }>) =>
   marked: () => 'the mark on the picture of',
   unmarked: () => 'a mark that was taken off the picture of',
   spoke: () => 'whom the letter is written for, of',
+  answered: () => 'your answer to',
+  asked: () => 'the question to a colleague about',
+  accepted: () => 'the reading that was accepted for',
+  graded: () => 'a grade of',
 };
 
 /** What a deed is called where it can be taken back, as “pass” for Bea. */

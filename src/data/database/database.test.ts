@@ -17,7 +17,9 @@ test('rows outlive the process, and terms stored before there were kinds still o
   mkdirSync(path.join(folder, 'pg.new'));
   writeFileSync(path.join(folder, 'pg.new', 'PG_VERSION'), '16');
   const first = await openDatabase({ folder });
-  await first.db.insert(user).values({ id: 't', name: 'T', email: 't@tidewell.example', role: 'teacher' });
+  await first.db
+    .insert(user)
+    .values({ id: 't', name: 'T', email: 't@tidewell.example', role: 'teacher', standing: 'owner' });
   await first.db
     .insert(classes)
     .values({ id: 'c', teacherId: 't', name: 'C', numbering: 'white-is-one', code: 'ABCDEF' });

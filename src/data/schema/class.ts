@@ -9,6 +9,7 @@ import { boolean, check, index, integer, pgTable, primaryKey, real, text, unique
 import { at, belongsTo, created, oneOf, written } from './columns';
 import {
   exerciseTerms,
+  gradingScheme,
   knownCard,
   loggedMix,
   meetingRule,
@@ -44,6 +45,8 @@ export const classes = pgTable(
     pieceLineMm: real('piece_line_mm'),
     /** For how many days after its last picture a hand-in is kept; null until somebody deletes it. */
     keepDays: integer('keep_days'),
+    /** By what its hand-ins are marked besides passing; null where they only pass or come again. */
+    scheme: gradingScheme('scheme'),
     /** When it meets; null until the teacher says. */
     meetings: meetingRule('meetings'),
     createdAt: created(),
@@ -129,15 +132,16 @@ export const students = pgTable(
   {
     id: text('id').primaryKey(),
     classId: belongsTo('class_id', () => classes.id),
-    userId: text('user_id')
-      .notNull()
-      .unique()
-      .references(() => user.id, { onDelete: 'cascade' }),
+    /** Somebody may be in several classes: they sign in once for all of them. */
+    userId: belongsTo('user_id', () => user.id),
     number: integer('number').notNull(),
     name: text('name').notNull(),
     createdAt: created(),
   },
-  (t) => [uniqueIndex('students_class_number').on(t.classId, t.number)],
+  (t) => [
+    uniqueIndex('students_class_number').on(t.classId, t.number),
+    uniqueIndex('students_user_class').on(t.userId, t.classId),
+  ],
 );
 
 export const exercises = pgTable(

@@ -10,6 +10,7 @@ import { at, belongsTo, created, oneOf, written } from './columns';
 import { attempts, handIns } from './hand-in';
 import { files } from './file';
 import { correctionLayers, drawnMark, sentLetter } from './json-columns';
+import { user } from './sign-in';
 
 export const critiques = pgTable('critiques', {
   attemptId: text('attempt_id')
@@ -114,6 +115,8 @@ export const decisions = pgTable(
     handInId: belongsTo('hand_in_id', () => handIns.id),
     attemptId: belongsTo('attempt_id', () => attempts.id),
     verdict: text('verdict', { enum: VERDICTS }).notNull(),
+    /** Who decided; null in rows from before it was kept. */
+    decidedBy: text('decided_by').references(() => user.id, { onDelete: 'set null' }),
     createdAt: created(),
     withdrawnAt: at('withdrawn_at'),
   },

@@ -13,3 +13,4 @@ export const newId = (): string => draw(ID_LETTERS, 16);
 export const newClassCode = (): string => draw(CODE_LETTERS, 6);
 export const newInvitation = (): string => draw(CODE_LETTERS, 12);
 export const newPersonalCode = (): string => draw(CODE_LETTERS, 8);
+export const newSecret = (): string => draw(ID_LETTERS, 40);

@@ -4,12 +4,14 @@ import { sql } from 'drizzle-orm';
 import { boolean, check, index, pgTable, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import { at, belongsTo, created, oneOf } from './columns';
 import { critiques } from './critique';
-import { user } from './sign-in';
+import { STANDINGS, user } from './sign-in';
 
 /** Codes by which somebody may become a teacher here, each once. Only their marks are kept, never the codes. */
 export const invitations = pgTable('invitations', {
   mark: text('mark').primaryKey(),
   invitedBy: belongsTo('invited_by', () => user.id),
+  /** What whoever brings it becomes. */
+  standing: text('standing', { enum: STANDINGS }).notNull().default('teacher'),
   usedAt: at('used_at'),
   createdAt: created(),
 });

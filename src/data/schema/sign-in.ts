@@ -1,8 +1,13 @@
 /** Tables of the sign-in library, in the shapes that it asks for. */
-import { boolean, check, index, pgTable, text } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
+import { boolean, check, index, integer, pgTable, text } from 'drizzle-orm/pg-core';
 import { at, belongsTo, created, oneOf } from './columns';
 
 export const ROLES = ['teacher', 'student'] as const;
+
+/** What those who teach may do: the owner also looks after the accounts of others; an assistant looks and drafts. */
+export const STANDINGS = ['owner', 'teacher', 'assistant'] as const;
+export type Standing = (typeof STANDINGS)[number];
 
 export const user = pgTable(
   'user',
@@ -17,8 +22,16 @@ export const user = pgTable(
     username: text('username').unique(),
     displayUsername: text('display_username'),
     role: text('role', { enum: ROLES }).notNull().default('student'),
+    /** Null of students. */
+    standing: text('standing', { enum: STANDINGS }),
+    /** Whether a code of an authenticator is asked for besides the password. */
+    twoFactorEnabled: boolean('two_factor_enabled').notNull().default(false),
   },
-  (t) => [check('user_role', oneOf(t.role, ROLES))],
+  (t) => [
+    check('user_role', oneOf(t.role, ROLES)),
+    check('user_standing', sql`(${t.role} = 'teacher') = (${t.standing} is not null)`),
+    check('user_standing_known', sql`${t.standing} is null or ${oneOf(t.standing, STANDINGS)}`),
+  ],
 );
 
 export const session = pgTable(
@@ -64,3 +77,19 @@ export const verification = pgTable('verification', {
   createdAt: created(),
   updatedAt: at('updated_at').notNull().defaultNow(),
 });
+
+/** Second steps of signing in; what is secret is stored enciphered. */
+export const twoFactor = pgTable(
+  'two_factor',
+  {
+    id: text('id').primaryKey(),
+    secret: text('secret').notNull(),
+    backupCodes: text('backup_codes').notNull(),
+    userId: belongsTo('user_id', () => user.id),
+    /** Whether a code of it was typed in once: until then nobody is asked for one. */
+    verified: boolean('verified').notNull().default(false),
+    failedVerificationCount: integer('failed_verification_count').notNull().default(0),
+    lockedUntil: at('locked_until'),
+  },
+  (t) => [index('two_factor_user').on(t.userId)],
+);

@@ -10,3 +10,6 @@ export * from './opinion';
 export * from './sitting';
 export * from './figures';
 export * from './allowance';
+export * from './colleague';
+export * from './grade';
+export * from './post';

@@ -3,33 +3,26 @@
  * user name is the keyed hash of class code and personal code, and the personal code is the password, so that
  * neither code is stored. Public sign-up is closed: accounts are made by the studio alone.
  */
-import { log } from '@/watch/log';
+import { hash } from '@node-rs/argon2';
 import { createHmac, randomBytes } from 'node:crypto';
-import { hash, verify } from '@node-rs/argon2';
-import { betterAuth } from 'better-auth';
-import { drizzleAdapter } from 'better-auth/adapters/drizzle';
-import { username } from 'better-auth/plugins';
 import { eq, sql } from 'drizzle-orm';
 import type { Database, Transaction } from '../database/engine';
 import { newId } from '../schema/ids';
+import type { Standing } from '../schema/sign-in';
 import * as schema from '../schema/tables';
+import { type Accounts, openAccounts } from './accounts';
+import { openInner, type SignedIn } from './inner';
 
-export const TEACHER_SESSION_HOURS = 12;
-export const STUDENT_SESSION_DAYS = 14;
-const HOUR = 3_600_000;
+export type { SignedIn } from './inner';
+
 /** A lock of the database's that only making a first teacher takes. */
 const FIRST_TEACHER = 7_204_467;
-
-export interface SignedIn {
-  readonly token: string;
-  readonly expiresAt: Date;
-}
 
 /** Whose door somebody stands at: a class's, by its code, or a teacher's, by an e-mail. */
 export type DoorOf = { readonly class: string } | { readonly teacher: string };
 
 export interface Auth {
-  createTeacher(name: string, email: string, password: string): Promise<string>;
+  createTeacher(name: string, email: string, password: string, standing?: Standing): Promise<string>;
   /** The first teacher of a studio; null where there is one already, however many try at once. */
   createFirstTeacher(name: string, email: string, password: string): Promise<string | null>;
   /** A teacher whom something else allows within the same transaction; null where that says no. */
@@ -37,18 +30,25 @@ export interface Auth {
     name: string,
     email: string,
     password: string,
-    may: (tx: Transaction, userId: string) => Promise<boolean>,
+    may: (tx: Transaction, userId: string) => Promise<Standing | null>,
   ): Promise<string | null>;
   /** A student's account; returns the user id. */
   createStudent(name: string, classCode: string, personalCode: string): Promise<string>;
   /** Gives a student a new personal code and ends their sessions. */
   reissueCode(userId: string, classCode: string, personalCode: string): Promise<void>;
-  /** Null when e-mail and password don't go together. */
+  /** Null when e-mail and password don't go together, or where they are not enough. */
   signInTeacher(email: string, password: string): Promise<SignedIn | null>;
   signInStudent(classCode: string, personalCode: string): Promise<SignedIn | null>;
   /** The user of a session cookie's headers, or null. */
-  userOf(headers: Headers): Promise<{ id: string; role: 'teacher' | 'student'; name: string } | null>;
+  userOf(headers: Headers): Promise<{
+    readonly id: string;
+    readonly role: 'teacher' | 'student';
+    readonly name: string;
+    readonly standing: Standing | null;
+  } | null>;
   signOut(headers: Headers): Promise<void>;
+  /** What somebody looks after of their own account, and an owner of others'. */
+  readonly accounts: Accounts;
   /** Who somebody says they are as it is compared: however a code was typed, it is the same one. */
   comparable(of: DoorOf): DoorOf;
   /** A text's mark that only this studio can make. */
@@ -71,40 +71,7 @@ function tidy(code: string): string {
 
 export async function openAuth(db: Database): Promise<Auth> {
   const secret = await secretOf(db);
-  const auth = betterAuth({
-    secret,
-    baseURL: 'http://localhost',
-    telemetry: { enabled: false },
-    // A mistyped code is nothing to log.
-    // What it would say beside the message may name who signs in.
-    logger: { level: 'error', log: (_, message) => log.error(message) },
-    database: drizzleAdapter(db, { provider: 'pg', schema }),
-    emailAndPassword: {
-      enabled: true,
-      disableSignUp: true,
-      minPasswordLength: 8,
-      password: { hash: (p) => hash(p), verify: ({ hash: h, password }) => verify(h, password) },
-    },
-    session: { expiresIn: STUDENT_SESSION_DAYS * 24 * 3600, disableSessionRefresh: true },
-    user: { additionalFields: { role: { type: 'string', required: true, input: false, defaultValue: 'student' } } },
-    // Tries are counted where codes are typed in, by class and address.
-    rateLimit: { enabled: false },
-    plugins: [username({ minUsernameLength: 64, maxUsernameLength: 64 })],
-    databaseHooks: {
-      session: {
-        create: {
-          before: async (session) => {
-            const [who] = await db
-              .select({ role: schema.user.role })
-              .from(schema.user)
-              .where(eq(schema.user.id, session.userId));
-            if (who?.role !== 'teacher') return { data: session };
-            return { data: { ...session, expiresAt: new Date(Date.now() + TEACHER_SESSION_HOURS * HOUR) } };
-          },
-        },
-      },
-    },
-  });
+  const auth = openInner(db, secret);
   const studentName = (classCode: string, personalCode: string) =>
     createHmac('sha256', secret)
       .update(`${tidy(classCode)}:${tidy(personalCode)}`)
@@ -116,13 +83,16 @@ export async function openAuth(db: Database): Promise<Auth> {
     email: string,
     password: string,
     userName: string | null,
-    may: (tx: Transaction, userId: string) => Promise<boolean> = () => Promise.resolve(true),
+    as: (tx: Transaction, userId: string) => Promise<{ readonly standing: Standing | null } | null>,
   ) {
     const id = newId();
     const passwordHash = await hash(password);
     return db.transaction(async (tx) => {
-      if (!(await may(tx, id))) return null;
-      await tx.insert(schema.user).values({ id, role, name, email, username: userName, displayUsername: userName });
+      const allowed = await as(tx, id);
+      if (!allowed) return null;
+      const { standing } = allowed;
+      const names = { name, email, username: userName, displayUsername: userName };
+      await tx.insert(schema.user).values({ id, role, standing, ...names });
       await tx
         .insert(schema.account)
         .values({ id: newId(), accountId: id, providerId: 'credential', userId: id, password: passwordHash });
@@ -131,10 +101,13 @@ export async function openAuth(db: Database): Promise<Auth> {
   }
 
   /** Whoever else makes a first teacher waits until this transaction has ended. */
-  async function isFirst(tx: Transaction): Promise<boolean> {
+  async function asFirst(tx: Transaction) {
     await tx.execute(sql`select pg_advisory_xact_lock(${FIRST_TEACHER})`);
-    return (await tx.$count(schema.user, eq(schema.user.role, 'teacher'))) === 0;
+    return (await tx.$count(schema.user, eq(schema.user.role, 'teacher'))) === 0
+      ? { standing: 'owner' as const }
+      : null;
   }
+  const asIs = (standing: Standing | null) => () => Promise.resolve({ standing });
 
   async function created(account: Promise<string | null>): Promise<string> {
     const id = await account;
@@ -153,12 +126,18 @@ export async function openAuth(db: Database): Promise<Auth> {
     }
   }
 
+  const accounts = openAccounts(db, auth);
   return {
-    createTeacher: (name, email, password) => created(createUser('teacher', name, email.toLowerCase(), password, null)),
+    accounts,
+    createTeacher: (name, email, password, standing = 'teacher') =>
+      created(createUser('teacher', name, email.toLowerCase(), password, null, asIs(standing))),
     createFirstTeacher: (name, email, password) =>
-      createUser('teacher', name, email.toLowerCase(), password, null, isFirst),
+      createUser('teacher', name, email.toLowerCase(), password, null, asFirst),
     createInvited: (name, email, password, may) =>
-      createUser('teacher', name, email.toLowerCase(), password, null, may),
+      createUser('teacher', name, email.toLowerCase(), password, null, async (tx, id) => {
+        const standing = await may(tx, id);
+        return standing && { standing };
+      }),
     createStudent: (name, classCode, personalCode) =>
       created(
         createUser(
@@ -167,6 +146,7 @@ export async function openAuth(db: Database): Promise<Auth> {
           `${newId()}@students.invalid`,
           tidy(personalCode),
           studentName(classCode, personalCode),
+          asIs(null),
         ),
       ),
     async reissueCode(userId, classCode, personalCode) {
@@ -181,7 +161,10 @@ export async function openAuth(db: Database): Promise<Auth> {
         await tx.delete(schema.session).where(eq(schema.session.userId, userId));
       });
     },
-    signInTeacher: (email, password) => signed(() => auth.api.signInEmail({ body: { email, password } })),
+    async signInTeacher(email, password) {
+      const came = await accounts.signIn(email, password);
+      return came === 'second' ? null : came;
+    },
     signInStudent: (classCode, personalCode) =>
       signed(() =>
         auth.api.signInUsername({
@@ -191,8 +174,9 @@ export async function openAuth(db: Database): Promise<Auth> {
     async userOf(headers) {
       const found = await auth.api.getSession({ headers });
       if (!found) return null;
-      const role = (found.user as { role?: string }).role === 'teacher' ? 'teacher' : 'student';
-      return { id: found.user.id, role, name: found.user.name };
+      const { role, standing } = found.user as { role?: string; standing?: Standing | null };
+      const { id, name } = found.user;
+      return { id, name, role: role === 'teacher' ? 'teacher' : 'student', standing: standing ?? null };
     },
     async signOut(headers) {
       const found = await auth.api.getSession({ headers });

@@ -1,21 +1,41 @@
 /** Who asks. Whatever someone may not see does not exist for them: NotFound, never "forbidden". */
-import { attempts, classes, exercises, handIns, students } from '@/data/schema/tables';
-import { and, eq } from 'drizzle-orm';
+import { attempts, classes, classTeachers, exercises, handIns, type Standing, students } from '@/data/schema/tables';
+import { and, asc, eq, inArray, or, type SQL, sql } from 'drizzle-orm';
 import type { House } from '../house';
 
 export interface Teacher {
   readonly role: 'teacher';
+  readonly standing: Standing;
   readonly userId: string;
   readonly name: string;
 }
-export interface Student {
-  readonly role: 'student';
-  readonly userId: string;
+/** A student's place in a class. */
+export interface Place {
   readonly studentId: string;
   readonly classId: string;
+}
+export interface Student extends Place {
+  readonly role: 'student';
+  readonly userId: string;
   readonly name: string;
+  /** Further classes that they are in. */
+  readonly elsewhere: readonly Place[];
 }
 export type Actor = Teacher | Student;
+
+/** All places of a student, the one they came to first before others. */
+export const placesOf = ({ studentId, classId, elsewhere }: Student): readonly Place[] => [
+  { studentId, classId },
+  ...elsewhere,
+];
+
+/** A student as they sit in one of their classes. Throws NotFound where they do not. */
+export function inClass(student: Student, classId: string): Student {
+  const places = placesOf(student);
+  const place = places.find((p) => p.classId === classId);
+  if (!place) throw new NotFound();
+  return { ...student, ...place, elsewhere: places.filter((p) => p !== place) };
+}
 
 export class NotFound extends Error {
   override readonly name = 'NotFound';
@@ -53,20 +73,56 @@ export function isFull(error: unknown): boolean {
   return false;
 }
 
+/** Which classes a teacher teaches or drafts for: their own, and those that others share with them. */
+export const isTaughtBy = ({ userId }: Teacher): SQL | undefined =>
+  or(
+    eq(classes.teacherId, userId),
+    sql`exists (select 1 from ${classTeachers} where ${classTeachers.classId} = ${classes.id} and ${classTeachers.teacherId} = ${userId})`,
+  );
+
+/** Throws Refused where somebody looks and drafts only. */
+export function refuseAssistant({ standing }: Teacher): void {
+  if (standing === 'assistant')
+    throw new Refused('You look at hand-ins and draft here. Ask whoever teaches this class to do that.');
+}
+
 export async function actorOf(house: House, headers: Headers): Promise<Actor | null> {
   const user = await house.auth.userOf(headers);
   if (!user) return null;
-  if (user.role === 'teacher') return { role: 'teacher', userId: user.id, name: user.name };
-  const [row] = await house.db.select().from(students).where(eq(students.userId, user.id));
-  return row ? { role: 'student', userId: user.id, studentId: row.id, classId: row.classId, name: row.name } : null;
+  const { id: userId, standing } = user;
+  if (user.role === 'teacher') return { role: 'teacher', standing: standing ?? 'assistant', userId, name: user.name };
+  const [first, ...others] = await house.db
+    .select({ studentId: students.id, classId: students.classId, name: students.name })
+    .from(students)
+    .where(eq(students.userId, userId))
+    .orderBy(asc(students.createdAt), asc(students.id));
+  if (!first) return null;
+  return {
+    ...{ role: 'student', userId, ...first },
+    elsewhere: others.map(({ studentId, classId }) => ({ studentId, classId })),
+  };
 }
 
 export async function classOf(house: House, teacher: Teacher, classId: string) {
   const [row] = await house.db
     .select()
     .from(classes)
-    .where(and(eq(classes.id, classId), eq(classes.teacherId, teacher.userId)));
+    .where(and(eq(classes.id, classId), isTaughtBy(teacher)));
   if (!row) throw new NotFound();
+  return row;
+}
+
+/** A class that somebody wants to change something of. Throws Refused where they only draft for it. */
+export async function classToChange(house: House, teacher: Teacher, classId: string) {
+  const row = await classOf(house, teacher, classId);
+  refuseAssistant(teacher);
+  return row;
+}
+
+/** A class that is somebody's own: to be shared, taken out or deleted. Throws Refused where it is only shared with them. */
+export async function ownClass(house: House, teacher: Teacher, classId: string) {
+  const row = await classToChange(house, teacher, classId);
+  if (row.teacherId !== teacher.userId) throw new Refused('Whoever made this class does that.');
   return row;
 }
 
@@ -75,11 +131,32 @@ export async function exerciseFor(house: House, actor: Actor, exerciseId: string
     .select({ exercise: exercises, class: classes })
     .from(exercises)
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(eq(exercises.id, exerciseId));
-  const allowed =
-    row && (actor.role === 'teacher' ? row.class.teacherId === actor.userId : row.class.id === actor.classId);
-  if (!allowed) throw new NotFound();
+    .where(
+      and(
+        eq(exercises.id, exerciseId),
+        actor.role === 'teacher'
+          ? isTaughtBy(actor)
+          : inArray(
+              classes.id,
+              placesOf(actor).map((p) => p.classId),
+            ),
+      ),
+    );
+  if (!row) throw new NotFound();
   return row;
+}
+
+/** An exercise that somebody wants to change. Throws Refused where they only draft for its class. */
+export async function exerciseToChange(house: House, teacher: Teacher, exerciseId: string) {
+  const own = await exerciseFor(house, teacher, exerciseId);
+  refuseAssistant(teacher);
+  return own;
+}
+
+/** An exercise as one of its students comes to it. */
+export async function exerciseOfMine(house: House, student: Student, exerciseId: string) {
+  const own = await exerciseFor(house, student, exerciseId);
+  return { ...own, me: inClass(student, own.class.id) };
 }
 
 export async function handInFor(house: House, actor: Actor, handInId: string) {
@@ -89,10 +166,10 @@ export async function handInFor(house: House, actor: Actor, handInId: string) {
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
     .innerJoin(classes, eq(exercises.classId, classes.id))
     .innerJoin(students, eq(handIns.studentId, students.id))
-    .where(eq(handIns.id, handInId));
-  const allowed =
-    row && (actor.role === 'teacher' ? row.class.teacherId === actor.userId : row.student.id === actor.studentId);
-  if (!allowed) throw new NotFound();
+    .where(
+      and(eq(handIns.id, handInId), actor.role === 'teacher' ? isTaughtBy(actor) : eq(students.userId, actor.userId)),
+    );
+  if (!row) throw new NotFound();
   return row;
 }
 
@@ -107,7 +184,14 @@ export async function studentFor(house: House, teacher: Teacher, studentId: stri
     .select({ student: students, class: classes })
     .from(students)
     .innerJoin(classes, eq(students.classId, classes.id))
-    .where(and(eq(students.id, studentId), eq(classes.teacherId, teacher.userId)));
+    .where(and(eq(students.id, studentId), isTaughtBy(teacher)));
   if (!row) throw new NotFound();
   return row;
+}
+
+/** A student of whom somebody wants to change something. Throws Refused where they only draft for the class. */
+export async function studentToChange(house: House, teacher: Teacher, studentId: string) {
+  const own = await studentFor(house, teacher, studentId);
+  refuseAssistant(teacher);
+  return own;
 }

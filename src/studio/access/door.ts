@@ -27,18 +27,23 @@ export interface Caller {
 export type AtDoor =
   | { readonly kind: 'in'; readonly signedIn: SignedIn; readonly device: string }
   | { readonly kind: 'wrong' }
+  /** What was given is right and not enough. */
+  | { readonly kind: 'more' }
   | { readonly kind: 'closed'; readonly seconds: number };
 
 /** Uploads of a student within an hour: more than anybody paints, less than a disk holds. */
 export const UPLOADS_AN_HOUR = 60;
 const HOUR_SECONDS = 3600;
 
+/** Null is wrong; `more` is right so far. */
+export type Check = () => Promise<SignedIn | 'more' | null>;
+
 export interface Door {
   /** Counts a picture of a student's on its way in; false where there were too many within an hour. */
   countUpload(studentId: string): Promise<boolean>;
 
   /** Looks at a code with `check`, unless too many were wrong. Right ones are never counted. */
-  come(to: DoorOf, from: Caller, check: () => Promise<SignedIn | null>): Promise<AtDoor>;
+  come(to: DoorOf, from: Caller, check: Check): Promise<AtDoor>;
   /** What a door is known by, however it was asked for. */
   nameOf(of: DoorOf): string;
   /** How often it was closed within a day because of wrong tries. */
@@ -74,16 +79,12 @@ export function openDoor(db: Database, { mark, comparable }: Pick<Auth, 'mark' |
     await wrong.block(key, Math.min(CLOSED_SECONDS.most, CLOSED_SECONDS.first * 2 ** (round - 1)));
   }
 
-  async function look(
-    name: string,
-    key: string,
-    device: string | null,
-    check: () => Promise<SignedIn | null>,
-  ): Promise<AtDoor> {
+  async function look(name: string, key: string, device: string | null, check: Check): Promise<AtDoor> {
     const before = await wrong.get(key);
     if (before && before.consumedPoints >= TRIES.points)
       return { kind: 'closed', seconds: Math.ceil(before.msBeforeNext / 1000) };
     const signedIn = await check();
+    if (signedIn === 'more') return { kind: 'more' };
     if (signedIn) return { kind: 'in', signedIn, device: device ?? markOf(name, newId()) };
     await countWrong(name, key);
     return { kind: 'wrong' };

@@ -42,7 +42,7 @@ async function secondTeacher(): Promise<Teacher> {
     `${Math.random()}@tidewell.example`,
     'another-password',
   );
-  return { role: 'teacher', userId, name: 'Odo Marrick' };
+  return { role: 'teacher', standing: 'teacher', userId, name: 'Odo Marrick' };
 }
 
 test('another teacher finds nothing of a class', async () => {
@@ -75,6 +75,7 @@ test('another student finds nothing of a hand-in, and a student of another class
     userId: row?.userId ?? '',
     studentId: id,
     classId: otherClass,
+    elsewhere: [],
     name: 'Ivo Sallow',
   };
   await expect(exerciseFor(house, ivo, exerciseId)).rejects.toBeInstanceOf(NotFound);

@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { Refused } from '../access/actor';
 import { columnsOf, keyOf, namesIn, TABLES_OF_CLASS } from './rows-of-class';
 
-/** Raised when a row changes its meaning; archives of every version before stay readable. */
-export const ARCHIVE_VERSION = 1;
+/** Raised when a table comes or a row changes its meaning; archives of every version before stay readable. */
+export const ARCHIVE_VERSION = 2;
 export const ARCHIVE_FORMAT = 'fair-grey-class';
 
 const rowSchema = z.record(z.string(), z.unknown());

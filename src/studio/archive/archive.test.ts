@@ -15,11 +15,16 @@ import { editItem, setWord } from '../critique/critiquing';
 import { decide } from '../critique/deciding';
 import { drawMark } from '../critique/marking';
 import { measureAttempt } from '../hand-in/measuring';
+import { notesOn, writeNote } from '../class/notes';
+import { grade, setScheme } from '../grading/grading';
+import { setAddress } from '../post/addresses';
+import { announce, announcementsOf } from '../post/mailing';
 import { allow } from '../plan/allowances';
 import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
 import { deleteStudent } from '../class/deleting';
 import { studentsOf } from '../class/people';
 import { rackOf } from '../views/rack';
+import { gradeBook } from '../views/results';
 import { bringClassIn } from './bring-in';
 import { takeOut } from './take-out';
 
@@ -31,7 +36,7 @@ const folder = mkdtempSync(path.join(tmpdir(), 'fair-grey-archive-'));
 
 /** A class with something in every place. */
 async function fill(): Promise<void> {
-  const { house, teacher, bea, ruta, exerciseId } = studio;
+  const { house, teacher, classId, bea, ruta, exerciseId } = studio;
   const id = await studio.send(bea, 10);
   await measureAttempt(house, id);
   const [item] = await saidOf(studio, id);
@@ -41,6 +46,15 @@ async function fill(): Promise<void> {
   await decide(house, teacher, id, 'again');
   await measureAttempt(house, await studio.send(bea, 20));
   await allow(house, teacher, exerciseId, ruta.studentId, { what: 'excused', word: 'away' });
+  await setScheme(house, teacher, classId, {
+    version: 1,
+    shown: true,
+    criteria: [{ id: 'steps', name: 'Even steps', figure: 'evenness', by: { kind: 'points', most: 10 } }],
+  });
+  await grade(house, teacher, id, 'steps', { kind: 'points', points: 7 });
+  await writeNote(house, teacher, bea.studentId, 'Paints standing.');
+  await setAddress(house, teacher, bea.studentId, 'bea@harbour.example');
+  await announce(house, teacher, classId, { title: 'Thursday', text: 'Bring a rag.' });
 }
 
 async function outAs(name: string, classId = studio.classId): Promise<string> {
@@ -110,7 +124,7 @@ test('what comes after a class was brought in counts as newer', async () => {
 test('no password, no code of a student and no teacher leave with it', async () => {
   await fill();
   const text = (await entriesOf(await outAs('private'))).get('archive.json')?.toString() ?? '';
-  expect(text).not.toMatch(/user_id|teacher_id|argon2|password|students\.invalid|@tidewell/);
+  expect(text).not.toMatch(/user_id|teacher_id|_by"|argon2|password|students\.invalid|@tidewell/);
 });
 
 test('beside other classes: not over itself, and with another code where its own is taken', async () => {
@@ -221,12 +235,10 @@ test('nobody takes another’s class out', async () => {
   await expect(takeOut(studio.house, stranger, studio.classId)).rejects.toThrow(NotFound);
 });
 
-/** An archive of the first version, as it was taken out when there were no others: it opens for ever. */
-const FIRST_VERSION = 'src/studio/archive/fixtures/class-1.zip';
-
-test('an archive of the first version is brought in, with all that it holds', async () => {
+/** Archives as they were taken out when there was no newer version: they open for ever. */
+test.each([1, 2])('an archive of version %d is brought in, with all that it holds', async (version) => {
   const { house, teacher } = studio;
-  const classId = await bringClassIn(house, teacher, FIRST_VERSION);
+  const classId = await bringClassIn(house, teacher, `src/studio/archive/fixtures/class-${version}.zip`);
   const { cells, students: people } = await rackOf(house, teacher, classId);
   expect(people.map((p) => p.name)).toEqual(['Bea Lindqvarn', 'Ruta Vane']);
   const [own] = cells.flatMap((c) => (c.glance ? [c.glance] : []));
@@ -238,4 +250,11 @@ test('an archive of the first version is brought in, with all that it holds', as
     .where(eq(attempts.handInId, own?.handInId ?? ''));
   const first = tries.find((t) => t.number === 1);
   expect((await saidOf(studio, first?.id ?? '')).map((i) => i.say)).toContain('=Look at “ürsprung”');
+  if (version < 2) return;
+  const { full } = await gradeBook(house, teacher, classId);
+  expect(full.rows.map((row) => row.slice(0, 5))).toEqual([
+    ['Bea Lindqvarn', 'Five greys', 1, 'Even steps', '7 of 10'],
+  ]);
+  expect((await notesOn(house, teacher, people[0]?.id ?? '')).map((n) => n.text)).toEqual(['Paints standing.']);
+  expect((await announcementsOf(house, classId)).map((a) => a.text)).toEqual(['Bring a rag.']);
 });

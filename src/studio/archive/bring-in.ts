@@ -6,7 +6,7 @@ import { eq, inArray, sql } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import { readFile, rm } from 'node:fs/promises';
 import { ZodError } from 'zod';
-import { Refused, type Teacher } from '../access/actor';
+import { refuseAssistant, Refused, type Teacher } from '../access/actor';
 import { makeFigures } from '../hand-in/figures';
 import type { House } from '../house';
 import { type Archive, type ArchiveRow, damaged, readArchive } from './archive-json';
@@ -115,7 +115,8 @@ const isOfRows = (error: unknown): boolean => {
  * @throws Refused with what to do: where it is damaged or from a newer version, or where the class is here already.
  */
 export async function bringClassIn(house: House, teacher: Teacher, file: string): Promise<string> {
-  const { document, files } = await openArchive(file, house.files.incoming);
+  refuseAssistant(teacher);
+  const { document, files } = await openArchive(file, house.files.incoming, damaged);
   try {
     const archive = readArchive(document);
     const wanted = (archive.tables.files ?? []).map((row) => String(row.hash));

@@ -8,7 +8,6 @@ import { text } from 'node:stream/consumers';
 import { pipeline } from 'node:stream/promises';
 import { type Entry, openPromise, type ZipFile } from 'yauzl';
 import { Refused } from '../access/actor';
-import { damaged } from './archive-json';
 
 const LIMITS = {
   entries: 40_000,
@@ -24,13 +23,16 @@ const DOCUMENT = 'archive.json';
 /** Nothing is ever written by a name that stands in the ZIP. */
 const FILE = /^files\/([0-9a-f]{64})$/;
 
-function check(entry: Entry, total: number): void {
+/** What is told of a file that is not as it was made. */
+type Damaged = () => Refused;
+
+function check(entry: Entry, total: number, damaged: Damaged): void {
   const { fileName, uncompressedSize, compressedSize } = entry;
   const isDocument = fileName === DOCUMENT;
   const most = isDocument ? LIMITS.documentBytes : LIMITS.fileBytes;
   if (!isDocument && !FILE.test(fileName)) throw damaged();
   if (uncompressedSize > most || total + uncompressedSize > LIMITS.totalBytes)
-    throw new Refused('This archive is larger than any class makes it; nothing was brought in.');
+    throw new Refused('This archive is larger than Fair Grey makes any; nothing was brought in.');
   if (uncompressedSize > LIMITS.ratio * Math.max(1, compressedSize)) throw damaged();
 }
 
@@ -40,12 +42,12 @@ export interface OpenedArchive {
   readonly files: ReadonlyMap<string, string>;
 }
 
-async function readAll(zip: ZipFile, folder: string, files: Map<string, string>): Promise<string> {
+async function readAll(zip: ZipFile, folder: string, files: Map<string, string>, damaged: Damaged): Promise<string> {
   if (zip.entryCount > LIMITS.entries)
-    throw new Refused('This archive holds more files than any class makes; nothing was brought in.');
+    throw new Refused('This archive holds more files than Fair Grey puts in any; nothing was brought in.');
   let [document, total] = ['', 0];
   for await (const entry of zip.eachEntry()) {
-    check(entry, total);
+    check(entry, total, damaged);
     total += entry.uncompressedSize;
     const stream = await zip.openReadStreamPromise(entry);
     if (entry.fileName === DOCUMENT) {
@@ -64,12 +66,12 @@ async function readAll(zip: ZipFile, folder: string, files: Map<string, string>)
 }
 
 /** Unpacks an archive into files of a folder. Throws Refused, and then leaves nothing there. */
-export async function openArchive(file: string, folder: string): Promise<OpenedArchive> {
+export async function openArchive(file: string, folder: string, damaged: Damaged): Promise<OpenedArchive> {
   const files = new Map<string, string>();
   try {
     const zip = await openPromise(file, { validateEntrySizes: true });
     try {
-      return { document: await readAll(zip, folder, files), files };
+      return { document: await readAll(zip, folder, files, damaged), files };
     } finally {
       zip.close();
     }

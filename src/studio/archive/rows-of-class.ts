@@ -1,6 +1,8 @@
 /** Which rows belong to a class, table by table: what an archive of it holds. docs/archive.md tells the same to whoever reads one. */
 import {
+  addresses,
   allowances,
+  announcements,
   attempts,
   classes,
   corrections,
@@ -10,6 +12,7 @@ import {
   exercises,
   files,
   findingEdits,
+  grades,
   handIns,
   looks,
   marks,
@@ -17,10 +20,12 @@ import {
   mixes,
   ownFindings,
   palettes,
+  posted,
   readings,
   referencePictures,
   replies,
   setUps,
+  studentNotes,
   students,
   tray,
 } from '@/data/schema/tables';
@@ -40,6 +45,7 @@ const exercisesOf = (classId: string) => sql`(select id from ${exercises} where 
 const handInsOf = (classId: string) => sql`(select id from ${handIns} where exercise_id in ${exercisesOf(classId)})`;
 const attemptsOf = (classId: string) => sql`(select id from ${attempts} where hand_in_id in ${handInsOf(classId)})`;
 
+const ofStudent = (classId: string) => sql`student_id in (select id from ${students} where class_id = ${classId})`;
 const ofClass = (classId: string) => sql`class_id = ${classId}`;
 const ofExercise = (classId: string) => sql`exercise_id in ${exercisesOf(classId)}`;
 const ofHandIn = (classId: string) => sql`hand_in_id in ${handInsOf(classId)}`;
@@ -54,6 +60,9 @@ export const TABLES_OF_CLASS: readonly TableOfClass[] = [
   entry(files, null),
   entry(classes, (id) => sql`id = ${id}`, ['teacher_id']),
   entry(students, ofClass, ['user_id']),
+  entry(studentNotes, ofStudent, ['written_by']),
+  entry(addresses, ofStudent),
+  entry(announcements, ofClass, ['written_by']),
   entry(palettes, ofClass),
   entry(mixes, ofClass),
   entry(referencePictures, (id) => sql`id in (select reference_id from ${exercises} where class_id = ${id})`, [
@@ -73,7 +82,9 @@ export const TABLES_OF_CLASS: readonly TableOfClass[] = [
   entry(marks, ofAttempt),
   entry(corrections, ofAttempt),
   entry(replies, ofAttempt),
-  entry(decisions, ofHandIn),
+  entry(decisions, ofHandIn, ['decided_by']),
+  entry(grades, ofAttempt, ['given_by']),
+  entry(posted, ofAttempt),
   entry(dabChecks, ofExercise),
   entry(looks, ofExercise),
 ];

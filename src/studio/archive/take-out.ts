@@ -5,8 +5,9 @@ import { inArray, type SQL, sql } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import yazl from 'yazl';
 import { z } from 'zod';
-import { classOf, Refused, type Teacher } from '../access/actor';
+import { ownClass, Refused, type Teacher } from '../access/actor';
 import type { House } from '../house';
+import { writeDown } from '../staff/chronicle';
 import { type ArchiveRow, writeArchive } from './archive-json';
 import { namesIn, TABLES_OF_CLASS } from './rows-of-class';
 
@@ -52,7 +53,8 @@ export async function takeOut(
   teacher: Teacher,
   classId: string,
 ): Promise<{ readonly name: string; readonly stream: NodeJS.ReadableStream }> {
-  const own = await classOf(house, teacher, classId);
+  const own = await ownClass(house, teacher, classId);
+  await writeDown(house.db, teacher, 'took-out-class', { classId });
   const tables = await house.db.transaction(async (tx) => {
     await tx.execute(sql`set local time zone 'UTC'`);
     const found: Record<string, ArchiveRow[]> = {};

@@ -90,7 +90,7 @@ test('nothing known, one sheet only, readings that can’t be right: told, and t
 test('a class’s card is nobody else’s business', async () => {
   const { house, classId } = studio;
   const userId = await house.auth.createTeacher('Odo Marrick', `${Math.random()}@tidewell.example`, 'another-password');
-  const odo: Teacher = { role: 'teacher', userId, name: 'Odo Marrick' };
+  const odo: Teacher = { role: 'teacher', standing: 'teacher', userId, name: 'Odo Marrick' };
   await expect(bringInCard(house, odo, classId, csv(2))).rejects.toBeInstanceOf(NotFound);
   await expect(cardFile(house, odo, classId, 'csv')).rejects.toBeInstanceOf(NotFound);
   await expect(carryCardOver(house, odo, classId, await photograph(), 'left')).rejects.toBeInstanceOf(NotFound);

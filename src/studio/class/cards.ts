@@ -9,7 +9,7 @@ import { formatCgats } from '@/core/formats/cgats';
 import { classes } from '@/data/schema/tables';
 import { inspectPicture } from '@/workers/decoding/decode';
 import { eq } from 'drizzle-orm';
-import { classOf, NotFound, Refused, type Teacher } from '../access/actor';
+import { classOf, classToChange, NotFound, Refused, type Teacher } from '../access/actor';
 import type { House } from '../house';
 import type { OwnClass } from '../plan/exercises';
 
@@ -18,7 +18,7 @@ const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** Keeps the readings of a file for all sheets of the class that are measured from now on. Throws Refused with what is wrong in it. */
 export async function bringInCard(house: House, teacher: Teacher, classId: string, text: string): Promise<void> {
-  await classOf(house, teacher, classId);
+  await classToChange(house, teacher, classId);
   try {
     const card = storeCard(parseCardFile(text), 'measured', `read on ${today()}`);
     await house.db.update(classes).set({ card }).where(eq(classes.id, classId));
@@ -39,7 +39,7 @@ export async function carryCardOver(
   file: string,
   known: Side,
 ): Promise<void> {
-  const { card } = await classOf(house, teacher, classId);
+  const { card } = await classToChange(house, teacher, classId);
   if (!card)
     throw new Refused('Nothing is known of this class’s printed greys yet: bring in readings of a sheet first.');
   await inspectPicture(file);
@@ -57,7 +57,7 @@ export async function carryCardOver(
 }
 
 export async function forgetCard(house: House, teacher: Teacher, classId: string): Promise<void> {
-  await classOf(house, teacher, classId);
+  await classToChange(house, teacher, classId);
   await house.db.update(classes).set({ card: null }).where(eq(classes.id, classId));
 }
 

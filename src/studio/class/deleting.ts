@@ -12,10 +12,11 @@ import {
   tray,
   user,
 } from '@/data/schema/tables';
-import { and, eq, inArray } from 'drizzle-orm';
-import { classOf, Refused, studentFor, type Teacher } from '../access/actor';
+import { and, eq, inArray, notExists, sql } from 'drizzle-orm';
+import { ownClass, Refused, studentToChange, type Teacher } from '../access/actor';
 import { markToForget } from '../forgetting';
 import type { House } from '../house';
+import { writeDown } from '../staff/chronicle';
 import { removeUnused } from '../unused-files';
 import type { Receipt } from '../views/receipt';
 
@@ -86,9 +87,18 @@ const looksOf = async (house: House, studentIds: readonly string[]): Promise<str
       .where(inArray(looks.studentId, [...studentIds, '']))
   ).map((l) => l.hash);
 
+/** Those who are in no class any more. */
+async function deleteUsers(tx: Transaction, userIds: readonly string[]): Promise<void> {
+  const elsewhere = tx
+    .select({ one: sql`1` })
+    .from(students)
+    .where(eq(students.userId, user.id));
+  await tx.delete(user).where(and(eq(user.role, 'student'), inArray(user.id, [...userIds, '']), notExists(elsewhere)));
+}
+
 /** Deletes a student, all rows of theirs and the files that nobody else uses. */
 export async function deleteStudent(house: House, teacher: Teacher, studentId: string): Promise<Receipt> {
-  const own = await studentFor(house, teacher, studentId);
+  const own = await studentToChange(house, teacher, studentId);
   const ins = await house.db.select({ id: handIns.id }).from(handIns).where(eq(handIns.studentId, studentId));
   const gone = await deleteAll(
     house,
@@ -96,7 +106,8 @@ export async function deleteStudent(house: House, teacher: Teacher, studentId: s
     await looksOf(house, [studentId]),
     async (tx) => {
       await tx.delete(students).where(eq(students.id, studentId));
-      await tx.delete(user).where(eq(user.id, own.student.userId));
+      await deleteUsers(tx, [own.student.userId]);
+      await writeDown(tx, teacher, 'deleted-student', { classId: own.class.id });
     },
   );
   return { at: new Date(), students: 1, ...gone };
@@ -109,7 +120,7 @@ export async function deleteStudent(house: House, teacher: Teacher, studentId: s
  * @throws Refused where that is another one.
  */
 export async function deleteClass(house: House, teacher: Teacher, classId: string, name: string): Promise<Receipt> {
-  const own = await classOf(house, teacher, classId);
+  const own = await ownClass(house, teacher, classId);
   if (name.trim() !== own.name) throw new Refused('Write the name of the class as it stands above to delete it.');
   const people = await house.db.select().from(students).where(eq(students.classId, classId));
   const ids = people.map((p) => p.id);
@@ -124,14 +135,9 @@ export async function deleteClass(house: House, teacher: Teacher, classId: strin
     [...(await looksOf(house, ids)), ...strays.flatMap((s) => [s.photoHash, s.smallHash])],
     async (tx) => {
       await tx.delete(classes).where(eq(classes.id, classId));
-      await tx.delete(user).where(
-        and(
-          eq(user.role, 'student'),
-          inArray(
-            user.id,
-            people.map((p) => p.userId),
-          ),
-        ),
+      await deleteUsers(
+        tx,
+        people.map((p) => p.userId),
       );
     },
   );

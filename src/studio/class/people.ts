@@ -5,8 +5,17 @@ import { newClassCode, newId, newPersonalCode } from '@/data/schema/ids';
 import { classes, students, user } from '@/data/schema/tables';
 import { asc, count, desc, eq, max } from 'drizzle-orm';
 import { z } from 'zod';
-import { classOf, Refused, studentFor, type Teacher } from '../access/actor';
+import {
+  classOf,
+  classToChange,
+  isTaughtBy,
+  refuseAssistant,
+  Refused,
+  studentToChange,
+  type Teacher,
+} from '../access/actor';
 import type { House } from '../house';
+import { writeDown } from '../staff/chronicle';
 import { KEEP_DAYS } from './keeping';
 import { emailSchema, nameSchema, numberingSchema, passwordSchema } from '../words';
 
@@ -33,6 +42,7 @@ export async function createClass(
   numbering: NumberingId,
   code = newClassCode(),
 ): Promise<string> {
+  refuseAssistant(teacher);
   const id = newId();
   await house.db
     .insert(classes)
@@ -59,12 +69,13 @@ export async function changeClass(
   classId: string,
   settings: ClassSettings,
 ): Promise<void> {
-  await classOf(house, teacher, classId);
+  await classToChange(house, teacher, classId);
   await house.db.update(classes).set(classSettingsSchema.parse(settings)).where(eq(classes.id, classId));
+  await writeDown(house.db, teacher, 'changed-class', { classId });
 }
 
 export function classesOf(house: House, teacher: Teacher) {
-  return house.db.select().from(classes).where(eq(classes.teacherId, teacher.userId)).orderBy(desc(classes.createdAt));
+  return house.db.select().from(classes).where(isTaughtBy(teacher)).orderBy(desc(classes.createdAt));
 }
 
 export async function studentsOf(house: House, teacher: Teacher, classId: string) {
@@ -80,7 +91,7 @@ export async function addStudent(
   name: string,
   code = newPersonalCode(),
 ) {
-  const own = await classOf(house, teacher, classId);
+  const own = await classToChange(house, teacher, classId);
   const displayName = nameSchema.parse(name);
   const userId = await house.auth.createStudent(displayName, own.code, code);
   const id = newId();
@@ -90,6 +101,7 @@ export async function addStudent(
       .from(students)
       .where(eq(students.classId, classId));
     await tx.insert(students).values({ id, classId, userId, name: displayName, number: (last?.n ?? 0) + 1 });
+    await writeDown(tx, teacher, 'enrolled', { classId, studentId: id });
   });
   return { id, code };
 }
@@ -112,8 +124,9 @@ export async function enrolList(
 
 /** A new personal code; the old one and all its sessions end. */
 export async function reissueCode(house: House, teacher: Teacher, studentId: string): Promise<string> {
-  const row = await studentFor(house, teacher, studentId);
+  const row = await studentToChange(house, teacher, studentId);
   const code = newPersonalCode();
   await house.auth.reissueCode(row.student.userId, row.class.code, code);
+  await writeDown(house.db, teacher, 'new-code', { classId: row.class.id, studentId });
   return code;
 }

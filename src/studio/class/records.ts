@@ -1,5 +1,6 @@
 /** A student's data out as a ZIP. */
 import {
+  addresses,
   attempts,
   critiques,
   dabChecks,
@@ -7,6 +8,7 @@ import {
   decisions,
   files,
   findingEdits,
+  grades,
   handIns,
   looks,
   marks,
@@ -14,12 +16,14 @@ import {
   opinions,
   ownFindings,
   replies,
+  studentNotes,
 } from '@/data/schema/tables';
 import { FileMissing } from '@/data/files/file-store';
 import { eq, inArray } from 'drizzle-orm';
 import yazl from 'yazl';
-import { studentFor, type Teacher } from '../access/actor';
+import { studentToChange, type Teacher } from '../access/actor';
 import type { House } from '../house';
+import { writeDown } from '../staff/chronicle';
 import { filesOf } from './deleting';
 
 async function allOf(house: House, studentId: string) {
@@ -38,7 +42,8 @@ export async function exportStudent(
   teacher: Teacher,
   studentId: string,
 ): Promise<{ name: string; stream: NodeJS.ReadableStream }> {
-  const own = await studentFor(house, teacher, studentId);
+  const own = await studentToChange(house, teacher, studentId);
+  await writeDown(house.db, teacher, 'took-out-student', { classId: own.class.id, studentId });
   const { ins, tries } = await allOf(house, studentId);
   const ids = tries.map((t) => t.id);
   const some = ids.length > 0;
@@ -57,6 +62,9 @@ export async function exportStudent(
     corrections: shown,
     opinions: some ? await house.db.select().from(opinions).where(inArray(opinions.attemptId, ids)) : [],
     replies: some ? await house.db.select().from(replies).where(inArray(replies.attemptId, ids)) : [],
+    notes: await house.db.select().from(studentNotes).where(eq(studentNotes.studentId, studentId)),
+    grades: some ? await house.db.select().from(grades).where(inArray(grades.attemptId, ids)) : [],
+    addresses: await house.db.select().from(addresses).where(eq(addresses.studentId, studentId)),
     dabChecks: await house.db.select().from(dabChecks).where(eq(dabChecks.studentId, studentId)),
     looks: theirLooks,
     decisions: some ? await house.db.select().from(decisions).where(inArray(decisions.attemptId, ids)) : [],

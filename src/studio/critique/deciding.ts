@@ -2,11 +2,12 @@
 import type { Verdict } from '@/core/critique/verdict';
 import type { Transaction } from '@/data/database/engine';
 import { newId } from '@/data/schema/ids';
-import { attempts, critiques, decisions, replies } from '@/data/schema/tables';
+import { attempts, critiques, decisions, replies, user } from '@/data/schema/tables';
 import { and, eq, inArray, isNull } from 'drizzle-orm';
-import { attemptFor, Refused, type Teacher } from '../access/actor';
+import { attemptFor, refuseAssistant, Refused, type Teacher } from '../access/actor';
 import { changeHandIn, holdHandIn } from '../hand-in/states';
 import type { House } from '../house';
+import { aboutHandIn, writeDown } from '../staff/chronicle';
 import { alikeOf } from '../views/alike';
 import { attemptsAt, currentOf } from '../views/attempt';
 import { measuredOfOne } from '../views/measured';
@@ -64,6 +65,20 @@ async function send(tx: Transaction, own: Own, verdict: Verdict): Promise<void> 
   await tx.update(critiques).set({ sentAt: new Date(), letter }).where(eq(critiques.attemptId, attemptId));
 }
 
+/** Throws Refused where it was somebody else who decided: both have it before them, and one of them is told. */
+async function refuseOthers(
+  tx: Transaction,
+  { decidedBy, verdict }: typeof decisions.$inferSelect,
+  teacher: Teacher,
+  { student }: Own,
+): Promise<void> {
+  if (decidedBy === null || decidedBy === teacher.userId) return;
+  const [other] = await tx.select({ name: user.name }).from(user).where(eq(user.id, decidedBy));
+  throw new Refused(
+    `${other?.name ?? 'A colleague'} has decided this already: ${student.name} is ${SAID_OF[verdict]}. It stands as they decided; what you wrote is kept.`,
+  );
+}
+
 interface HowToDecide {
   /** Whether it stands though a nearly equal one was judged otherwise. */
   readonly isSure?: boolean;
@@ -81,6 +96,7 @@ export async function decide(
   verdict: Verdict,
   { isSure = true, holds = false, note = noteDeed }: HowToDecide = {},
 ): Promise<void> {
+  if (!holds) refuseAssistant(teacher);
   const own = await attemptFor(house, teacher, attemptId);
   if (!isSure) await refuseUnlike(house, own, verdict);
   await house.db.transaction(async (tx) => {
@@ -88,12 +104,23 @@ export async function decide(
     await refuseOlder(tx, own);
     const standing = await standingOf(tx, attemptId);
     // The same key pressed twice is one decision.
-    if (standing?.verdict === verdict && (holds || state !== 'held')) return;
-    if (standing && standing.verdict !== verdict)
+    if (standing?.verdict === verdict && (holds || state !== 'held')) {
+      await refuseOthers(tx, standing, teacher, own);
+      return;
+    }
+    if (standing && standing.verdict !== verdict) {
+      await refuseOthers(tx, standing, teacher, own);
       throw new Refused('This attempt was decided already. Withdraw that decision first.');
-    if (!standing) await tx.insert(decisions).values({ id: newId(), handInId: own.handIn.id, attemptId, verdict });
-    if (!holds) await send(tx, own, verdict);
-    else if (!(await changeHandIn(tx, own.handIn.id, 'hold'))) throw new Refused('There is nothing to decide here.');
+    }
+    const decision = { handInId: own.handIn.id, attemptId, verdict, decidedBy: teacher.userId };
+    if (!standing) await tx.insert(decisions).values({ id: newId(), ...decision });
+    if (!note) await writeDown(tx, teacher, 'decided', aboutHandIn(own));
+    if (!holds) {
+      await send(tx, own, verdict);
+      await writeDown(tx, teacher, 'sent', aboutHandIn(own));
+    }
+    if (holds && !(await changeHandIn(tx, own.handIn.id, 'hold')))
+      throw new Refused('There is nothing to decide here.');
     await note?.(tx, teacher, own, { did: 'decided', verdict, wasSent: !holds });
   });
 }
@@ -109,6 +136,7 @@ export async function sendHeld(
   attemptId: string,
   note: typeof noteDeed | null = noteDeed,
 ): Promise<void> {
+  refuseAssistant(teacher);
   const own = await attemptFor(house, teacher, attemptId);
   await house.db.transaction(async (tx) => {
     const state = await holdHandIn(tx, own.handIn.id);
@@ -136,15 +164,18 @@ export async function withdraw(
     if (!(await isCurrent(tx, own))) throw new Refused(HANDED_IN_AGAIN);
     const standing = await standingOf(tx, attemptId);
     if (!standing) throw new Refused('There is no decision to withdraw.');
+    if (state !== 'held') refuseAssistant(teacher);
     await tx.update(decisions).set({ withdrawnAt: new Date() }).where(eq(decisions.id, standing.id));
     await tx.update(critiques).set({ sentAt: null, letter: null }).where(eq(critiques.attemptId, attemptId));
     await changeHandIn(tx, own.handIn.id, 'withdraw');
+    if (!note) await writeDown(tx, teacher, 'withdrew', aboutHandIn(own));
     await note?.(tx, teacher, own, { did: 'withdrew', verdict: standing.verdict, wasSent: state !== 'held' });
   });
 }
 
 /** Fetches a letter back that was sent: its decision is held again. Throws Refused where the student has acted on it. */
 export async function fetchBack(house: House, teacher: Teacher, attemptId: string): Promise<void> {
+  refuseAssistant(teacher);
   const own = await attemptFor(house, teacher, attemptId);
   await house.db.transaction(async (tx) => {
     await holdHandIn(tx, own.handIn.id);
@@ -152,6 +183,7 @@ export async function fetchBack(house: House, teacher: Teacher, attemptId: strin
     if ((await tx.select().from(replies).where(eq(replies.attemptId, attemptId))).length > 0)
       throw new Refused(`${own.student.name} has answered this letter already: it stands.`);
     if (!(await changeHandIn(tx, own.handIn.id, 'fetchBack'))) throw new Refused('This letter was not sent.');
+    await writeDown(tx, teacher, 'fetched-back', aboutHandIn(own));
     await tx.update(critiques).set({ sentAt: null, letter: null }).where(eq(critiques.attemptId, attemptId));
   });
 }

@@ -3,7 +3,7 @@ import { letterParts, type SaidItem, VERDICT_WORDS } from '@/core/critique/lette
 import { markWords } from '@/core/critique/marks';
 import { zoneOf } from '@/core/planning/meetings';
 import type { PaperId } from '@/core/sheet/paper';
-import type { LetterSentence } from '@/print/letter-pages';
+import type { LetterSentence } from '@/core/critique/letter-text';
 import type { LetterOrder, PrintJob } from '@/workers/printing/job';
 import { type Actor, attemptFor, NotFound } from '../access/actor';
 import type { House } from '../house';

@@ -2,23 +2,31 @@
 import type { Deed } from '@/core/critique/deed';
 import type { Transaction } from '@/data/database/engine';
 import { newId } from '@/data/schema/ids';
-import { deeds } from '@/data/schema/tables';
+import { type Chronicled, deeds } from '@/data/schema/tables';
 import { lt } from 'drizzle-orm';
 import type { Teacher } from '../access/actor';
 import type { House } from '../house';
+import { aboutHandIn, writeDown } from '../staff/chronicle';
 
 /** What was done it to: all of a hand-in where there is no attempt. */
 interface DoneTo {
-  readonly handIn: { readonly id: string };
+  readonly class: { readonly id: string };
+  readonly handIn: { readonly id: string; readonly studentId: string; readonly exerciseId: string };
   readonly attempt: { readonly id: string } | null;
 }
 
-export async function noteDeed(
-  tx: Transaction,
-  teacher: Teacher,
-  { handIn, attempt }: DoneTo,
-  deed: Deed,
-): Promise<void> {
+/** What is written down of it for everybody who teaches the class; all else is drafting. */
+const WRITTEN_DOWN_AS: Partial<Record<Deed['did'], Chronicled>> = {
+  decided: 'decided',
+  withdrew: 'withdrew',
+  sent: 'sent',
+  answered: 'answered',
+  graded: 'graded',
+};
+
+export async function noteDeed(tx: Transaction, teacher: Teacher, done: DoneTo, deed: Deed): Promise<void> {
+  const { handIn, attempt } = done;
+  await writeDown(tx, teacher, WRITTEN_DOWN_AS[deed.did] ?? 'drafted', aboutHandIn(done));
   await tx
     .insert(deeds)
     .values({ id: newId(), teacherId: teacher.userId, handInId: handIn.id, attemptId: attempt?.id ?? null, deed });

@@ -25,7 +25,7 @@ eachInNewStudio((fresh) => (studio = fresh));
 beforeEach(async () => {
   const email = `${newId()}@tidewell.example`;
   const userId = await studio.house.auth.createTeacher('Corin Maddery', email, 'mortar-and-madder');
-  corin = { role: 'teacher', userId, name: 'Corin Maddery' };
+  corin = { role: 'teacher', standing: 'teacher', userId, name: 'Corin Maddery' };
 });
 
 async function measured(): Promise<string> {

@@ -5,12 +5,14 @@ import { attempts, critiques, exercises, handIns, opinions, students, user } fro
 import { and, asc, eq, isNotNull, isNull, type SQL } from 'drizzle-orm';
 import { z } from 'zod';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
-import { colleaguesOf } from '../class/colleagues';
+import { colleaguesOf } from '../staff/colleagues';
 import type { House } from '../house';
 import { attemptViews } from '../views/attempt';
 import { judgedBy } from '../views/said';
+import { aboutHandIn, writeDown } from '../staff/chronicle';
 import { letterTextSchema } from '../words';
 import { openCritique } from './critiquing';
+import { noteDeed } from './noting';
 
 const askSchema = z.object({ of: z.string().max(60), hidesName: z.boolean(), question: letterTextSchema });
 const saidSchema = z.object({
@@ -24,15 +26,19 @@ const saidSchema = z.object({
  * @throws Refused where it was sent, or where they were asked already; NotFound where there is no such teacher.
  */
 export async function askOpinion(house: House, teacher: Teacher, attemptId: string, given: unknown): Promise<void> {
+  const own = await attemptFor(house, teacher, attemptId);
   await openCritique(house, teacher, attemptId);
   const { of, hidesName, question } = askSchema.parse(given);
   if (!(await colleaguesOf(house, teacher)).some((c) => c.id === of)) throw new NotFound();
-  const made = await house.db
-    .insert(opinions)
-    .values({ id: newId(), attemptId, askedBy: teacher.userId, of, hidesName, question })
-    .onConflictDoNothing()
-    .returning({ id: opinions.id });
-  if (made.length === 0) throw new Refused('They were asked about this one already.');
+  await house.db.transaction(async (tx) => {
+    const [made] = await tx
+      .insert(opinions)
+      .values({ id: newId(), attemptId, askedBy: teacher.userId, of, hidesName, question })
+      .onConflictDoNothing()
+      .returning({ id: opinions.id });
+    if (!made) throw new Refused('They were asked about this one already.');
+    await noteDeed(tx, teacher, own, { did: 'asked', id: made.id });
+  });
 }
 
 /** Takes a question back that nobody has answered. */
@@ -48,14 +54,15 @@ export async function takeQuestionBack(house: House, teacher: Teacher, attemptId
 /** A question to a teacher, with the attempt that it is about. Throws NotFound where it is not theirs. */
 async function askedOf(house: House, teacher: Teacher, id: string) {
   const [row] = await house.db
-    .select({ opinion: opinions, asker: user.name, sentAt: critiques.sentAt })
+    .select({ opinion: opinions, asker: user.name, standing: user.standing, sentAt: critiques.sentAt })
     .from(opinions)
     .innerJoin(user, eq(opinions.askedBy, user.id))
     .innerJoin(critiques, eq(opinions.attemptId, critiques.attemptId))
     .where(and(eq(opinions.id, id), eq(opinions.of, teacher.userId)));
   if (!row) throw new NotFound();
   // Whoever asked may see it, and lends that to whoever was asked.
-  const asker: Teacher = { role: 'teacher', userId: row.opinion.askedBy, name: row.asker };
+  const standing = row.standing ?? 'assistant';
+  const asker: Teacher = { role: 'teacher', standing, userId: row.opinion.askedBy, name: row.asker };
   return { ...row, own: await attemptFor(house, asker, row.opinion.attemptId) };
 }
 
@@ -70,6 +77,7 @@ export async function giveOpinion(house: House, teacher: Teacher, id: string, gi
 /** A hand-in as a teacher sees it who was asked about it: whose it is only where that is not hidden. */
 export async function lookAtAsked(house: House, teacher: Teacher, id: string) {
   const { opinion, asker, sentAt, own } = await askedOf(house, teacher, id);
+  await writeDown(house.db, teacher, 'looked', aboutHandIn(own));
   const [view] = await attemptViews(house, [own.attempt], judgedBy(own));
   if (!view) throw new NotFound();
   const { hidesName, question, word, verdict } = opinion;

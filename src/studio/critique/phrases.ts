@@ -1,7 +1,7 @@
 /** Words that a teacher has used before for the same thing: offered when it is to be said again. */
 import { attempts, classes, exercises, findingEdits, handIns } from '@/data/schema/tables';
 import { and, desc, eq, inArray, isNotNull, or, sql } from 'drizzle-orm';
-import type { Teacher } from '../access/actor';
+import { isTaughtBy, type Teacher } from '../access/actor';
 import type { House } from '../house';
 
 /** Offered of each at the most, the newest. */
@@ -36,7 +36,7 @@ export async function phrasesOf(
     .innerJoin(classes, eq(exercises.classId, classes.id))
     .where(
       and(
-        eq(classes.teacherId, teacher.userId),
+        isTaughtBy(teacher),
         inArray(codeOfEdit, [...codes]),
         or(isNotNull(findingEdits.say), isNotNull(findingEdits.action)),
       ),

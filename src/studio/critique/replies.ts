@@ -1,9 +1,18 @@
 /** A student's answer to a letter, or their one question about it, and what the teacher says to that. */
 import { classes, critiques, exercises, handIns, replies, students, attempts } from '@/data/schema/tables';
-import { and, asc, eq, isNull } from 'drizzle-orm';
-import { attemptFor, NotFound, Refused, type Student, type Teacher } from '../access/actor';
+import { and, asc, eq, isNotNull, isNull } from 'drizzle-orm';
+import {
+  attemptFor,
+  isTaughtBy,
+  NotFound,
+  refuseAssistant,
+  Refused,
+  type Student,
+  type Teacher,
+} from '../access/actor';
 import type { House } from '../house';
 import { letterTextSchema, textSchema } from '../words';
+import { noteDeed } from './noting';
 
 /**
  * Answers a remark of a letter, or asks about all of it where `about` is null. It may be written over until the teacher has looked at it.
@@ -52,16 +61,33 @@ export const repliesTo = (house: House, teacher: Teacher) =>
     .innerJoin(students, eq(handIns.studentId, students.id))
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(and(eq(classes.teacherId, teacher.userId), isNull(replies.answeredAt)))
+    .where(and(isTaughtBy(teacher), isNull(replies.answeredAt)))
     .orderBy(asc(replies.createdAt));
 
 /** Says something to it, or only that it was looked at, where nothing is said. Throws NotFound where nothing was written. */
 export async function answerReply(house: House, teacher: Teacher, attemptId: string, given: string): Promise<void> {
+  refuseAssistant(teacher);
+  const own = await attemptFor(house, teacher, attemptId);
+  const answer = letterTextSchema.parse(given);
+  await house.db.transaction(async (tx) => {
+    const answered = await tx
+      .update(replies)
+      .set({ answer, answeredAt: new Date() })
+      .where(eq(replies.attemptId, attemptId))
+      .returning({ id: replies.attemptId });
+    if (answered.length === 0) throw new NotFound();
+    await noteDeed(tx, teacher, own, { did: 'answered' });
+  });
+}
+
+/** Takes an answer back: what the student wrote waits again. Throws NotFound where there is none. */
+export async function takeAnswerBack(house: House, teacher: Teacher, attemptId: string): Promise<void> {
+  refuseAssistant(teacher);
   await attemptFor(house, teacher, attemptId);
-  const answered = await house.db
+  const back = await house.db
     .update(replies)
-    .set({ answer: letterTextSchema.parse(given), answeredAt: new Date() })
-    .where(eq(replies.attemptId, attemptId))
+    .set({ answer: null, answeredAt: null })
+    .where(and(eq(replies.attemptId, attemptId), isNotNull(replies.answeredAt)))
     .returning({ id: replies.attemptId });
-  if (answered.length === 0) throw new NotFound();
+  if (back.length === 0) throw new NotFound();
 }

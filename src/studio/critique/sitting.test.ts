@@ -1,17 +1,20 @@
 /** An evening at the Table: decisions that are held, letters that are sent, and taking back whatever was done. */
-import { attempts, critiques, decisions, deeds, handIns, sittings } from '@/data/schema/tables';
+import { attempts, critiques, decisions, deeds, handIns, opinions, sittings } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { Refused } from '../access/actor';
+import { grade, setScheme } from '../grading/grading';
 import { measureAttempt } from '../hand-in/measuring';
 import { eachInNewStudio, saidOf, type TestStudio, viewOf } from '../test-studio';
 import { myExercise } from '../views/my-work';
+import { gradesOf } from '../views/grading';
 import { heldLetters, nextInLine, sittingAt } from '../views/sitting';
 import { editItem, setWord } from './critiquing';
 import { decide, sendHeld, withdraw } from './deciding';
 import { drawMark, takeMarkBack } from './marking';
+import { askOpinion } from './opinions';
 import { speakTo } from './register';
 import { sayOwn } from './remarks';
-import { replyTo } from './replies';
+import { answerReply, repliesTo, replyTo } from './replies';
 import { holdLetters, holdsLetters, sitDownAt } from './sitting';
 import { lastDeed, takeBack } from './taking-back';
 
@@ -132,6 +135,33 @@ test('everything done is taken back, the last first, across hand-ins', async () 
   expect(await saidOf(studio, bea.id)).toEqual([item, ...(await saidOf(studio, bea.id)).slice(1)]);
   const [handIn] = await house.db.select().from(handIns).where(eq(handIns.id, bea.handInId));
   expect(handIn?.register).toBeNull();
+});
+
+test('grades, questions to a colleague and answers to a student are taken back too', async () => {
+  const { house, teacher, classId, bea } = studio;
+  const { id, handInId } = await handedIn('bea', 12);
+  await sitDownAt(house, teacher, handInId);
+  const by = { kind: 'points' as const, most: 10 };
+  const criteria = [{ id: 'even', name: 'Even steps', figure: null, by }];
+  await setScheme(house, teacher, classId, { version: 1, shown: false, criteria });
+  const given = async () => (await gradesOf(house, [id])).map((g) => g.points);
+  await grade(house, teacher, id, 'even', { kind: 'points', points: 6 });
+  await grade(house, teacher, id, 'even', { kind: 'points', points: 7 });
+  const of = await house.auth.createTeacher('Corin Maddery', `${id}@tidewell.example`, 'mortar-and-madder');
+  await askOpinion(house, teacher, id, { of, hidesName: true, question: 'Too harsh?' });
+  expect(await back()).toBe('the question to a colleague about Bea Lindqvarn');
+  expect(await house.db.$count(opinions)).toBe(0);
+  expect(await back()).toBe('a grade of Bea Lindqvarn');
+  expect(await given()).toEqual([6]);
+  expect(await back()).toBe('a grade of Bea Lindqvarn');
+  expect(await given()).toEqual([]);
+
+  await decide(house, teacher, id, 'again');
+  await replyTo(house, bea, id, { about: null, text: 'Which black?' });
+  await answerReply(house, teacher, id, 'The one we mixed.');
+  expect(await repliesTo(house, teacher)).toEqual([]);
+  expect(await back()).toBe('your answer to Bea Lindqvarn');
+  expect(await repliesTo(house, teacher)).toMatchObject([{ text: 'Which black?' }]);
 });
 
 test('what somebody wrote since, and a letter that was answered, stay', async () => {

@@ -4,12 +4,17 @@ import { deeds, handIns, sittings, students } from '@/data/schema/tables';
 import { and, desc, eq, gte, isNull } from 'drizzle-orm';
 import { NotFound, Refused, type Teacher } from '../access/actor';
 import { isSame } from '../access/meanwhile';
+import { grade } from '../grading/grading';
+import { takeReadingBack } from '../hand-in/notan-hand-ins';
 import type { House } from '../house';
+import { gradesOf } from '../views/grading';
 import { editItem, setWord } from './critiquing';
 import { decide, fetchBack, withdraw } from './deciding';
 import { putMarkBack, takeMarkBack } from './marking';
+import { takeQuestionBack } from './opinions';
 import { speakTo } from './register';
 import { unsayOwn } from './remarks';
+import { takeAnswerBack } from './replies';
 import { standingEdit, standingWord } from './standing';
 
 /** The last thing that a teacher did in their sitting and has not taken back; null where there is nothing. */
@@ -32,6 +37,10 @@ interface At {
   readonly handInId: string;
   readonly attemptId: string;
 }
+
+/** What was given by a criterion, as it is given anew. */
+const asGiven = ({ points, level }: { readonly points: number | null; readonly level: string | null }) =>
+  level === null ? { kind: 'points' as const, points } : { kind: 'level' as const, level };
 
 const CHANGED_SINCE = 'This was changed once more since then, and stays as it is now.';
 
@@ -57,6 +66,14 @@ const UNDO: { readonly [D in Deed['did']]: (at: At, deed: Extract<Deed, { did: D
   marked: ({ house, teacher, attemptId }, { id }) => takeMarkBack(house, teacher, attemptId, id, null),
   unmarked: ({ house, teacher, attemptId }, { id, mark }) => putMarkBack(house, teacher, attemptId, id, mark),
   spoke: ({ house, teacher, handInId }, { before }) => speakTo(house, teacher, handInId, before, null),
+  answered: ({ house, teacher, attemptId }) => takeAnswerBack(house, teacher, attemptId),
+  asked: ({ house, teacher, attemptId }, { id }) => takeQuestionBack(house, teacher, attemptId, id),
+  accepted: ({ house, teacher, attemptId }, { id }) => takeReadingBack(house, teacher, attemptId, id),
+  async graded({ house, teacher, attemptId }, { criterion, before, after }) {
+    const stands = (await gradesOf(house, [attemptId])).find((g) => g.criterion === criterion);
+    if (stands?.points !== after?.points || stands?.level !== after?.level) throw new Refused(CHANGED_SINCE);
+    await grade(house, teacher, attemptId, criterion, before && asGiven(before), null);
+  },
 };
 
 /**
@@ -65,21 +82,20 @@ const UNDO: { readonly [D in Deed['did']]: (at: At, deed: Extract<Deed, { did: D
  * @throws Refused with why it stands; NotFound where it is not theirs, or was taken back already.
  */
 export async function takeBack(house: House, teacher: Teacher, id: string): Promise<{ readonly handInId: string }> {
-  const [row] = await house.db
-    .update(deeds)
-    .set({ takenBackAt: new Date() })
-    .where(and(eq(deeds.id, id), eq(deeds.teacherId, teacher.userId), isNull(deeds.takenBackAt)))
-    .returning();
+  const own = and(eq(deeds.id, id), eq(deeds.teacherId, teacher.userId), isNull(deeds.takenBackAt));
+  const [row] = await house.db.select().from(deeds).where(own);
   if (!row) throw new NotFound();
+  // Marked when it is done: cut off in between, it is taken back once more, finds nothing to do, and is passed over.
+  const isOver = () => house.db.update(deeds).set({ takenBackAt: new Date() }).where(own);
   const { deed, handInId, attemptId } = row;
   try {
     const undo = UNDO[deed.did] as (at: At, deed: Deed) => Promise<unknown>;
     await undo({ house, teacher, handInId, attemptId: attemptId ?? '' }, deed);
   } catch (error) {
-    if (error instanceof NotFound) throw new Refused(CHANGED_SINCE);
     // What failed for another reason can be tried again.
-    if (!(error instanceof Refused)) await house.db.update(deeds).set({ takenBackAt: null }).where(eq(deeds.id, id));
-    throw error;
+    if (error instanceof NotFound || error instanceof Refused) await isOver();
+    throw error instanceof NotFound ? new Refused(CHANGED_SINCE) : error;
   }
+  await isOver();
   return { handInId };
 }

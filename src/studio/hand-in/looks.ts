@@ -8,8 +8,8 @@ import { type LookCell, type LookMark, lookMarksSchema } from '@/core/look/store
 import { newId } from '@/data/schema/ids';
 import { looks } from '@/data/schema/tables';
 import { inspectPicture } from '@/workers/decoding/decode';
-import { and, eq } from 'drizzle-orm';
-import { exerciseFor, NotFound, Refused, type Student } from '../access/actor';
+import { and, eq, inArray } from 'drizzle-orm';
+import { exerciseOfMine, NotFound, placesOf, Refused, type Student } from '../access/actor';
 import { knownPrint } from '../class/cards';
 import type { House } from '../house';
 import { removeUnused } from '../unused-files';
@@ -22,7 +22,15 @@ async function rowOf(house: House, student: Student, exerciseId: string) {
   const [row] = await house.db
     .select()
     .from(looks)
-    .where(and(eq(looks.exerciseId, exerciseId), eq(looks.studentId, student.studentId)));
+    .where(
+      and(
+        eq(looks.exerciseId, exerciseId),
+        inArray(
+          looks.studentId,
+          placesOf(student).map((p) => p.studentId),
+        ),
+      ),
+    );
   return row ?? null;
 }
 
@@ -37,7 +45,7 @@ export async function takeLook(
   file: string,
   target: StoredTarget | null = null,
 ): Promise<void> {
-  const { exercise, class: own } = await exerciseFor(house, student, exerciseId);
+  const { exercise, class: own, me } = await exerciseOfMine(house, student, exerciseId);
   const { terms } = exercise;
   if (!kindOf(terms).looks)
     throw new Refused(
@@ -45,7 +53,7 @@ export async function takeLook(
     );
   await checkRoom(house);
   const { orientation } = await inspectPicture(file);
-  const expected = { exercise: exerciseId, student: student.studentId };
+  const expected = { exercise: exerciseId, student: me.studentId };
   const known = { ...(await knownPaints(house, own.id, terms)), ...knownPrint(own) };
   const { look, issues, picture } = await house.pool.run(
     {
@@ -66,7 +74,7 @@ export async function takeLook(
   const fresh = { id: newId(), pictureHash, look, marks: null, createdAt: new Date() };
   await house.db
     .insert(looks)
-    .values({ exerciseId, studentId: student.studentId, ...fresh })
+    .values({ exerciseId, studentId: me.studentId, ...fresh })
     .onConflictDoUpdate({ target: [looks.exerciseId, looks.studentId], set: fresh });
   if (before && before.pictureHash !== pictureHash) await removeUnused(house, before.pictureHash);
 }
@@ -103,7 +111,7 @@ export interface LookView {
 export async function myLook(house: House, student: Student, exerciseId: string): Promise<LookView | null> {
   const row = await rowOf(house, student, exerciseId);
   if (!row) return null;
-  const { exercise, class: own } = await exerciseFor(house, student, exerciseId);
+  const { exercise, class: own } = await exerciseOfMine(house, student, exerciseId);
   const labels = labelsOf(exercise.terms, own.numbering);
   const nameOf = (step: number) => `Step ${labels[step - 1] ?? step}`;
   const { look, marks } = row;

@@ -2,9 +2,11 @@
 import { defaultTerms } from '@/core/kinds/table';
 import { measurements, readings } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
-import { NotFound, Refused } from '../access/actor';
+import { attemptFor, NotFound, Refused } from '../access/actor';
 import { deleteStudent } from '../class/deleting';
 import { decide } from '../critique/deciding';
+import { sitDownAt } from '../critique/sitting';
+import { lastDeed, takeBack } from '../critique/taking-back';
 import { setExercise } from '../plan/exercises';
 import { keepPreparation, referenceFor } from '../reference/references';
 import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
@@ -30,12 +32,20 @@ test('a painting is measured against the picture; a lost shape accepted for this
   const { exerciseId } = await paintedFrom(studio);
   const [bea, ruta] = [await handedIn(studio, exerciseId), await handedIn(studio, exerciseId, studio.ruta, 120)];
   expect(await itemsOf(bea)).toContain('flipped_shape');
+  const { handIn } = await attemptFor(house, teacher, bea);
+  await sitDownAt(house, teacher, handIn.id);
   await acceptReading(house, teacher, bea, await flippedIn(bea), 'this');
   expect(await itemsOf(bea)).not.toContain('flipped_shape');
   expect(await standingOf(house, teacher, bea)).toBe('as-it-is');
   expect(await itemsOf(ruta)).toContain('flipped_shape');
   expect(await standingOf(house, teacher, ruta)).toBe('as-it-is');
   await expect(acceptReading(house, teacher, bea, '19.19', 'this')).rejects.toThrow(NotFound);
+  // With whatever else was done in the evening it is taken back, and told again.
+  const last = await lastDeed(house, teacher);
+  expect(last?.say).toContain('the reading that was accepted for');
+  await takeBack(house, teacher, last?.id ?? '');
+  expect(await itemsOf(bea)).toContain('flipped_shape');
+  await expect(takeBack(house, teacher, last?.id ?? '')).rejects.toThrow(NotFound);
 });
 
 test('accepted for everyone: earlier hand-ins say that they were measured before, and are judged by it when asked', async () => {

@@ -7,6 +7,7 @@ import type { Photograph } from '@/workers/tasks/measure';
 import type { ReadingFile } from '@/workers/tasks/notan-hand-in';
 import { and, asc, eq, isNull, or } from 'drizzle-orm';
 import { attemptFor, exerciseFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { noteDeed } from '../critique/noting';
 import type { House } from '../house';
 import { prepared, referenceOfExercise } from '../reference/references';
 import { removeUnused } from '../unused-files';
@@ -168,13 +169,27 @@ export async function acceptReading(
   });
   if (!mask) throw new Refused('This shape was judged anew in the meantime: look at it once more.');
   const maskHash = await keepFile(house, mask, 'image/png');
-  await house.db.insert(readings).values({
-    id: newId(),
-    exerciseId: own.exercise.id,
-    handInId: scope === 'this' ? own.handIn.id : null,
-    maskHash,
-    tone: flipped.drawn,
+  const id = newId();
+  await house.db.transaction(async (tx) => {
+    await tx.insert(readings).values({
+      ...{ id, exerciseId: own.exercise.id, handInId: scope === 'this' ? own.handIn.id : null },
+      ...{ maskHash, tone: flipped.drawn },
+    });
+    await noteDeed(tx, teacher, own, { did: 'accepted', id });
   });
+  await judgeAgain(house, teacher, attemptId);
+}
+
+/** Takes one reading back that was accepted here, and judges this hand-in anew. Throws NotFound where it is gone. */
+export async function takeReadingBack(house: House, teacher: Teacher, attemptId: string, id: string): Promise<void> {
+  const { exercise } = await attemptFor(house, teacher, attemptId);
+  await standsUnsent(house, attemptId);
+  const [gone] = await house.db
+    .delete(readings)
+    .where(and(eq(readings.id, id), eq(readings.exerciseId, exercise.id)))
+    .returning({ mask: readings.maskHash });
+  if (!gone) throw new NotFound();
+  await removeUnused(house, gone.mask);
   await judgeAgain(house, teacher, attemptId);
 }
 

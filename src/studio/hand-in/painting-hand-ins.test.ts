@@ -66,7 +66,7 @@ test('it is shown in greys as it lies on the picture, and where it differs: to i
   // It has no tones, and of another teacher's it says nothing.
   expect(await tonesOfAttempt(house, teacher, id, 'drawn')).toBeNull();
   const other = await house.auth.createTeacher('Odile Marrow', `${id}@tidewell.example`, 'saltpans-and-hills');
-  const stranger = { role: 'teacher' as const, userId: other, name: 'Odile Marrow' };
+  const stranger = { role: 'teacher' as const, standing: 'teacher' as const, userId: other, name: 'Odile Marrow' };
   await expect(paintingPictureOf(house, stranger, id, 'drawn')).rejects.toThrow(NotFound);
 });
 

@@ -9,7 +9,7 @@ import { UnusablePicture } from '@/workers/decoding/decode';
 import { and, asc, eq } from 'drizzle-orm';
 import { rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
-import { classOf, NotFound, Refused, type Teacher } from '../access/actor';
+import { classOf, classToChange, NotFound, refuseAssistant, Refused, type Teacher } from '../access/actor';
 import type { House } from '../house';
 import { removeUnused } from '../unused-files';
 import { checkRoom, keepFile, keepPhoto, recordAttempt } from './receive';
@@ -91,7 +91,7 @@ export async function sortIntoClass(
   name: string,
   file: string,
 ): Promise<PileOutcome[]> {
-  await classOf(house, teacher, classId);
+  await classToChange(house, teacher, classId);
   await checkRoom(house);
   try {
     const { sheets, small, say } = await house.pool.run({ task: 'sort', file });
@@ -155,6 +155,7 @@ export async function giveFromTray(
   trayId: string,
   to: { readonly studentId: string; readonly exerciseId: string },
 ): Promise<void> {
+  refuseAssistant(teacher);
   const row = await fromTray(house, teacher, trayId);
   const [student] = await house.db
     .select()
@@ -178,6 +179,7 @@ export async function giveFromTray(
 
 /** Throws a picture of the tray away for good. */
 export async function discardFromTray(house: House, teacher: Teacher, trayId: string): Promise<void> {
+  refuseAssistant(teacher);
   const row = await fromTray(house, teacher, trayId);
   await house.db.delete(tray).where(eq(tray.id, trayId));
   for (const hash of [row.photoHash, row.smallHash]) await removeUnused(house, hash);

@@ -9,7 +9,7 @@ import { type Inspected, inspectPicture, UnusablePicture } from '@/workers/decod
 import { keepsAsPng } from '@/workers/tasks/lossless';
 import { and, eq } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
-import { type Actor, attemptFor, exerciseFor, NoRoom, Refused, type Student } from '../access/actor';
+import { type Actor, attemptFor, exerciseOfMine, NoRoom, Refused, type Student } from '../access/actor';
 import type { House } from '../house';
 import { removeUnused } from '../unused-files';
 import { textSchema } from '../words';
@@ -144,12 +144,12 @@ export async function receivePhoto(
   target: StoredTarget | null = null,
   stage: string | null = null,
 ): Promise<{ attemptId: string }> {
-  const { exercise } = await exerciseFor(house, student, exerciseId);
+  const { exercise, me } = await exerciseOfMine(house, student, exerciseId);
   await checkRoom(house);
   const photo = await keepPhoto(house, file);
   const { attemptId } = await recordAttempt(house, {
     exerciseId,
-    studentId: student.studentId,
+    studentId: me.studentId,
     terms: exercise.terms,
     photo,
     target,

@@ -13,7 +13,7 @@ import { newId } from '@/data/schema/ids';
 import { dabChecks } from '@/data/schema/tables';
 import { inspectPicture } from '@/workers/decoding/decode';
 import { and, asc, eq } from 'drizzle-orm';
-import { exerciseFor, Refused, type Student } from '../access/actor';
+import { exerciseOfMine, Refused, type Student } from '../access/actor';
 import type { House } from '../house';
 import { classPalette, figuresFor, logMix } from './palettes';
 
@@ -62,7 +62,7 @@ export async function checkDab(
   request: CheckRequest,
   file: string,
 ): Promise<CheckAnswer> {
-  const { exercise, class: own } = await exerciseFor(house, student, exerciseId);
+  const { exercise, class: own, me } = await exerciseOfMine(house, student, exerciseId);
   const { terms } = exercise;
   const targets = valuesOf(terms);
   const { step, wet } = request;
@@ -71,7 +71,7 @@ export async function checkDab(
   const paints = ends(terms);
   await inspectPicture(file);
   const { issues, reading, bare } = await house.pool.run(
-    { task: 'dab', file, terms, dab: step, expected: { exercise: exerciseId, student: student.studentId } },
+    { task: 'dab', file, terms, dab: step, expected: { exercise: exerciseId, student: me.studentId } },
     { limitMs: LIMIT_MS },
   );
   if (!reading) throw new Refused(issues[0]?.say ?? 'This picture can’t be read: take it once more.');
@@ -88,7 +88,7 @@ export async function checkDab(
   await house.db.insert(dabChecks).values({
     id,
     exerciseId,
-    studentId: student.studentId,
+    studentId: me.studentId,
     step,
     lightness: l,
     a,
@@ -153,14 +153,14 @@ async function learn(
 
 /** A student's checks of an exercise, oldest first: the walk to each step. */
 export async function walkOf(house: House, student: Student, exerciseId: string): Promise<DabCheck[]> {
-  const { exercise, class: own } = await exerciseFor(house, student, exerciseId);
+  const { exercise, class: own, me } = await exerciseOfMine(house, student, exerciseId);
   const targets = valuesOf(exercise.terms);
   const known = await classPalette(house, own.id, exercise.terms.medium);
   const shift = known.fit?.shift ?? USUAL_SHIFT[exercise.terms.medium];
   const rows = await house.db
     .select()
     .from(dabChecks)
-    .where(and(eq(dabChecks.exerciseId, exerciseId), eq(dabChecks.studentId, student.studentId)))
+    .where(and(eq(dabChecks.exerciseId, exerciseId), eq(dabChecks.studentId, me.studentId)))
     .orderBy(asc(dabChecks.createdAt), asc(dabChecks.id));
   return rows.map((r) => ({
     id: r.id,

@@ -6,7 +6,7 @@ import { BadSwatches, formatGpl, gplColours, parseGpl, type Swatch, swatchLab } 
 import { greySet } from '@/core/mixing/grey-set';
 import { coveringLab, type Figures, figuresOf, mixModel, paletteOf, type Parts } from '@/core/mixing/paint-model';
 import { SURFACE_OF } from '@/core/mixing/surface';
-import { classOf, Refused, type Teacher } from '../access/actor';
+import { classToChange, Refused, type Teacher } from '../access/actor';
 import type { House } from '../house';
 import { type ClassPalette, paletteFor, setPalette } from './palettes';
 
@@ -44,7 +44,7 @@ export async function importPalette(
   medium: MediumId,
   csv: string,
 ): Promise<void> {
-  await classOf(house, teacher, classId);
+  await classToChange(house, teacher, classId);
   let rows: PaletteRow[];
   try {
     rows = parsePalette(csv);

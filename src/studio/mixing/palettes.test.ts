@@ -34,6 +34,7 @@ const mix = (black: number, lightness: number, more: Partial<LoggedMix> = {}): L
 });
 const odo = async (): Promise<Teacher> => ({
   role: 'teacher',
+  standing: 'teacher',
   userId: await studio.house.auth.createTeacher('Odo', `${Math.random()}@tidewell.example`, 'another-password'),
   name: 'Odo',
 });

@@ -9,7 +9,7 @@ import { newId } from '@/data/schema/ids';
 import { classes, mixes, palettes } from '@/data/schema/tables';
 import { and, asc, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { classOf, NotFound, Refused, type Teacher } from '../access/actor';
+import { classOf, classToChange, NotFound, Refused, type Teacher } from '../access/actor';
 import { isSame, isToWrite } from '../access/meanwhile';
 import type { House } from '../house';
 
@@ -157,7 +157,7 @@ export async function setPalette(
   given: Partial<SetPalette>,
   seen: number | null,
 ): Promise<number> {
-  await classOf(house, teacher, classId);
+  await classToChange(house, teacher, classId);
   const change = {
     ...(given.paints && { paints: paintsSchema.parse(given.paints) }),
     ...(given.figures && { figures: figuresSchema.parse(given.figures) }),
@@ -199,12 +199,12 @@ export async function logMixByHand(
   medium: MediumId,
   given: LoggedMix,
 ): Promise<void> {
-  await classOf(house, teacher, classId);
+  await classToChange(house, teacher, classId);
   await logMix(house, classId, medium, given, 'hand');
 }
 
 export async function takeOutMix(house: House, teacher: Teacher, classId: string, mixId: string): Promise<void> {
-  await classOf(house, teacher, classId);
+  await classToChange(house, teacher, classId);
   const [gone] = await house.db
     .delete(mixes)
     .where(and(eq(mixes.id, mixId), eq(mixes.classId, classId)))

@@ -4,8 +4,9 @@ import { dueOn, zoneOf } from '@/core/planning/meetings';
 import { allowances, students } from '@/data/schema/tables';
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { exerciseFor, NotFound, type Teacher } from '../access/actor';
+import { exerciseToChange, NotFound, type Teacher } from '../access/actor';
 import type { House, Reads } from '../house';
+import { writeDown } from '../staff/chronicle';
 import { textSchema } from '../words';
 
 export const allowanceSchema = z.discriminatedUnion('what', [
@@ -35,13 +36,14 @@ export async function allow(
   studentId: string,
   given: unknown,
 ): Promise<void> {
-  const { class: own } = await exerciseFor(house, teacher, exerciseId);
+  const { class: own } = await exerciseToChange(house, teacher, exerciseId);
   const wish = allowanceSchema.parse(given);
   const [student] = await house.db
     .select({ id: students.id })
     .from(students)
     .where(and(eq(students.id, studentId), eq(students.classId, own.id)));
   if (!student) throw new NotFound();
+  await writeDown(house.db, teacher, 'allowed', { classId: own.id, studentId, exerciseId });
   if (wish.what === 'nothing') {
     await house.db
       .delete(allowances)

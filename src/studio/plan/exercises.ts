@@ -13,13 +13,23 @@ import { allowances, attempts, classes, exercises, handIns, students } from '@/d
 import { canPrint } from '@/print/fonts';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { z } from 'zod';
-import { type Actor, classOf, exerciseFor, Refused, type Teacher } from '../access/actor';
+import {
+  type Actor,
+  classToChange,
+  exerciseFor,
+  exerciseToChange,
+  inClass,
+  isTaughtBy,
+  Refused,
+  type Teacher,
+} from '../access/actor';
 import type { SheetJob } from '@/workers/printing/job';
 import type { House } from '../house';
 import { shownToStudent } from '../hand-in/states';
 import { figuresFor } from '../mixing/palettes';
 import { referenceFor } from '../reference/references';
 import { setUpFor } from '../reference/set-ups';
+import { writeDown } from '../staff/chronicle';
 import { nameSchema, textSchema } from '../words';
 
 export const newExerciseSchema = z
@@ -76,11 +86,12 @@ export async function setExercise(
   classId: string,
   given: NewExercise,
 ): Promise<string> {
-  const own = await classOf(house, teacher, classId);
+  const own = await classToChange(house, teacher, classId);
   const id = newId();
   const exercise = checked(own, given);
   await checkPaintedFrom(house, teacher, exercise);
   await house.db.insert(exercises).values({ id, classId, ...exercise });
+  await writeDown(house.db, teacher, 'set-exercise', { classId, exerciseId: id });
   return id;
 }
 
@@ -91,7 +102,7 @@ export async function reviseExercise(
   exerciseId: string,
   given: NewExercise,
 ): Promise<void> {
-  const own = await exerciseFor(house, teacher, exerciseId);
+  const own = await exerciseToChange(house, teacher, exerciseId);
   const next = checked(own.class, given);
   await checkPaintedFrom(house, teacher, next);
   if (next.terms.kind !== own.exercise.terms.kind)
@@ -106,6 +117,7 @@ export async function reviseExercise(
       .update(exercises)
       .set({ ...next, revision: own.exercise.revision + 1 })
       .where(eq(exercises.id, exerciseId));
+    await writeDown(tx, teacher, 'revised-exercise', { classId: own.class.id, exerciseId });
   });
 }
 
@@ -134,7 +146,7 @@ export async function exercisesOfTeacher(house: House, teacher: Teacher) {
     .select({ exercise: exercises, class: classes })
     .from(exercises)
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(eq(classes.teacherId, teacher.userId))
+    .where(isTaughtBy(teacher))
     .orderBy(desc(exercises.createdAt));
 }
 
@@ -210,7 +222,7 @@ export async function pagesToPrint(
 ): Promise<SheetJob> {
   const own = await exerciseFor(house, actor, exerciseId);
   const all = await house.db.select().from(students).where(eq(students.classId, own.class.id)).orderBy(students.number);
-  const wanted = actor.role === 'student' ? actor.studentId : studentId;
+  const wanted = actor.role === 'student' ? inClass(actor, own.class.id).studentId : studentId;
   const mine = all.filter((s) => wanted === null || s.id === wanted);
   const { terms } = own.exercise;
   const figures = await figuresFor(house, own.class.id, terms.medium);

@@ -30,6 +30,7 @@ const rule: MeetingRule = {
 };
 const stranger = async (): Promise<Teacher> => ({
   role: 'teacher',
+  standing: 'teacher',
   userId: await studio.house.auth.createTeacher('Odo', `${Math.random()}@tidewell.example`, 'another-password'),
   name: 'Odo',
 });

@@ -4,13 +4,13 @@ import { type MeetingRule, meetingRuleSchema, meetingsOf, overlaps } from '@/cor
 import { checkTimetable, firstTimetable, type Placing, placingSchema } from '@/core/planning/timetable';
 import { classes, exercises, students } from '@/data/schema/tables';
 import { count, eq } from 'drizzle-orm';
-import { classOf, exerciseFor, Refused, type Teacher } from '../access/actor';
+import { classToChange, exerciseFor, exerciseToChange, Refused, type Teacher } from '../access/actor';
 import { classesOf } from '../class/people';
 import type { House } from '../house';
 
 /** Says when a class meets. Throws Refused where a meeting would overlap one of the teacher's other classes. */
 export async function setMeetings(house: House, teacher: Teacher, classId: string, given: MeetingRule): Promise<void> {
-  const own = await classOf(house, teacher, classId);
+  const own = await classToChange(house, teacher, classId);
   const rule = meetingRuleSchema.parse(given);
   const mine = meetingsOf(rule);
   if (mine.length === 0)
@@ -47,7 +47,7 @@ export async function timetableOf(house: House, teacher: Teacher, exerciseId: st
 
 /** Keeps a timetable as it is, conflicts and all; one without conflicts also says when photographs are due. */
 export async function placeStages(house: House, teacher: Teacher, exerciseId: string, given: Placing): Promise<void> {
-  const { exercise, class: own } = await exerciseFor(house, teacher, exerciseId);
+  const { exercise, class: own } = await exerciseToChange(house, teacher, exerciseId);
   if (!own.meetings) throw new Refused('Say first when the class meets, in the Ledger.');
   const placing = placingSchema.parse(given);
   const { conflicts, dueAt } = checkTimetable(

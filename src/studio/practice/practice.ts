@@ -9,7 +9,7 @@ import { and, count, eq } from 'drizzle-orm';
 import { randomInt } from 'node:crypto';
 import { rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
-import { exerciseFor, NotFound, type Student } from '../access/actor';
+import { exerciseOfMine, NotFound, type Student } from '../access/actor';
 import { takeLook } from '../hand-in/looks';
 import { receivePhoto } from '../hand-in/receive';
 import type { House } from '../house';
@@ -46,7 +46,7 @@ async function shoot(house: House, task: Omit<PracticeTask, 'task' | 'seed' | ke
 
 /** Paints one test dab, each time nearer to its step, and photographs the sheet; the caller removes the file. */
 export async function practiceDab(house: House, student: Student, exerciseId: string, step: number): Promise<string> {
-  const own = await exerciseFor(house, student, exerciseId);
+  const own = await exerciseOfMine(house, student, exerciseId);
   const { terms } = own.exercise;
   const layout = exerciseLayout(terms);
   const dab = layout.dabs.find((d) => d.index === step);
@@ -56,9 +56,9 @@ export async function practiceDab(house: House, student: Student, exerciseId: st
     .select({ n: count() })
     .from(dabChecks)
     .where(
-      and(eq(dabChecks.exerciseId, exerciseId), eq(dabChecks.studentId, student.studentId), eq(dabChecks.step, step)),
+      and(eq(dabChecks.exerciseId, exerciseId), eq(dabChecks.studentId, own.me.studentId), eq(dabChecks.step, step)),
     );
-  const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
+  const [row] = await house.db.select().from(students).where(eq(students.id, own.me.studentId));
   const off = 12 * 0.35 ** (before?.n ?? 0);
   return shoot(house, {
     sheet: sheetOf(own, row ?? null),
@@ -70,10 +70,10 @@ export async function practiceDab(house: House, student: Student, exerciseId: st
 
 /** Paints two thirds of the student's sheet, one step wrongly, and takes a look at it. */
 export async function practiceLook(house: House, student: Student, exerciseId: string): Promise<void> {
-  const own = await exerciseFor(house, student, exerciseId);
+  const own = await exerciseOfMine(house, student, exerciseId);
   const { terms } = own.exercise;
   if (!mayPractise(house, terms) || !isStepped(terms)) throw new NotFound();
-  const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
+  const [row] = await house.db.select().from(students).where(eq(students.id, own.me.studentId));
   const layout = exerciseLayout(terms);
   const done = layout.cells.slice(0, Math.ceil((2 * layout.cells.length) / 3));
   // Not among the lightest: what is too light there can't be told from paper.
@@ -101,14 +101,14 @@ export async function practicePhoto(
   student: Student,
   exerciseId: string,
 ): Promise<{ attemptId: string }> {
-  const own = await exerciseFor(house, student, exerciseId);
+  const own = await exerciseOfMine(house, student, exerciseId);
   if (!mayPractise(house, own.exercise.terms)) throw new NotFound();
-  const [row] = await house.db.select().from(students).where(eq(students.id, student.studentId));
+  const [row] = await house.db.select().from(students).where(eq(students.id, own.me.studentId));
   const [before] = await house.db
     .select({ n: count() })
     .from(attempts)
     .innerJoin(handIns, eq(attempts.handInId, handIns.id))
-    .where(eq(handIns.studentId, student.studentId));
+    .where(eq(handIns.studentId, own.me.studentId));
   const { terms } = own.exercise;
   if (!isStepped(terms)) throw new NotFound();
   const file = await shoot(house, {

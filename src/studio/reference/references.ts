@@ -7,12 +7,13 @@ import type { ReferenceFile } from '@/core/reference/reference-files';
 import { newId } from '@/data/schema/ids';
 import { classes, exercises, referencePictures } from '@/data/schema/tables';
 import type { PreparedReference } from '@/workers/tasks/prepared-plane';
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, or } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
-import { type Actor, classOf, exerciseFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { type Actor, classOf, exerciseFor, isTaughtBy, NotFound, Refused, type Teacher } from '../access/actor';
 import { isToWrite } from '../access/meanwhile';
 import { checkRoom, keepFile, keepPhoto } from '../hand-in/receive';
+import { markToForget } from '../forgetting';
 import type { House } from '../house';
 import { removeUnused } from '../unused-files';
 import { nameSchema, textSchema } from '../words';
@@ -66,12 +67,31 @@ export async function referencesOf(house: House, teacher: Teacher): Promise<Refe
     .orderBy(desc(referencePictures.createdAt), asc(referencePictures.id));
 }
 
+/** A picture of the teacher's own, or one that a class they teach paints from. */
 export async function referenceFor(house: House, teacher: Teacher, referenceId: string): Promise<ReferenceRow> {
+  const painted = house.db
+    .select({ id: exercises.referenceId })
+    .from(exercises)
+    .innerJoin(classes, eq(exercises.classId, classes.id))
+    .where(and(eq(exercises.referenceId, referenceId), isTaughtBy(teacher)));
   const [row] = await house.db
     .select()
     .from(referencePictures)
-    .where(and(eq(referencePictures.id, referenceId), eq(referencePictures.teacherId, teacher.userId)));
+    .where(
+      and(
+        eq(referencePictures.id, referenceId),
+        or(eq(referencePictures.teacherId, teacher.userId), inArray(referencePictures.id, painted)),
+      ),
+    );
   if (!row) throw new NotFound();
+  return row;
+}
+
+/** A picture of the teacher's own, to be changed. Throws Refused where a colleague brought it in. */
+async function ownReference(house: House, teacher: Teacher, referenceId: string): Promise<ReferenceRow> {
+  const row = await referenceFor(house, teacher, referenceId);
+  if (row.teacherId !== teacher.userId)
+    throw new Refused('A colleague brought this picture in: ask them, or bring it in for yourself.');
   return row;
 }
 
@@ -87,7 +107,7 @@ export async function keepPreparation(
   given: unknown,
   seen: number | null,
 ): Promise<number> {
-  await referenceFor(house, teacher, referenceId);
+  await ownReference(house, teacher, referenceId);
   const next = preparationSchema.parse(given);
   return house.db.transaction(async (tx) => {
     const own = eq(referencePictures.id, referenceId);
@@ -102,17 +122,27 @@ export async function keepPreparation(
   });
 }
 
-/** Takes a picture away for good. Throws Refused while an exercise is painted from it. */
-export async function dropReference(house: House, teacher: Teacher, referenceId: string): Promise<void> {
-  const row = await referenceFor(house, teacher, referenceId);
+/**
+ * Takes a picture away for good, with its files that nobody else uses; returns how many went.
+ *
+ * @throws Refused while an exercise is painted from it.
+ */
+export async function dropReference(house: House, teacher: Teacher, referenceId: string): Promise<number> {
+  const row = await ownReference(house, teacher, referenceId);
   const [used] = await house.db
     .select({ title: exercises.title })
     .from(exercises)
     .where(eq(exercises.referenceId, referenceId))
     .limit(1);
   if (used) throw new Refused(`“${used.title}” is painted from this picture: give that exercise another one first.`);
-  await house.db.delete(referencePictures).where(eq(referencePictures.id, referenceId));
-  for (const hash of new Set([row.pictureHash, row.workingHash, row.smallHash])) await removeUnused(house, hash);
+  await house.db.transaction(async (tx) => {
+    await tx.delete(referencePictures).where(eq(referencePictures.id, referenceId));
+    await markToForget(tx);
+  });
+  let files = 0;
+  for (const hash of new Set([row.pictureHash, row.workingHash, row.smallHash]))
+    if (await removeUnused(house, hash)) files++;
+  return files;
 }
 
 export const REFERENCE_PICTURES = ['working', 'small'] as const;
@@ -234,6 +264,6 @@ export async function usesOf(house: House, teacher: Teacher, referenceId: string
     .select({ id: exercises.id, title: exercises.title, className: classes.name })
     .from(exercises)
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(and(eq(exercises.referenceId, referenceId), eq(classes.teacherId, teacher.userId)))
+    .where(and(eq(exercises.referenceId, referenceId), isTaughtBy(teacher)))
     .orderBy(asc(exercises.title));
 }

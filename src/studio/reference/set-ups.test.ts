@@ -102,7 +102,7 @@ test('a set-up is kept with its masses, is its teacher’s alone, and counts its
       null,
     ),
   ).rejects.toThrow('give each its own');
-  const stranger: Teacher = { role: 'teacher', userId: 'somebody-else', name: 'Odo' };
+  const stranger: Teacher = { role: 'teacher', standing: 'teacher', userId: 'somebody-else', name: 'Odo' };
   await expect(setUpFor(house, stranger, id)).rejects.toThrow(NotFound);
   expect(await setUpsOf(house, stranger)).toEqual([]);
 });

@@ -9,8 +9,8 @@ import {
 } from '@/core/reference/set-up';
 import { newId } from '@/data/schema/ids';
 import { attempts, classes, exercises, setUps } from '@/data/schema/tables';
-import { and, asc, desc, eq } from 'drizzle-orm';
-import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { and, asc, desc, eq, inArray, or } from 'drizzle-orm';
+import { attemptFor, isTaughtBy, NotFound, Refused, type Teacher } from '../access/actor';
 import { isToWrite } from '../access/meanwhile';
 import { judgeAgain, measureAnew, standsUnsent } from '../hand-in/notan-hand-ins';
 import type { House } from '../house';
@@ -44,13 +44,25 @@ export async function setUpsOf(house: House, teacher: Teacher): Promise<SetUpRow
     .orderBy(desc(setUps.createdAt), asc(setUps.id));
 }
 
+/** A set-up of the teacher's own, or one that a class they teach paints from. */
 export async function setUpFor(house: House, teacher: Teacher, setUpId: string): Promise<SetUpRow> {
+  const painted = house.db
+    .select({ id: exercises.setUpId })
+    .from(exercises)
+    .innerJoin(classes, eq(exercises.classId, classes.id))
+    .where(and(eq(exercises.setUpId, setUpId), isTaughtBy(teacher)));
   const [row] = await house.db
     .select()
     .from(setUps)
-    .where(and(eq(setUps.id, setUpId), eq(setUps.teacherId, teacher.userId)));
+    .where(and(eq(setUps.id, setUpId), or(eq(setUps.teacherId, teacher.userId), inArray(setUps.id, painted))));
   if (!row) throw new NotFound();
   return row;
+}
+
+/** A set-up of the teacher's own, to be changed. Throws Refused where it is a colleague's. */
+async function ownSetUp(house: House, teacher: Teacher, setUpId: string): Promise<void> {
+  if ((await setUpFor(house, teacher, setUpId)).teacherId !== teacher.userId)
+    throw new Refused('This set-up is a colleague’s: ask them to change it.');
 }
 
 /**
@@ -65,7 +77,7 @@ export async function keepSetUp(
   given: { readonly title: string; readonly note: string; readonly setUp: unknown },
   seen: number | null,
 ): Promise<number> {
-  await setUpFor(house, teacher, setUpId);
+  await ownSetUp(house, teacher, setUpId);
   const next = {
     title: nameSchema.parse(given.title),
     note: textSchema.parse(given.note),
@@ -91,13 +103,13 @@ export async function usesOfSetUp(house: House, teacher: Teacher, setUpId: strin
     .select({ id: exercises.id, title: exercises.title, className: classes.name })
     .from(exercises)
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(and(eq(exercises.setUpId, setUpId), eq(classes.teacherId, teacher.userId)))
+    .where(and(eq(exercises.setUpId, setUpId), isTaughtBy(teacher)))
     .orderBy(asc(exercises.title));
 }
 
 /** Throws Refused while an exercise is painted from it. */
 export async function dropSetUp(house: House, teacher: Teacher, setUpId: string): Promise<void> {
-  await setUpFor(house, teacher, setUpId);
+  await ownSetUp(house, teacher, setUpId);
   const [used] = await house.db
     .select({ title: exercises.title })
     .from(exercises)

@@ -4,7 +4,7 @@ import { labelsOf } from '@/core/kinds/table';
 import { attemptFindings, attempts, classes, exercises, handIns, students } from '@/data/schema/tables';
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
-import { exerciseFor, NotFound, type Teacher } from '../access/actor';
+import { exerciseFor, isTaughtBy, NotFound, type Teacher } from '../access/actor';
 import type { House } from '../house';
 import { type Glance, glancesAt, withSteps } from './glances';
 
@@ -89,9 +89,7 @@ export async function sideBySide(house: House, teacher: Teacher, classId: string
     .innerJoin(students, eq(handIns.studentId, students.id))
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(
-      and(inArray(attempts.id, [...attemptIds, '']), eq(classes.id, classId), eq(classes.teacherId, teacher.userId)),
-    );
+    .where(and(inArray(attempts.id, [...attemptIds, '']), eq(classes.id, classId), isTaughtBy(teacher)));
   if (rows.length === 0) throw new NotFound();
   const handInIds = rows.map((r) => r.handInId);
   const glances = await withSteps(house, await glancesAt(house, inArray(handIns.id, handInIds)));

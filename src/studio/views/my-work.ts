@@ -4,17 +4,20 @@ import type { FindingKind } from '@/core/critique/finding';
 import type { Why } from '@/core/critique/why';
 import type { CaptureIssue } from '@/core/capture/gate';
 import type { Verdict } from '@/core/critique/verdict';
+import { gradeWords } from '@/core/grading/scheme';
 import { type AttemptState, classes, handIns } from '@/data/schema/tables';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import { handInStagesOf, labelsOf } from '../../core/kinds/table';
-import { exerciseFor, type Student } from '../access/actor';
+import { exerciseOfMine, placesOf, type Student } from '../access/actor';
 import { setUpOfExercise } from '../hand-in/notan-hand-ins';
 import { nextStage } from '../hand-in/stages';
 import { shownToStudent } from '../hand-in/states';
 import type { House } from '../house';
+import { announcementsOf } from '../post/mailing';
 import { allowanceOf } from '../plan/allowances';
 import { exercisesOfStudent, safetyOf } from '../plan/exercises';
 import { attemptsAt, type AttemptView, attemptViews, type Reply } from './attempt';
+import { gradesOf } from './grading';
 import { type Measured } from './measured';
 import { judgedBy } from './said';
 
@@ -96,24 +99,52 @@ const studentAttempt = (view: AttemptView): StudentAttempt => ({
   letter: letterOf(view),
 });
 
-export async function myWork(house: House, student: Student) {
-  const [own] = await house.db.select().from(classes).where(eq(classes.id, student.classId));
-  const work = await exercisesOfStudent(house, student.studentId, student.classId);
-  return { work, meetings: own?.meetings ?? null };
+/** What a class was told stays with its students' work for so long. */
+const TOLD_DAYS = 28;
+const DAY_MS = 86_400_000;
+
+type Group = typeof classes.$inferSelect;
+
+async function workIn(house: House, { id, name, meetings }: Group, studentId: string, now: Date) {
+  const [work, told] = await Promise.all([exercisesOfStudent(house, studentId, id), announcementsOf(house, id)]);
+  const since = now.getTime() - TOLD_DAYS * DAY_MS;
+  return { studentId, name, meetings, work, told: told.filter(({ at }) => at.getTime() > since) };
+}
+
+/** What is set to a student and what they were told, class by class. */
+export async function myWork(house: House, student: Student, now = new Date()) {
+  const places = placesOf(student);
+  const ids = places.map((p) => p.classId);
+  const groups = await house.db.select().from(classes).where(inArray(classes.id, ids));
+  const mine = places.flatMap(({ studentId, classId }) => {
+    const own = groups.find((g) => g.id === classId);
+    return own ? [{ own, studentId }] : [];
+  });
+  return Promise.all(mine.map(({ own, studentId }) => workIn(house, own, studentId, now)));
+}
+
+/** Grades of tries that were given back, where the class shows them: by try. */
+async function gradesShown(house: House, { scheme }: Group, views: readonly AttemptView[]) {
+  const back = scheme?.shown ? views.filter((v) => v.critique?.sentAt).map((v) => v.id) : [];
+  const given = await gradesOf(house, back);
+  return (attemptId: string) =>
+    given.filter((g) => g.attemptId === attemptId).map((g) => ({ name: g.name, words: gradeWords(g) }));
 }
 
 export async function myExercise(house: House, student: Student, exerciseId: string) {
-  const own = await exerciseFor(house, student, exerciseId);
+  const own = await exerciseOfMine(house, student, exerciseId);
   const [handIn] = await house.db
     .select()
     .from(handIns)
-    .where(and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, student.studentId)));
+    .where(and(eq(handIns.exerciseId, exerciseId), eq(handIns.studentId, own.me.studentId)));
   const { numbering } = own.class;
   const { terms } = own.exercise;
   const setUp = await setUpOfExercise(house, own.exercise);
   const rows = await attemptsAt(house.db, handIn ? [handIn.id] : []);
   const stages = handInStagesOf(terms);
-  const allowed = await allowanceOf(house, exerciseId, student.studentId);
+  const allowed = await allowanceOf(house, exerciseId, own.me.studentId);
+  const views = await attemptViews(house, rows, judgedBy({ ...own, handIn: handIn ?? null }));
+  const gradesAt = await gradesShown(house, own.class, views);
   return {
     dueAt: allowed?.dueAt ?? own.exercise.dueAt,
     excused: allowed?.excused ?? false,
@@ -127,6 +158,6 @@ export async function myExercise(house: House, student: Student, exerciseId: str
     stages: stages.map(({ id, name }) => ({ id, name })),
     nextStage: nextStage(stages, rows)?.id ?? null,
     state: shownToStudent(handIn?.state ?? 'open'),
-    attempts: (await attemptViews(house, rows, judgedBy({ ...own, handIn: handIn ?? null }))).map(studentAttempt),
+    attempts: views.map((view) => ({ ...studentAttempt(view), grades: gradesAt(view.id) })),
   };
 }

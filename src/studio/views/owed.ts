@@ -3,7 +3,7 @@ import { dateStanding } from '@/core/planning/deadline';
 import { allowances, classes, decisions, exercises, handIns, students } from '@/data/schema/tables';
 import { and, asc, eq, gte, isNull, lte, notExists, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
-import type { Teacher } from '../access/actor';
+import { isTaughtBy, type Teacher } from '../access/actor';
 import type { House } from '../house';
 
 const DAY_MS = 86_400_000;
@@ -46,7 +46,7 @@ export async function notHandedIn(house: House, teacher: Teacher, now = new Date
     .leftJoin(allowances, and(eq(allowances.exerciseId, exercises.id), eq(allowances.studentId, students.id)))
     .where(
       and(
-        eq(classes.teacherId, teacher.userId),
+        isTaughtBy(teacher),
         or(isNull(handIns.id), eq(handIns.state, 'open')),
         lte(exercises.dueAt, until),
         gte(exercises.dueAt, since),
@@ -96,7 +96,7 @@ export async function sentBackOf(house: House, teacher: Teacher) {
     .where(
       and(
         eq(handIns.state, 'again'),
-        eq(classes.teacherId, teacher.userId),
+        isTaughtBy(teacher),
         // Of several tries that were sent back the last one counts.
         notExists(laterOnes),
       ),

@@ -37,7 +37,7 @@ beforeAll(async () => {
   const groups = await opened.db.select().from(classes);
   const own = groups.find((g) => g.name.includes('Tidewell')) ?? groups[0];
   classId = own?.id ?? '';
-  teacher = { role: 'teacher', userId: own?.teacherId ?? '', name: '' };
+  teacher = { role: 'teacher', standing: 'teacher', userId: own?.teacherId ?? '', name: '' };
 });
 afterAll(() => opened.close());
 

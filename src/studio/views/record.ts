@@ -1,26 +1,19 @@
 /** The record of a class: tables of what was measured over a term, from rows alone. */
 import { FIGURE_WORDS } from '@/core/kinds/figure-words';
-import type { MeasuredKind } from '@/core/kinds/measured-result';
 import { labelsOf } from '@/core/kinds/table';
 import { colourBiasOf } from '@/core/record/colour-bias';
 import { courseOf } from '@/core/record/course';
 import { passesOf } from '@/core/record/passes';
 import { stepMapOf } from '@/core/record/step-map';
 import type { RecordTable } from '@/core/record/table';
-import { type CourseKey, firstAndLast, type Tried } from '@/core/record/tried';
-import {
-  attemptFigures,
-  attempts,
-  chipFigures,
-  decisions,
-  exercises,
-  handIns,
-  stepFigures,
-} from '@/data/schema/tables';
-import { and, asc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
+import { type CourseKey, firstAndLast } from '@/core/record/tried';
+import { attempts, chipFigures, exercises, handIns, stepFigures } from '@/data/schema/tables';
+import { asc, eq, inArray } from 'drizzle-orm';
 import { classOf, type Teacher } from '../access/actor';
 import { studentsOf } from '../class/people';
+import { writeDown } from '../staff/chronicle';
 import type { House } from '../house';
+import { triesOfClass } from './tried';
 
 export const COURSE_WORDS: Readonly<Record<CourseKey, string>> = {
   ...(Object.fromEntries(
@@ -50,33 +43,10 @@ export interface ClassRecord {
   readonly colours: RecordTable;
 }
 
-type TriedHere = Tried & { readonly attemptId: string; readonly kind: MeasuredKind };
-
-/** Every try of a class that counts, with its standing verdict: one query. */
-async function triesOfClass(house: House, classId: string): Promise<TriedHere[]> {
-  const rows = await house.db
-    .select({
-      attemptId: attempts.id,
-      studentId: handIns.studentId,
-      exerciseId: handIns.exerciseId,
-      number: attempts.number,
-      kind: attemptFigures.kind,
-      verdict: decisions.verdict,
-      figures: attemptFigures,
-    })
-    .from(attempts)
-    .innerJoin(handIns, eq(attempts.handInId, handIns.id))
-    .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-    .innerJoin(attemptFigures, eq(attemptFigures.attemptId, attempts.id))
-    .leftJoin(decisions, and(eq(decisions.attemptId, attempts.id), isNull(decisions.withdrawnAt)))
-    .where(and(eq(exercises.classId, classId), eq(attempts.state, 'measured'), isNotNull(attempts.number)))
-    .orderBy(asc(attempts.seq));
-  return rows.map(({ number, ...row }) => ({ ...row, number: number ?? 0 }));
-}
-
 /** The tables of a class: as many queries for one hand-in as for all of a year. */
 export async function recordOf(house: House, teacher: Teacher, classId: string, { key, studentId, exerciseId }: Ask) {
   const own = await classOf(house, teacher, classId);
+  await writeDown(house.db, teacher, 'looked-at-record', { classId });
   const students = await studentsOf(house, teacher, classId);
   const work = await house.db
     .select()

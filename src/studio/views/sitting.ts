@@ -11,10 +11,11 @@ import {
   handIns,
   measurements,
   students,
+  user,
 } from '@/data/schema/tables';
 import { and, asc, count, desc, eq, gte, isNull, sql } from 'drizzle-orm';
-import type { Teacher } from '../access/actor';
-import { HOLDS_AT_FIRST, sittingNow } from '../critique/sitting';
+import { isTaughtBy, type Teacher } from '../access/actor';
+import { holdsIn, sittingNow } from '../critique/sitting';
 import { lastDeed } from '../critique/taking-back';
 import type { House } from '../house';
 import { counts } from './glances';
@@ -56,7 +57,7 @@ const waitingInLine = (house: House, teacher: Teacher) =>
     .innerJoin(students, eq(handIns.studentId, students.id))
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(and(eq(handIns.state, 'waiting'), eq(classes.teacherId, teacher.userId)))
+    .where(and(eq(handIns.state, 'waiting'), isTaughtBy(teacher)))
     .orderBy(asc(exercises.createdAt), asc(exercises.id), asc(students.number));
 
 /** What follows on a hand-in: the rest of its exercise and round to its beginning, then the rest of its class, then all else. */
@@ -123,7 +124,7 @@ export async function sittingAt(house: House, teacher: Teacher, handInId: string
       .from(handIns)
       .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
       .innerJoin(classes, eq(exercises.classId, classes.id))
-      .where(and(eq(handIns.state, 'held'), eq(classes.teacherId, teacher.userId))),
+      .where(and(eq(handIns.state, 'held'), isTaughtBy(teacher))),
   ]);
   const decided = await house.db
     .select({ at: deeds.createdAt })
@@ -145,7 +146,7 @@ export async function sittingAt(house: House, teacher: Teacher, handInId: string
       decided.map((d) => d.at.getTime()),
       line.length,
     ),
-    holds: row?.holds ?? HOLDS_AT_FIRST,
+    holds: holdsIn(teacher, row),
     last,
     next: next && { handInId: next.handInId, student: next.student, pictures: await picturesOf(house, next.handInId) },
   };
@@ -158,12 +159,16 @@ export interface HeldLetter {
   readonly title: string;
   readonly className: string;
   readonly verdict: Verdict;
+  /** The colleague who decided it; null where that was whoever looks. */
+  readonly by: string | null;
 }
 
 /** Letters that are held, by class, exercise and student. */
 export async function heldLetters(house: House, teacher: Teacher): Promise<HeldLetter[]> {
-  return house.db
+  const rows = await house.db
     .select({
+      by: user.name,
+      decidedBy: decisions.decidedBy,
       attemptId: decisions.attemptId,
       handInId: handIns.id,
       student: students.name,
@@ -174,16 +179,11 @@ export async function heldLetters(house: House, teacher: Teacher): Promise<HeldL
     .from(handIns)
     .innerJoin(decisions, eq(decisions.handInId, handIns.id))
     .innerJoin(critiques, eq(critiques.attemptId, decisions.attemptId))
+    .leftJoin(user, eq(decisions.decidedBy, user.id))
     .innerJoin(students, eq(handIns.studentId, students.id))
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(
-      and(
-        eq(handIns.state, 'held'),
-        isNull(decisions.withdrawnAt),
-        isNull(critiques.sentAt),
-        eq(classes.teacherId, teacher.userId),
-      ),
-    )
+    .where(and(eq(handIns.state, 'held'), isNull(decisions.withdrawnAt), isNull(critiques.sentAt), isTaughtBy(teacher)))
     .orderBy(asc(classes.name), asc(exercises.createdAt), asc(students.number));
+  return rows.map(({ decidedBy, by, ...letter }) => ({ ...letter, by: decidedBy === teacher.userId ? null : by }));
 }

@@ -2,7 +2,7 @@
 import { attempts, classes, exercises, handIns, students, user } from '@/data/schema/tables';
 import { and, asc, eq, inArray, notExists, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
-import type { Teacher } from '../access/actor';
+import { isTaughtBy, type Teacher } from '../access/actor';
 import type { House } from '../house';
 import { type Glance, glancesAt, withSteps } from './glances';
 
@@ -24,7 +24,7 @@ const byNeed = (a: Glance, b: Glance): number => {
  * @param at - where the teacher was before: it comes first while it waits.
  */
 export async function waitingOf(house: House, teacher: Teacher, at: string | null = null) {
-  const theirs = house.db.select({ id: classes.id }).from(classes).where(eq(classes.teacherId, teacher.userId));
+  const theirs = house.db.select({ id: classes.id }).from(classes).where(isTaughtBy(teacher));
   const which = and(eq(handIns.state, 'waiting'), inArray(exercises.classId, theirs));
   const waiting = (await glancesAt(house, which)).sort(
     (a, b) => Number(b.handInId === at) - Number(a.handInId === at) || byNeed(a, b),
@@ -71,7 +71,7 @@ export async function notMeasuredOf(house: House, teacher: Teacher) {
     .innerJoin(students, eq(handIns.studentId, students.id))
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
     .innerJoin(classes, eq(exercises.classId, classes.id))
-    .where(and(eq(attempts.state, 'failed'), eq(classes.teacherId, teacher.userId), notExists(laterOnes)))
+    .where(and(eq(attempts.state, 'failed'), isTaughtBy(teacher), notExists(laterOnes)))
     .orderBy(asc(attempts.seq));
   return rows.map((row) => ({ ...row, trouble: row.trouble ?? '' }));
 }

@@ -1,5 +1,6 @@
 'use client';
 /** A student in the Ledger: a new code, everything out, everything gone. */
+import Link from 'next/link';
 import { AlertDialog } from 'radix-ui';
 import type { Receipt } from '@/studio/views/receipt';
 import { useState, useTransition } from 'react';
@@ -10,6 +11,8 @@ type Answer = { ok: true; value: string } | { ok: false; say: string };
 
 interface Props {
   readonly id: string;
+  /** Where all that is known of them stands. */
+  readonly page: string;
   readonly number: number;
   readonly name: string;
   readonly newCode: (id: string) => Promise<Answer>;
@@ -18,7 +21,7 @@ interface Props {
   readonly copies: string;
 }
 
-export function StudentRow({ id, number, name, newCode, remove, copies }: Props) {
+export function StudentRow({ id, page, number, name, newCode, remove, copies }: Props) {
   const [code, setCode] = useState('');
   const [gone, setGone] = useState<string | null>(null);
   const [busy, start] = useTransition();
@@ -40,7 +43,9 @@ export function StudentRow({ id, number, name, newCode, remove, copies }: Props)
     <tr className="border-t border-l80">
       <td className="py-1.5">{number}</td>
       <th scope="row" className="py-1.5 text-left font-normal">
-        {name}
+        <Link href={page} prefetch={false} className="underline">
+          {name}
+        </Link>
         {code && (
           <span role="status" className="ml-3 font-semibold">
             {code}

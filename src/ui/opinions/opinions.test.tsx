@@ -1,12 +1,12 @@
 /** Second opinions as they are first drawn: for whoever asks, for whoever is asked, and on Today. */
 import { renderToStaticMarkup } from 'react-dom/server';
-import { Colleagues } from '../ledger/Colleagues';
+import { Colleagues } from '../staff/Colleagues';
 import { Opinions } from '../today/Opinions';
 import { AskedHandIn } from './AskedHandIn';
 import { SecondOpinion } from './SecondOpinion';
 
 const fine = () => Promise.resolve({ ok: true as const, value: null });
-const COLLEAGUES = [{ id: 'c', name: 'Corin Maddery' }];
+const COLLEAGUES = [{ id: 'c', name: 'Corin Maddery', standing: 'teacher' as const }];
 const opinion = { id: 'o', ofId: 'c', of: 'Corin Maddery', question: 'Too harsh?', word: null, verdict: null };
 const table = (more: Partial<Parameters<typeof SecondOpinion>[0]> = {}) =>
   renderToStaticMarkup(
@@ -59,10 +59,12 @@ test('Today leads to what is asked, and to what came back', () => {
 test('who teaches here is listed, and one more can be invited', () => {
   const html = renderToStaticMarkup(
     <Colleagues
-      own="Hesper Dunnock"
+      own={{ name: 'Hesper Dunnock', standing: 'owner' }}
       colleagues={COLLEAGUES}
       days={7}
       invite={() => Promise.resolve({ ok: true, value: 'CODE' })}
+      letBe={() => Promise.resolve({ ok: true, value: undefined })}
+      newPassword={() => Promise.resolve({ ok: true, value: 'a-password' })}
     />,
   );
   for (const words of ['Hesper Dunnock (you)', 'Corin Maddery', 'Invite a teacher']) expect(html).toContain(words);

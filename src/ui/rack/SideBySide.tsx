@@ -56,7 +56,7 @@ export function SideBySide({ all, back }: { readonly all: readonly Beside[]; rea
       <SquintFilter />
       <div className="flex flex-wrap items-center gap-2">
         <h1 className="panel px-3 py-1 text-18 font-semibold">Side by side</h1>
-        <span className="flex w-80 gap-2">
+        <span className="flex w-full max-w-80 gap-2">
           <HoldButton label="Squint" keyName="s" hold={squint} />
           <HoldButton label="Photograph" keyName="o" hold={photograph} />
         </span>

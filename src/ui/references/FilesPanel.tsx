@@ -38,6 +38,11 @@ export function FilesPanel({ referenceId, classes, uses, unkept, drop }: Props) 
       <div>
         <h2 className="label">Files</h2>
         <ul>
+          <li>
+            <a className="inline-block min-h-8 underline" href={`/prepared/${referenceId}`}>
+              As it was prepared, to bring in elsewhere (ZIP)
+            </a>
+          </li>
           {FILES.map(([what, words]) => (
             <li key={what}>
               <a className="inline-block min-h-8 underline" href={`/reference-file/${referenceId}/${what}`} download>

@@ -9,7 +9,8 @@ import { useKeys } from '../parts/use-keys';
 
 interface Props {
   readonly letters: readonly HeldLetter[];
-  readonly send: (attemptId: string) => Promise<Answer<unknown, void>>;
+  /** Null of whoever drafts and does not send. */
+  readonly send: ((attemptId: string) => Promise<Answer<unknown, void>>) | null;
 }
 
 const SAID = { pass: 'pass', again: 'once more' } as const;
@@ -25,7 +26,7 @@ export function HeldLetters({ letters: held, send }: Props) {
   const stopped = useRef(false);
 
   async function sendThese(these: readonly HeldLetter[]) {
-    if (sending || these.length === 0) return;
+    if (!send || sending || these.length === 0) return;
     stopped.current = false;
     setKept([]);
     let done = 0;
@@ -49,6 +50,7 @@ export function HeldLetters({ letters: held, send }: Props) {
         <h2 id="held" className="text-18 font-semibold">
           {held.length === 0 ? 'Nothing is held' : `${letters(held.length)} ${held.length === 1 ? 'is' : 'are'} held`}
         </h2>
+        {!send && <span className="quiet">Whoever teaches the class sends them.</span>}
         <span role="status" className="quiet">
           {sending ? `Sending, ${sending.done} of ${sending.of} sent` : said}
         </span>
@@ -57,7 +59,8 @@ export function HeldLetters({ letters: held, send }: Props) {
             Stop
           </button>
         ) : (
-          held.length > 0 && (
+          held.length > 0 &&
+          send && (
             <button type="button" className="act ml-auto" onClick={() => void sendThese(held)}>
               {held.length === 1 ? 'Send it' : `Send all ${held.length}`} <kbd className="text-l10">a</kbd>
             </button>
@@ -80,15 +83,20 @@ export function HeldLetters({ letters: held, send }: Props) {
               <span className="block truncate font-semibold">{letter.student}</span>
               <span className="quiet block truncate">{letter.title}</span>
             </Link>
-            <span className="shrink-0 text-13">{SAID[letter.verdict]}</span>
-            <button
-              type="button"
-              className="min-h-7 cursor-pointer px-1 text-13 underline"
-              disabled={sending !== null}
-              onClick={() => void sendThese([letter])}
-            >
-              Send<span className="sr-only"> the letter to {letter.student}</span>
-            </button>
+            <span className="shrink-0 text-13">
+              {SAID[letter.verdict]}
+              {letter.by && <span className="quiet block">{letter.by}</span>}
+            </span>
+            {send && (
+              <button
+                type="button"
+                className="min-h-7 cursor-pointer px-1 text-13 underline"
+                disabled={sending !== null}
+                onClick={() => void sendThese([letter])}
+              >
+                Send<span className="sr-only"> the letter to {letter.student}</span>
+              </button>
+            )}
           </li>
         ))}
       </ul>

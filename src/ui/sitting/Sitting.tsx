@@ -38,10 +38,12 @@ export function Sitting({ children, actions }: { readonly children: ReactNode; r
   useEffect(() => {
     latest.current = actions;
   });
-  const look = useCallback(async () => {
+  const see = useCallback(async () => {
     const answer = await latest.current.sitDown(handInId).catch(() => null);
     if (answer?.ok) setView(answer.value);
+    return answer?.ok ? answer.value : null;
   }, [handInId]);
+  const look = useCallback(async () => void (await see()), [see]);
   const came = useRef('');
   useEffect(() => {
     const isAhead = came.current !== '' && came.current !== handInId;
@@ -55,12 +57,14 @@ export function Sitting({ children, actions }: { readonly children: ReactNode; r
     return {
       view,
       look,
-      goOn() {
-        if (view?.next) router.push(`/table/${view.next.handInId}`);
-        else if (view?.holds) router.push('/');
+      async goOn() {
+        // Whoever decides before it is known what follows waits for that.
+        const known = view ?? (await see());
+        if (known?.next) router.push(`/table/${known.next.handInId}`);
+        else if (known?.holds) router.push('/');
         else {
           router.refresh();
-          void look();
+          await look();
         }
       },
       async takeBack() {
@@ -76,6 +80,6 @@ export function Sitting({ children, actions }: { readonly children: ReactNode; r
         return answer;
       },
     };
-  }, [view, look, router, handInId]);
+  }, [view, see, look, router, handInId]);
   return <SittingContext value={hand}>{children}</SittingContext>;
 }

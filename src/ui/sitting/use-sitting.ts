@@ -10,7 +10,7 @@ export interface SittingHand {
   /** Looks anew how far it has come. */
   readonly look: () => Promise<void>;
   /** Goes on to the next that waits; after the last to Today, where what is held is sent. */
-  readonly goOn: () => void;
+  readonly goOn: () => Promise<void>;
   /** Takes back what was done last, and goes there; says why where it can't be. */
   readonly takeBack: () => Promise<string>;
   readonly send: (attemptId: string) => Promise<Answer<unknown, void>>;
@@ -19,7 +19,7 @@ export interface SittingHand {
 export const SittingContext = createContext<SittingHand>({
   view: null,
   look: () => Promise.resolve(),
-  goOn: () => undefined,
+  goOn: () => Promise.resolve(),
   takeBack: () => Promise.resolve(''),
   send: () => Promise.resolve({ ok: true, value: undefined }),
 });

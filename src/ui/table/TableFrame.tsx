@@ -3,9 +3,11 @@
 import { HEADLINES } from '@/core/critique/finding';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { GradeFold } from '../grading/GradeFold';
 import { HoldButton } from '../instruments/HoldButton';
 import { attemptName } from '../parts/attempt-name';
 import { intoView } from '../parts/into-view';
+import { KeptText } from '../parts/KeptText';
 import { KeyList } from '../parts/KeyList';
 import { StateMark } from '../parts/StateMark';
 import { AlikeOnes } from './AlikeOnes';
@@ -15,7 +17,6 @@ import { FindingList } from './FindingList';
 import { LetterTools } from './LetterTools';
 import { SecondOpinion } from '../opinions/SecondOpinion';
 import { SittingLine } from '../sitting/SittingLine';
-import { OwnWord } from './OwnWord';
 import { PicturesOrBoard } from './PicturesOrBoard';
 import { StudentsReply } from './StudentsReply';
 import type { TableProps } from './table-props';
@@ -147,13 +148,21 @@ export function TableFrame({ handIn, attempts, shown, isCurrent, actions, critiq
           />
         )}
         {shown?.critique && (
-          <OwnWord
+          <KeptText
             key={shown.id}
+            label="Your own word"
             word={shown.critique.word}
             written={shown.critique.written}
             frozen={frozen}
             busy={critique.busy}
             change={(word, seen) => ask(() => actions.changeWord(shown.id, word, seen))}
+          />
+        )}
+        {shown && (
+          <GradeFold
+            key={`grades of ${shown.id}`}
+            criteria={slots.grading}
+            give={(id, given) => actions.giveGrade(shown.id, id, given)}
           />
         )}
         {critique.trouble && (

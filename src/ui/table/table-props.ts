@@ -1,5 +1,6 @@
 /** What the Table is handed: one hand-in, the attempt that is shown of it, and what its family has to show besides. */
 import type { Mark } from '@/core/critique/marks';
+import type { Given } from '@/core/grading/scheme';
 import type { Register } from '@/core/critique/voice';
 import type { Remark } from '@/core/formats/remarks-csv';
 import type { SaidItem } from '@/core/critique/letter';
@@ -8,6 +9,7 @@ import type { AttemptState, HandInState } from '@/data/schema/tables';
 import type { Alike } from '@/studio/views/alike';
 import type { AttemptView } from '@/studio/views/attempt';
 import type { Beside } from '@/studio/views/beside';
+import type { CriterionView } from '@/studio/views/grading';
 import type { KeptCorrection } from '@/studio/views/corrections';
 import type { RescueOffer } from '@/studio/views/rescue-offers';
 import type { Measured } from '@/studio/views/measured';
@@ -65,6 +67,8 @@ export interface TableActions {
   giveVerdict(attemptId: string, verdict: string, isSure: boolean): Promise<Answer<unknown, void>>;
   withdrawVerdict(attemptId: string): Promise<Answer<unknown, void>>;
   measureOnceMore(attemptId: string): Promise<Answer<unknown, void>>;
+  /** Gives a grade by a criterion of the class; null takes it back. */
+  giveGrade(attemptId: string, criterionId: string, given: Given | null): Promise<Answer<unknown, void>>;
   /** Measures anew what was measured against something that was changed since. */
   measureAgainstNow(attemptId: string): Promise<Answer<unknown, void>>;
 }
@@ -158,6 +162,8 @@ export interface TableProps<P extends TablePart | null = TablePart | null> {
   readonly colleagues: readonly { readonly id: string; readonly name: string }[];
   /** What corrections are drawn with; null where there is nothing to correct. */
   readonly correctingWith: CorrectingWith | null;
+  /** By what the class is graded, with what was measured and given; empty where it is not. */
+  readonly grading: readonly CriterionView[];
   /** All tries that count, where there is more than one. */
   readonly tries: readonly TryView[];
   /** Others' of the same exercise that are nearly equal by what was measured, and decided. */

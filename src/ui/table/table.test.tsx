@@ -84,6 +84,7 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
       correctingWith={null}
       opinions={[]}
       colleagues={[]}
+      grading={[]}
       tries={[]}
       alike={[]}
       actions={actions}
@@ -126,6 +127,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
       correctingWith={null}
       opinions={[]}
       colleagues={[]}
+      grading={[]}
       tries={[]}
       alike={[]}
       actions={actions}
@@ -159,6 +161,7 @@ test('by eye: the photograph as it came, no findings, and both decisions', () =>
       correctingWith={null}
       opinions={[]}
       colleagues={[]}
+      grading={[]}
       tries={[]}
       alike={[]}
       actions={actions}

@@ -82,7 +82,7 @@ export function useCritique({ handIn, shown, isCurrent, phrases, part, tries, ac
     const isSure = refused === v;
     void look(() => actions.giveVerdict(shown.id, v, isSure)).then((answer) => {
       setRefused(answer.ok ? null : v);
-      if (answer.ok) sitting.goOn();
+      if (answer.ok) void sitting.goOn();
     });
   };
   const isHeld = shown?.verdict !== null && handIn.state === 'held';

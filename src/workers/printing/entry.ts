@@ -7,7 +7,7 @@ import { writeSheets } from '@/print/sheet-pdf';
 import { sheetToSvg } from '@/print/sheet-svg';
 import type { MessagePort } from 'node:worker_threads';
 import type { SheetDrawing } from '@/core/sheet/drawing';
-import { groupSheets, letterSheets, pagesOf, type PrintJob } from './job';
+import { groupSheets, letterSheets, pagesOf, portfolioSheets, type PrintJob } from './job';
 
 // Unpacked while nobody waits for a sheet yet.
 shippedFonts('regular');
@@ -15,6 +15,7 @@ shippedFonts('strong');
 
 function sheetsOf(job: PrintJob): Iterable<SheetDrawing> | AsyncIterable<SheetDrawing> {
   if (job.kind === 'letters') return letterSheets(job.letters);
+  if (job.kind === 'portfolio') return portfolioSheets(job.portfolio);
   return job.kind === 'group' ? groupSheets(job.group) : pagesOf(job);
 }
 

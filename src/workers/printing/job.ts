@@ -4,6 +4,7 @@ import { drawExerciseSheet, drawHandout, type ExerciseWords } from '@/core/hando
 import { groupPages, type GroupThing, type GroupWords, type ShownOnPaper } from '@/core/handout/group-pages';
 import { drawRecipePage } from '@/core/handout/recipe-page';
 import { letterPages, type LetterPicture, type LetterWords } from '@/print/letter-pages';
+import { portfolioPages, type PortfolioTry, type PortfolioWords } from '@/print/portfolio-pages';
 import type { SheetDrawing } from '@/core/sheet/drawing';
 import sharp from 'sharp';
 
@@ -15,7 +16,8 @@ export type SheetJob =
 export type PrintJob =
   | SheetJob
   | { readonly kind: 'letters'; readonly letters: readonly LetterOrder[] }
-  | { readonly kind: 'group'; readonly group: GroupOrder };
+  | { readonly kind: 'group'; readonly group: GroupOrder }
+  | { readonly kind: 'portfolio'; readonly portfolio: PortfolioOrder };
 
 /** What a class has in common, its pictures still files. */
 export type GroupOrder = Omit<GroupWords, 'things'> & {
@@ -24,6 +26,14 @@ export type GroupOrder = Omit<GroupWords, 'things'> & {
       Extract<ShownOnPaper, { kind: 'cells' }> | { readonly kind: 'file'; readonly name: string; readonly file: string }
     )[];
   })[];
+};
+
+/** A portfolio, its pictures still files. */
+export type PortfolioOrder = Omit<PortfolioWords, 'exercises'> & {
+  readonly exercises: readonly {
+    readonly title: string;
+    readonly tries: readonly (Omit<PortfolioTry, 'picture'> & { readonly file: string | null })[];
+  }[];
 };
 
 /** A letter whose picture is still a file. */
@@ -37,10 +47,11 @@ export type LetterOrder = Omit<LetterWords, 'picture' | 'correction' | 'referenc
 
 /** Dots across a picture on paper, and no more than that. */
 const ACROSS = 1400;
+const IN_A_COLUMN = 700;
 
-async function pictureFrom(file: string | Uint8Array): Promise<LetterPicture> {
+async function pictureFrom(file: string | Uint8Array, across = ACROSS): Promise<LetterPicture> {
   const { data, info } = await sharp(file)
-    .resize({ width: ACROSS, withoutEnlargement: true })
+    .resize({ width: across, withoutEnlargement: true })
     .jpeg({ quality: 88 })
     .toBuffer({ resolveWithObject: true });
   return { image: new Uint8Array(data), widthOverHeight: info.width / info.height };
@@ -66,6 +77,18 @@ export async function* groupSheets({ things, ...words }: GroupOrder): AsyncGener
     loaded.push({ ...thing, shown: pictures });
   }
   yield* groupPages({ ...words, things: loaded });
+}
+
+/** The pages of a student's work, exercise by exercise. */
+export async function* portfolioSheets({ exercises, ...words }: PortfolioOrder): AsyncGenerator<SheetDrawing> {
+  const loaded: PortfolioWords['exercises'][number][] = [];
+  for (const { title, tries } of exercises) {
+    const shown: PortfolioTry[] = [];
+    for (const { file, ...own } of tries)
+      shown.push({ ...own, picture: file === null ? null : await pictureFrom(file, IN_A_COLUMN) });
+    loaded.push({ title, tries: shown });
+  }
+  yield* portfolioPages({ ...words, exercises: loaded });
 }
 
 /** The pages of an exercise for one student: a sheet, its handout, and its mixes where there are any. */

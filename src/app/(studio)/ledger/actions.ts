@@ -1,7 +1,6 @@
 'use server';
 import type { MeetingRule } from '@/core/planning/meetings';
 import { bringInCard, forgetCard } from '@/studio/class/cards';
-import { inviteTeacher } from '@/studio/class/colleagues';
 import {
   addStudent,
   enrolList,
@@ -27,11 +26,6 @@ export async function makeClass(name: string, numbering: string): Promise<Outcom
   });
   revalidatePath('/ledger');
   return done;
-}
-
-export async function invite(): Promise<Outcome<string>> {
-  const { house, teacher } = await teacherOnly();
-  return outcome(() => inviteTeacher(house, teacher));
 }
 
 export async function setClass(classId: string, settings: ClassSettings): Promise<Outcome> {

@@ -34,7 +34,7 @@ export async function takeAway(referenceId: string): Promise<Outcome> {
   const { house, teacher } = await teacherOnly();
   const done = await outcome(() => dropReference(house, teacher, referenceId));
   if (!done.ok) return done;
-  redirect('/references');
+  redirect(`/references?gone=${done.value}`);
 }
 
 export async function beginSetUp(form: FormData): Promise<void> {

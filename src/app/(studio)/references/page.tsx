@@ -1,13 +1,26 @@
+import { zoneOf } from '@/core/planning/meetings';
+import { keptInCopies } from '@/studio/forgetting';
 import { referencesOf } from '@/studio/reference/references';
 import { setUpsOf } from '@/studio/reference/set-ups';
 import { shippedPictures } from '@/studio/reference/shipped-pictures';
+import { ArchivePick } from '@/ui/parts/ArchivePick';
+import { sayMoment } from '@/ui/parts/dates';
 import { BringIn } from '@/ui/references/BringIn';
 import Link from 'next/link';
+import { z } from 'zod';
 import { teacherOnly } from '../../access';
 import { beginSetUp, takeShipped } from './actions';
 
-export default async function References() {
+interface Props {
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+/** How many files went with a picture that was taken away; null where none was. */
+const goneSchema = z.coerce.number().int().min(0).max(9).nullable().catch(null);
+
+export default async function References({ searchParams }: Props) {
   const { house, teacher } = await teacherOnly();
+  const gone = goneSchema.parse((await searchParams).gone ?? null);
   const all = await referencesOf(house, teacher);
   const setUps = await setUpsOf(house, teacher);
   const shipped = (await shippedPictures()).filter((p) => !all.some((r) => r.title === p.title));
@@ -15,6 +28,12 @@ export default async function References() {
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_20rem]">
       <section className="panel self-start">
         <h1 className="mb-3 text-24 font-semibold">References</h1>
+        {gone !== null && (
+          <p role="status" className="mb-3">
+            Deleted on {sayMoment(new Date(), zoneOf(null))}: one picture, how it was prepared, and {gone}{' '}
+            {gone === 1 ? 'file' : 'files'}. {keptInCopies(house.settings)}
+          </p>
+        )}
         {all.length + setUps.length === 0 && (
           <p>
             No pictures yet. Bring in one that a class is to paint from: it is then turned into greys, few tones and
@@ -67,6 +86,15 @@ export default async function References() {
           Bring in a picture
         </h2>
         <BringIn />
+        <div className="mt-3">
+          <ArchivePick
+            address="/bring-in/prepared"
+            to="/references"
+            label="A prepared picture"
+            words="Bring a prepared one in"
+            about="As it was taken out under Files, with its rights and how it was prepared."
+          />
+        </div>
         {shipped.length > 0 && (
           <details className="mt-3">
             <summary className="min-h-8 cursor-pointer">Or take one that Fair Grey has rendered</summary>

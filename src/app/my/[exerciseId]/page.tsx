@@ -104,6 +104,16 @@ export default async function MyExercise({ params }: { params: Promise<{ exercis
                   reply={sayToLetter.bind(null, a.id)}
                 />
               )}
+              {a.grades.length > 0 && (
+                <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4" aria-label="Grades">
+                  {a.grades.map(({ name, words }) => (
+                    <div key={name} className="contents">
+                      <dt>{name}</dt>
+                      <dd className="text-right font-semibold tabular-nums">{words}</dd>
+                    </div>
+                  ))}
+                </dl>
+              )}
             </div>
           ))}
         </section>

@@ -1,5 +1,5 @@
 /** One file of a pile, a picture or a ZIP of them; answers line by line as each picture is sorted. */
-import { classOf, NotFound } from '@/studio/access/actor';
+import { classToChange, NotFound } from '@/studio/access/actor';
 import { type PileOutcome, sortIntoClass } from '@/studio/hand-in/pile';
 import { checkRoom } from '@/studio/hand-in/receive';
 import { isZip, unzip } from '@/studio/hand-in/unzip';
@@ -28,7 +28,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ cla
   const name = nameSchema.parse(new URL(request.url).searchParams.get('name') ?? '');
   return answer(async (house, actor) => {
     if (actor.role !== 'teacher') throw new NotFound();
-    await classOf(house, actor, classId);
+    await classToChange(house, actor, classId);
     await checkRoom(house);
     const file = await takeUpload(request, house.files.incoming, MAX_BYTES);
     async function* outcomes(): AsyncGenerator<PileOutcome> {

@@ -2,14 +2,18 @@ import type { MeetingRule } from '@/core/planning/meetings';
 import { classOf } from '@/studio/access/actor';
 import { KEEP_DAYS } from '@/studio/class/keeping';
 import { studentsOf } from '@/studio/class/people';
+import { studentsElsewhere } from '@/studio/class/several';
+import { type Sharing, sharingOf } from '@/studio/staff/sharing';
 import { CardPanel } from '@/ui/ledger/CardPanel';
 import { ClassSettings } from '@/ui/ledger/ClassSettings';
 import { DeleteClass } from '@/ui/ledger/DeleteClass';
+import { EnrolToo } from '@/ui/ledger/EnrolToo';
 import { LedgerForm } from '@/ui/ledger/LedgerForm';
 import { MeetingForm } from '@/ui/ledger/MeetingForm';
 import { keptInCopies } from '@/studio/forgetting';
 import { Roster } from '@/ui/ledger/Roster';
 import { StudentRow } from '@/ui/ledger/StudentRow';
+import { SharedWith } from '@/ui/staff/SharedWith';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../access';
 import {
@@ -23,6 +27,7 @@ import {
   removeStudent,
   setClass,
 } from '../actions';
+import { enrolToo, shareWith, unshareWith } from '../staff-actions';
 
 const TERM_DAYS = 84;
 
@@ -40,23 +45,67 @@ function usualMeetings(): MeetingRule {
   };
 }
 
+/** A class as somebody sees it who drafts for it. */
+function AsDrafted({
+  name,
+  people,
+  sharing,
+}: {
+  name: string;
+  people: readonly { readonly id: string; readonly number: number; readonly name: string }[];
+  sharing: Sharing;
+}) {
+  return (
+    <section className="panel m-4">
+      <h1 className="mb-3 text-24 font-semibold">{name}</h1>
+      <p className="mb-3">{sharing.owner} teaches this class; you look at what is handed in, and draft.</p>
+      <ol className="grid gap-1">
+        {people.map((p) => (
+          <li key={p.id}>
+            {p.number}. {p.name}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
 export default async function ClassLedger({ params }: { params: Promise<{ classId: string }> }) {
   const { house, teacher } = await teacherOnly();
   const { classId } = await params;
   const group = await orNotFound(classOf(house, teacher, classId));
   const people = await studentsOf(house, teacher, classId);
+  const sharing = await sharingOf(house, teacher, classId);
+  if (teacher.standing === 'assistant') return <AsDrafted name={group.name} people={people} sharing={sharing} />;
+  const elsewhere = await studentsElsewhere(house, teacher, classId);
   const closings = await house.door.closings({ class: group.code });
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_22rem]">
       <section className="panel self-start">
-        <div className="flex flex-wrap items-center gap-3">
+        <div className="mb-3 flex flex-wrap items-center gap-3">
           <h1 className="text-24 font-semibold">{group.name}</h1>
-          <a href={`/archive/${classId}`} className="calm ml-auto">
-            Take the class out
-          </a>
-          <Link href={`/ledger/${classId}/record`} className="calm">
-            The record
-          </Link>
+          <span className="ml-auto flex flex-wrap gap-2">
+            {sharing.isOwn && (
+              <a href={`/archive/${classId}`} className="calm">
+                Take the class out
+              </a>
+            )}
+            <Link href={`/ledger/${classId}/seen`} className="calm">
+              Who saw what
+            </Link>
+            <Link href={`/ledger/${classId}/post`} className="calm">
+              Post
+            </Link>
+            <Link href={`/ledger/${classId}/grades`} className="calm">
+              Grades
+            </Link>
+            <a href={`/results/${classId}/results`} className="calm">
+              Results as CSV
+            </a>
+            <Link href={`/ledger/${classId}/record`} className="calm">
+              The record
+            </Link>
+          </span>
         </div>
         <p className="mb-3">
           Class code <strong>{group.code}</strong>. Students sign in with it and with their own code.
@@ -77,6 +126,7 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
                 <StudentRow
                   key={s.id}
                   id={s.id}
+                  page={`/ledger/${classId}/student/${s.id}`}
                   number={s.number}
                   name={s.name}
                   newCode={newCode}
@@ -95,6 +145,7 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
           <div className="mt-3">
             <Roster here={people.map((p) => p.name)} enrol={enrolSome.bind(null, classId)} />
           </div>
+          <EnrolToo others={elsewhere} enrol={enrolToo.bind(null, classId)} />
           <p className="quiet mt-3">A display name is all that is asked for: no e-mail, no birthday.</p>
         </section>
         <section className="panel">
@@ -124,6 +175,14 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
         <section className="panel">
           <h2 className="mb-3 text-18 font-semibold">Meetings</h2>
           <MeetingForm now={group.meetings ?? usualMeetings()} save={keepMeetings.bind(null, classId)} />
+        </section>
+        <section className="panel">
+          <h2 className="mb-3 text-18 font-semibold">Who teaches it</h2>
+          <SharedWith
+            sharing={sharing}
+            share={shareWith.bind(null, classId)}
+            unshare={unshareWith.bind(null, classId)}
+          />
         </section>
         <section className="panel" aria-label="Deleting the class">
           <DeleteClass

@@ -4,7 +4,8 @@ import { alikeOf } from '@/studio/views/alike';
 import { phrasesOf } from '@/studio/critique/phrases';
 import { remarksOf } from '@/studio/critique/remarks';
 import { correctingWith } from '@/studio/views/correcting-with';
-import { colleaguesOf } from '@/studio/class/colleagues';
+import { colleaguesOf } from '@/studio/staff/colleagues';
+import { gradingOf } from '@/studio/views/grading';
 import { opinionsOn } from '@/studio/views/opinions';
 import { tableOf } from '@/studio/views/table';
 import { tablePartOf } from '@/studio/views/table-part';
@@ -38,6 +39,7 @@ import {
   withdrawVerdict,
   writeFor,
 } from '../actions';
+import { giveGrade } from '../../ledger/grading-actions';
 
 interface Props {
   readonly params: Promise<{ handInId: string }>;
@@ -58,7 +60,7 @@ const actions = {
     giveVerdict,
     withdrawVerdict,
   },
-  ...{ layBefore, unask },
+  ...{ layBefore, unask, giveGrade },
   ...{ lookBeside, proposeRescue, correctPicture, sendCorrection, setCorrectionApart, dropCorrection },
   ...{ measureOnceMore, measureAgainstNow, tones },
 };
@@ -97,6 +99,7 @@ export default async function TablePage({ params, searchParams }: Props) {
       labels={labels}
       part={await tablePartOf(house, teacher, table, shown, labels)}
       phrases={await phrasesOf(house, teacher, codes)}
+      grading={shown ? await gradingOf(house, table.class.scheme, shown.id) : []}
       tries={await triesOf(house, table.attempts)}
       alike={isDraft ? await alikeOf(house, alikeTo, shown.measured) : []}
       remarks={isDraft ? await remarksOf(house, teacher) : []}

@@ -1,27 +1,39 @@
 import { tableToCsv } from '@/core/formats/table-csv';
-import { NotFound } from '@/studio/access/actor';
+import type { RecordTable } from '@/core/record/table';
+import { NotFound, type Teacher } from '@/studio/access/actor';
+import type { House } from '@/studio/house';
+import { writeDown } from '@/studio/staff/chronicle';
 import { type ClassRecord, recordOf } from '@/studio/views/record';
 import { recordWishSchema } from '@/studio/views/record-wish';
-import { answer, nothingHere } from '../../../api';
+import { classResults, gradeBook } from '@/studio/views/results';
+import { answer } from '../../../api';
 
-const TABLES: readonly (keyof ClassRecord)[] = ['course', 'passes', 'steps', 'colours'];
+const RECORDS: readonly (keyof ClassRecord)[] = ['course', 'passes', 'steps', 'colours'];
+/** What is taken out whole, whatever is looked at. */
+const WHOLE: Readonly<Record<string, (house: House, teacher: Teacher, classId: string) => Promise<RecordTable>>> = {
+  results: classResults,
+  grades: async (house, teacher, classId) => (await gradeBook(house, teacher, classId)).full,
+};
 
-/** A table of a class's record as CSV. */
+/** A table of a class as CSV: of its record as it is looked at, or all results, or all grades. */
 export async function GET(
   request: Request,
   { params }: { params: Promise<{ classId: string; table: string }> },
 ): Promise<Response> {
   const { classId, table } = await params;
-  const which = TABLES.find((t) => t === table);
-  if (!which) return nothingHere();
+  const whole = WHOLE[table];
+  const which = RECORDS.find((t) => t === table);
   const wish = recordWishSchema.parse(Object.fromEntries(new URL(request.url).searchParams));
   return answer(async (house, actor) => {
-    if (actor.role !== 'teacher') throw new NotFound();
-    const { record } = await recordOf(house, actor, classId, wish);
-    return new Response(tableToCsv(record[which]), {
+    if (actor.role !== 'teacher' || (!whole && !which)) throw new NotFound();
+    const found = whole
+      ? await whole(house, actor, classId)
+      : (await recordOf(house, actor, classId, wish)).record[which ?? 'course'];
+    await writeDown(house.db, actor, 'took-out-results', { classId });
+    return new Response(tableToCsv(found), {
       headers: {
         'Content-Type': 'text/csv; charset=utf-8',
-        'Content-Disposition': `attachment; filename="${which}.csv"`,
+        'Content-Disposition': `attachment; filename="${table}.csv"`,
       },
     });
   });

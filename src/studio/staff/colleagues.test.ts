@@ -6,7 +6,9 @@ import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { colleaguesOf, inviteTeacher, joinStudio } from './colleagues';
 
 let studio: TestStudio;
-eachInNewStudio((fresh) => (studio = fresh));
+eachInNewStudio((fresh) => {
+  studio = { ...fresh, teacher: { ...fresh.teacher, standing: 'owner' } };
+});
 
 const mail = () => `${newId()}@tidewell.example`;
 const corin = (code: string, email = mail()) => ({ code, name: 'Corin Maddery', email, password: 'mortar-and-madder' });

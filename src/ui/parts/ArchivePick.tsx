@@ -1,12 +1,22 @@
 'use client';
-/** Brings a class in from its archive. */
+/** Brings something in from a ZIP that was taken out here or in another studio, and goes to it. */
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { FilePick } from '../parts/FilePick';
+import { FilePick } from './FilePick';
+import { Trouble } from './use-asking';
+
+interface Props {
+  /** Where the file is sent, and below which address what came of it stands. */
+  readonly address: string;
+  readonly to: string;
+  readonly label: string;
+  readonly words: string;
+  readonly about: string;
+}
 
 const NO_ANSWER = 'The studio did not answer as it should. Nothing was brought in; try once more.';
 
-export function BringClassIn() {
+export function ArchivePick({ address, to, label, words, about }: Props) {
   const router = useRouter();
   const [trouble, setTrouble] = useState('');
   const [busy, start] = useTransition();
@@ -15,29 +25,23 @@ export function BringClassIn() {
       setTrouble('');
       const body = new FormData();
       body.append('archive', file);
-      const answer = await fetch('/restore', { method: 'POST', body }).catch(() => null);
+      const answer = await fetch(address, { method: 'POST', body }).catch(() => null);
       const said = ((await answer?.json().catch(() => null)) ?? {}) as { id?: string; say?: string };
-      if (answer?.ok && said.id) router.push(`/ledger/${said.id}`);
+      if (answer?.ok && said.id) router.push(`${to}/${said.id}`);
       else setTrouble(said.say ?? NO_ANSWER);
     });
   return (
     <div className="grid gap-2">
       <FilePick
-        label="Archive of a class"
-        words={busy ? 'Bringing it in …' : 'Bring a class in'}
+        label={label}
+        words={busy ? 'Bringing it in …' : words}
         accept=".zip,application/zip"
         look="calm"
         disabled={busy}
         onFile={send}
       />
-      <p className="quiet">
-        From the archive of a class, as it was taken out here or in another studio. Students need new codes then.
-      </p>
-      {trouble && (
-        <p role="alert" className="trouble">
-          {trouble}
-        </p>
-      )}
+      <p className="quiet">{about}</p>
+      <Trouble say={trouble} />
     </div>
   );
 }

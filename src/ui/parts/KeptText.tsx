@@ -1,21 +1,22 @@
 'use client';
-/** The teacher's own word beside the findings, kept when the field is left. */
+/** A text that several may write, kept when its field is left. */
 import { useState } from 'react';
-import type { Answer, Meanwhile } from '../parts/answer';
-import { BothVersions } from '../parts/BothVersions';
-import { useWriting } from '../parts/use-writing';
+import type { Answer, Meanwhile } from './answer';
+import { BothVersions } from './BothVersions';
+import { useWriting } from './use-writing';
 
 interface Word {
   readonly word: string;
   readonly written: number;
 }
 interface Props extends Word {
+  readonly label: string;
   readonly frozen: boolean;
   readonly busy: boolean;
   readonly change: (word: string, seen: number) => Promise<Answer<string, number>>;
 }
 
-export function OwnWord({ word, written, frozen, busy, change }: Props) {
+export function KeptText({ label, word, written, frozen, busy, change }: Props) {
   /** What stood there when this text was begun. */
   const [begun, setBegun] = useState<Word>({ word, written });
   const [text, setText] = useState(word);
@@ -43,7 +44,7 @@ export function OwnWord({ word, written, frozen, busy, change }: Props) {
   return (
     <>
       <label>
-        <span className="label">Your own word</span>
+        <span className="label">{label}</span>
         <textarea
           className="field font-letter"
           rows={2}
@@ -56,7 +57,7 @@ export function OwnWord({ word, written, frozen, busy, change }: Props) {
       {clash && (
         <BothVersions
           mine={text}
-          theirs={clash.theirs || 'No word'}
+          theirs={clash.theirs || 'Nothing'}
           busy={busy}
           keepMine={() => void keep(clash.written)}
           keepTheirs={() => takeTheirs(clash)}
