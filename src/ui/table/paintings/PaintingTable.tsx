@@ -55,7 +55,8 @@ export function PaintingTable(props: TableProps<PaintingPart>) {
       paint={paint.on}
       box={where?.box}
     >
-      {result.stage?.asks === 'as-it-was' && !critique.frozen && (
+      {/* Ways are shown on the straightened picture, which comes a little after the reading. */}
+      {shown?.hasStrip && result.stage?.asks === 'as-it-was' && !critique.frozen && (
         <RescueWays
           busy={critique.busy}
           propose={() => critique.look(() => actions.proposeRescue(id))}
