@@ -16,8 +16,11 @@ export interface Trials<T, O> {
   readonly close: () => Promise<void>;
 }
 
+/** Each thread loads all that reads a photograph: where tests run beside one another, the few trials of one do with one. */
+const THREADS = process.env['JEST_WORKER_ID'] ? 1 : 2;
+
 function open<T, O>(file: string): Trials<T, O> {
-  const pool = new Piscina({ filename: path.resolve(file), maxThreads: 2 });
+  const pool = new Piscina({ filename: path.resolve(file), maxThreads: THREADS });
   return {
     run: (trials) => Promise.all(trials.map((t) => pool.run(t) as Promise<O>)),
     close: () => pool.destroy(),

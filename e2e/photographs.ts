@@ -19,8 +19,9 @@ import { sheetToPng } from '@/print/sheet-png';
 import sharp from 'sharp';
 import { dpiFor, jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
-/** Megapixels of photographs of which it does not matter how large they are. */
+/** Megapixels of photographs of which it does not matter how large they are, and of those in a pile of many. */
 const SMALLER = 4;
+const OF_MANY = 2;
 
 /** A plain picture: kinds that are judged by eye take any, others miss their sheet in it. */
 export const greySheet = (background = '#8a8a8a'): Promise<Buffer> =>
@@ -56,8 +57,8 @@ export async function pilePhotograph(
   camera: CameraCondition,
   seed: number,
 ): Promise<Buffer> {
-  const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids, false, dpiFor(SMALLER));
-  return jpegOf(sheet, camera, seed, SMALLER);
+  const sheet = await paintedSheet(9, 'a4', planFor('fine', 9, seed), seed, 'nominal', ids, false, dpiFor(OF_MANY));
+  return jpegOf(sheet, camera, seed, OF_MANY);
 }
 
 /** The same phone’s photograph of a sheet with one test dab on it. */

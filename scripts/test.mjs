@@ -33,7 +33,7 @@ const unitReports = parts.map(({ report }) => report);
 async function work() {
   for (let part = parts.shift(); part; part = parts.shift()) {
     const args = ['-n', '10', 'npx', 'jest', '--json', `--outputFile=${part.report}`, ...part.more];
-    await once(spawn('nice', args, shown({ NODE_OPTIONS: '--experimental-vm-modules', FAIR_GREY_BUILT: '1' })), 'exit');
+    await once(spawn('nice', args, shown({ NODE_OPTIONS: '--import tsx', FAIR_GREY_BUILT: '1' })), 'exit');
   }
 }
 /** Those that touch data once more, on a PostgreSQL server, as soon as the browser leaves room for them. */

@@ -8,7 +8,6 @@ import { recordOf } from '@/studio/views/record';
 import { gradeBook, resultRows } from '@/studio/views/results';
 import { heldLetters, sittingAt } from '@/studio/views/sitting';
 import { waitingOf } from '@/studio/views/today';
-import { jest } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import { putTermIn, type Term } from './term';
 

@@ -10,13 +10,13 @@ import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { eachInNewStudio, type TestStudio } from './test-studio';
+import { eachInOwnHouse, type TestStudio } from './test-studio';
 import { students } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import type { Student } from './access/actor';
 
 let studio: TestStudio;
-eachInNewStudio((fresh) => {
+eachInOwnHouse((fresh) => {
   studio = fresh;
 });
 const newFolder = (name: string) => path.join(mkdtempSync(path.join(tmpdir(), 'fair-grey-backup-')), name);

@@ -15,10 +15,10 @@ import { measureAttempt } from './hand-in/measuring';
 import { lookAnyway } from './hand-in/receive';
 import { setAddress } from './post/addresses';
 import { announce } from './post/mailing';
-import { eachInNewStudio, resultWith, type TestStudio } from './test-studio';
+import { eachInOwnHouse, resultWith, type TestStudio } from './test-studio';
 
 let studio: TestStudio;
-eachInNewStudio((fresh) => (studio = fresh));
+eachInOwnHouse((fresh) => (studio = fresh));
 
 const foundInFiles = (words: readonly string[]) => foundIn(studio.house.settings.folder, words);
 

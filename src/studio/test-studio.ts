@@ -24,12 +24,14 @@ import { type PaintingHandIn, paintingPicture } from '@/workers/tasks/painting-h
 import { referenceFile } from '@/workers/tasks/reference-file';
 import type { SortedPicture } from '@/workers/tasks/sort';
 import { eq } from 'drizzle-orm';
+import { rmSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
 import { attemptFor, type Student, type Teacher } from './access/actor';
 import { addStudent, createClass } from './class/people';
+import { lastDeed, takeBack } from './critique/taking-back';
 import { receivePhoto } from './hand-in/receive';
 import { type House, openHouse } from './house';
 import { setExercise } from './plan/exercises';
@@ -73,6 +75,13 @@ export async function viewOf({ house, teacher }: Pick<TestStudio, 'house' | 'tea
 /** What is said of an attempt: the draft with its edits, or the letter as it was sent. */
 export const saidOf = async (studio: Pick<TestStudio, 'house' | 'teacher'>, attemptId: string) =>
   (await viewOf(studio, attemptId))?.critique?.items ?? [];
+
+/** Takes back what the teacher did last; says what that was, null where there is nothing left. */
+export async function takenBack({ house, teacher }: Pick<TestStudio, 'house' | 'teacher'>): Promise<string | null> {
+  const last = await lastDeed(house, teacher);
+  if (last) await takeBack(house, teacher, last.id);
+  return last?.say ?? null;
+}
 
 export interface TestStudio {
   readonly house: House;
@@ -122,9 +131,10 @@ interface TestHouse {
   close(): Promise<void>;
 }
 
-/** Opening a house takes longer than any test, so that the tests of a file share one. */
+/** Opening a house takes longer than any test, so that they share one. Its folder goes with the process at the latest. */
 async function openTestHouse(): Promise<TestHouse> {
   const folder = await mkdtemp(path.join(tmpdir(), 'fair-grey-studio-'));
+  process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
   const databaseUrl = await freshDatabase(folder);
   const [preview, strip] = await Promise.all([tinyPicture('#ddd'), tinyPicture('#333')]);
   let what: Next = resultWith(true);
@@ -255,8 +265,21 @@ async function openTestHouse(): Promise<TestHouse> {
   };
 }
 
-/** Gives each test of a file a studio of its own, in a house that they share. */
+/** The house that all files of a process share. */
+let shared: Promise<TestHouse> | null = null;
+// It would hold a process that nobody gives a file any more.
+process.once('disconnect', () => process.exit());
+
+/** Gives each test of a file a studio of its own, in a house that they share with the tests of other files. */
 export function eachInNewStudio(enter: (studio: TestStudio) => void): void {
+  beforeEach(async () => {
+    shared ??= openTestHouse();
+    enter(await (await shared).openStudio());
+  });
+}
+
+/** The same in a house that no other file has ever been in: for tests that look into every corner of it. */
+export function eachInOwnHouse(enter: (studio: TestStudio) => void): void {
   let home: TestHouse;
   beforeAll(async () => {
     home = await openTestHouse();

@@ -7,7 +7,7 @@ export const LOG_LEVELS = ['debug', 'info', 'warn', 'error', 'silent'] as const;
 export type LogLevel = (typeof LOG_LEVELS)[number];
 
 /** Whoever starts it on one machine reads sentences; a district collects every request. */
-function levelOf({ FAIR_GREY_LOG: set, FAIR_GREY_ROLE: role = 'all' }: NodeJS.ProcessEnv): LogLevel {
+export function levelOf({ FAIR_GREY_LOG: set, FAIR_GREY_ROLE: role = 'all' }: Partial<NodeJS.ProcessEnv>): LogLevel {
   return LOG_LEVELS.find((level) => level === set) ?? (role === 'all' ? 'warn' : 'info');
 }
 

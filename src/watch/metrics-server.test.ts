@@ -33,6 +33,8 @@ test('a port that is taken is told with the setting to look at', async () => {
 });
 
 test('a stage lasts until the next begins, and the last until the end', async () => {
+  // What others counted before is forgotten.
+  meters.stages.reset();
   const times = [0, 250, 1000, 4000];
   const clock = stageClock(() => times.shift() ?? Number.NaN);
   clock.begin('looking');

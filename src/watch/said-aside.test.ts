@@ -1,4 +1,3 @@
-import { jest } from '@jest/globals';
 import { log } from './log';
 import { logWhatIsSaidAside } from './said-aside';
 

@@ -1,5 +1,7 @@
 /** What a teacher did at a hand-in, with what stood there before, so that it can be taken back. */
 import { z } from 'zod';
+import { storedLayersSchema } from '../correction/layer';
+import { paintedMassesSchema } from '../reference/set-up';
 import { markSchema } from './marks';
 import { VERDICTS } from './verdict';
 import { registerSchema } from './voice';
@@ -10,6 +12,10 @@ const edit = z.object({ say: z.string().nullable(), action: z.string().nullable(
 
 /** What was given by a criterion: points, or a step. */
 const grade = z.object({ points: z.number().nullable(), level: z.string().nullable() });
+
+/** A correction as it was drawn and named. */
+const drawn = z.object({ name: z.string(), layers: storedLayersSchema });
+export type DrawnCorrection = z.infer<typeof drawn>;
 
 export const deedSchema = z.discriminatedUnion('did', [
   z.object({ did: z.literal('decided'), verdict, wasSent: z.boolean() }),
@@ -29,6 +35,33 @@ export const deedSchema = z.discriminatedUnion('did', [
   z.object({ did: z.literal('asked'), id: z.string() }),
   z.object({ did: z.literal('accepted'), id: z.string() }),
   z.object({ did: z.literal('graded'), criterion: z.string(), before: grade.nullable(), after: grade.nullable() }),
+  /** Nothing before where it was begun. */
+  z.object({ did: z.literal('corrected'), id: z.string(), before: drawn.nullable(), after: drawn }),
+  z.object({
+    did: z.literal('uncorrected'),
+    id: z.string(),
+    was: drawn.extend({ setAside: z.string().nullable(), withLetter: z.boolean() }),
+  }),
+  /** Which correction goes with the letter, null for none; and how the one that does now had been set aside. */
+  z.object({
+    did: z.literal('enclosed'),
+    before: z.string().nullable(),
+    after: z.string().nullable(),
+    aside: z.string().nullable(),
+  }),
+  z.object({
+    did: z.literal('set-aside'),
+    id: z.string(),
+    before: z.string().nullable(),
+    after: z.string(),
+    withLetter: z.boolean(),
+  }),
+  z.object({
+    did: z.literal('brushed'),
+    before: paintedMassesSchema.nullable(),
+    after: paintedMassesSchema,
+  }),
+  z.object({ did: z.literal('framed'), after: z.boolean() }),
 ]);
 export type Deed = z.infer<typeof deedSchema>;
 
@@ -52,6 +85,13 @@ const WORDS: { readonly [D in Deed['did']]: (deed: Extract<Deed, { did: D }>) =>
   asked: () => 'the question to a colleague about',
   accepted: () => 'the reading that was accepted for',
   graded: () => 'a grade of',
+  corrected: ({ before }) => (before ? 'the change of a correction for' : 'the correction that was drawn for'),
+  uncorrected: () => 'that a correction was removed for',
+  enclosed: () => 'which correction goes with the letter to',
+  'set-aside': () => 'that a correction was set aside for',
+  brushed: () => 'the masses that were shown on the picture of',
+  framed: ({ after }) =>
+    after ? 'the frame that was taken as the dark end for' : 'that the frame was no longer the dark end for',
 };
 
 /** What a deed is called where it can be taken back, as “pass” for Bea. */

@@ -7,9 +7,10 @@ import { type ExerciseKind, type ExerciseTerms, isPicture, type TermsOf } from '
 import { ALL_KINDS } from './all';
 import type { HandInStage, Kind } from './kind';
 
-const BY_ID = new Map<string, Kind>(ALL_KINDS.map((kind) => [kind.id, kind as unknown as Kind]));
+/** A kind by what may be its id; undefined for none. */
+const find = (id: string): Kind | undefined => ALL_KINDS.find((kind) => kind.id === id) as unknown as Kind | undefined;
 
-export const KIND_IDS = [...BY_ID.keys()] as [ExerciseKind, ...ExerciseKind[]];
+export const KIND_IDS = ALL_KINDS.map((kind) => kind.id) as [ExerciseKind, ...ExerciseKind[]];
 
 /**
  * A kind by its id.
@@ -17,7 +18,7 @@ export const KIND_IDS = [...BY_ID.keys()] as [ExerciseKind, ...ExerciseKind[]];
  * @throws RangeError for one that is not in the table.
  */
 export function kindById<K extends ExerciseKind>(id: K): Kind<TermsOf<K>> {
-  const kind = BY_ID.get(id);
+  const kind = find(id);
   if (!kind) throw new RangeError(`There is no kind of exercise called “${id}”.`);
   return kind as unknown as Kind<TermsOf<K>>;
 }
@@ -30,7 +31,7 @@ export const exerciseTermsSchema: z.ZodType<ExerciseTerms> = z
   .object({ kind: z.string() })
   .loose()
   .transform((given, context): ExerciseTerms => {
-    const kind = BY_ID.get(given.kind);
+    const kind = find(given.kind);
     if (!kind) {
       context.addIssue({ code: 'custom', path: ['kind'], message: 'There is no such kind of exercise.' });
       return z.NEVER;

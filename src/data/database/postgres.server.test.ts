@@ -1,6 +1,5 @@
 /** A PostgreSQL server as the application's database: run where one is served for tests. */
 import { freshDatabase, TEST_SERVER } from './test-database';
-import { jest } from '@jest/globals';
 import pg from 'pg';
 import { openDatabase } from './database';
 import { DatabaseUnready, migrateServer, openServer } from './server';

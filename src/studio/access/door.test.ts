@@ -1,5 +1,4 @@
 /** Wrong codes are counted by what sign-in compares; right ones, and devices that are known, always come in. */
-import { jest } from '@jest/globals';
 import { doorTries } from '@/data/schema/tables';
 import { eachInNewStudio, type TestStudio } from '../test-studio';
 import { type AtDoor, type Caller, UPLOADS_AN_HOUR } from './door';

@@ -13,7 +13,7 @@ import { decide } from '../critique/deciding';
 import { measureAttempt } from '../hand-in/measuring';
 import { keepFile } from '../hand-in/receive';
 import { pagesToPrint } from '../plan/exercises';
-import { eachInNewStudio, type TestStudio } from '../test-studio';
+import { eachInOwnHouse, type TestStudio } from '../test-studio';
 import { sweepFiles } from '../unused-files';
 import { pictureOf } from '../views/table';
 import { attemptFor, classOf, exerciseFor, handInFor, NotFound, type Student, studentFor, type Teacher } from './actor';
@@ -21,7 +21,7 @@ import { attemptFor, classOf, exerciseFor, handInFor, NotFound, type Student, st
 let studio: TestStudio;
 let handInId: string;
 let attemptId: string;
-eachInNewStudio((fresh) => {
+eachInOwnHouse((fresh) => {
   studio = fresh;
 });
 beforeEach(async () => {

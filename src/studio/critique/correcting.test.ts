@@ -6,16 +6,18 @@ import { attempts, corrections } from '@/data/schema/tables';
 import { eq } from 'drizzle-orm';
 import { buffer } from 'node:stream/consumers';
 import sharp from 'sharp';
-import { NotFound, Refused } from '../access/actor';
+import { attemptFor, NotFound, Refused } from '../access/actor';
 import { deleteStudent } from '../class/deleting';
 import { exportStudent } from '../class/records';
 import { measureAttempt } from '../hand-in/measuring';
 import { keepFile } from '../hand-in/receive';
-import { eachInNewStudio, type TestStudio, viewOf } from '../test-studio';
+import { eachInNewStudio, takenBack, type TestStudio, viewOf } from '../test-studio';
 import { myExercise } from '../views/my-work';
 import { sweepFiles } from '../unused-files';
 import { correctionFile, keepCorrection, removeCorrection, sendWithLetter, setCorrectionAside } from './correcting';
 import { decide, withdraw } from './deciding';
+import { setWord } from './critiquing';
+import { sitDownAt } from './sitting';
 
 let studio: TestStudio;
 eachInNewStudio((fresh) => (studio = fresh));
@@ -94,6 +96,63 @@ test('two tabs at once both keep what they drew, and are told', async () => {
   ]);
   // The same again is the same, whoever wrote it.
   expect(await keepCorrection(house, teacher, id, given(own, -9), 0)).toMatchObject({ id: own, isApart: false });
+});
+
+test('what was drawn, chosen, set aside and removed is taken back with all else of the evening, the last first', async () => {
+  const { house, teacher } = studio;
+  const id = await measured();
+  await sitDownAt(house, teacher, (await attemptFor(house, teacher, id)).handIn.id);
+  const one = await keepCorrection(house, teacher, id, given(null), 0);
+  await keepCorrection(house, teacher, id, given(one.id, -9), 0);
+  await setWord(house, teacher, id, 'Look at the third.', 0);
+  await keepCorrection(house, teacher, id, given(one.id, -12), 1);
+  await keepCorrection(house, teacher, id, given(one.id, -14), 2);
+  const two = await keepCorrection(house, teacher, id, given(null, 8, 'Lighter'), 0);
+  await sendWithLetter(house, teacher, id, two.id);
+  await setCorrectionAside(house, teacher, id, one.id, 'Too much.');
+  await sendWithLetter(house, teacher, id, one.id);
+  await setCorrectionAside(house, teacher, id, one.id, 'Too much after all.');
+  await removeCorrection(house, teacher, id, one.id);
+
+  const stand = async () =>
+    (await view(id))?.corrections.map((c) => [c.name, c.layers[0]?.change, c.setAside, c.withLetter]);
+  const by = (l: number) => ({ kind: 'lightness', by: l });
+  const back = () => takenBack(studio);
+  const lighter = ['Lighter', by(8), null];
+  expect(await back()).toContain('was removed');
+  expect(await stand()).toEqual(expect.arrayContaining([['Darker', by(-14), 'Too much after all.', false]]));
+  expect(await back()).toContain('set aside');
+  expect(await stand()).toEqual(expect.arrayContaining([['Darker', by(-14), null, true]]));
+  expect(await back()).toContain('goes with the letter');
+  expect(await stand()).toEqual(
+    expect.arrayContaining([
+      ['Darker', by(-14), 'Too much.', false],
+      [...lighter, true],
+    ]),
+  );
+  await back();
+  await back();
+  expect(await stand()).toEqual(expect.arrayContaining([['Darker', by(-14), null, true]]));
+  expect(await back()).toContain('drawn for');
+  expect(await stand()).toHaveLength(1);
+  // Strokes with nothing else in between are one.
+  expect(await back()).toContain('change of a correction');
+  expect(await stand()).toEqual([['Darker', by(-9), null, true]]);
+  expect(await back()).toContain('your own words');
+  expect(await back()).toContain('drawn for');
+  expect(await stand()).toEqual([]);
+  expect(await back()).toBeNull();
+});
+
+test('a correction that somebody drew on since stays as it is', async () => {
+  const { house, teacher } = studio;
+  const id = await measured();
+  await sitDownAt(house, teacher, (await attemptFor(house, teacher, id)).handIn.id);
+  const own = await keepCorrection(house, teacher, id, given(null), 0);
+  const { layers } = given(null, -20);
+  await house.db.update(corrections).set({ name: 'Theirs', layers: { version: CORRECTION_VERSION, layers } as never });
+  await expect(takenBack(studio)).rejects.toThrow('changed once more');
+  expect((await view(id))?.corrections).toMatchObject([{ id: own.id, name: 'Theirs' }]);
 });
 
 test('one way goes with the letter, another is set aside with a word, and a student sees the first alone', async () => {

@@ -1,35 +1,18 @@
 /** Corrections that a teacher draws over a student's picture: kept with every stroke, in several ways beside one another. */
-import { CORRECTION_VERSION, type Layer, layersSchema } from '@/core/correction/layer';
-import type { Transaction } from '@/data/database/engine';
-import { newId } from '@/data/schema/ids';
+import { layersSchema } from '@/core/correction/layer';
 import { corrections, critiques } from '@/data/schema/tables';
-import { and, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { type Actor, attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
+import { type Actor, attemptFor, NotFound, type Teacher } from '../access/actor';
 import { isSame } from '../access/meanwhile';
 import type { House } from '../house';
 import type { KeptCorrection } from '../views/corrections';
 import { nameSchema, textSchema } from '../words';
+import { add, drawnOf, enclose, enclosed, type NewCorrection, one, pictureOf, stored } from './correction-rows';
 import { openCritique } from './critiquing';
+import { noteCorrected, noteDeed } from './noting';
 
-type Row = typeof corrections.$inferSelect;
-
-/** Ways of one correction; nobody compares more. */
-const MOST = 12;
 const givenSchema = z.object({ id: z.string().max(60).nullable(), name: nameSchema, layers: layersSchema });
-
-const stored = (layers: readonly Layer[]): Row['layers'] => ({ version: CORRECTION_VERSION, layers: [...layers] });
-
-async function add(tx: Transaction, attemptId: string, row: Pick<Row, 'name' | 'layers' | 'pictureHash'>) {
-  const others = await tx.select().from(corrections).where(eq(corrections.attemptId, attemptId));
-  if (others.length >= MOST)
-    throw new Refused(`There are ${MOST} ways of this correction. Remove one before you begin another.`);
-  const id = newId();
-  // The first one goes with the letter unless somebody says otherwise.
-  const withLetter = others.every((o) => !o.withLetter && o.setAside !== null);
-  await tx.insert(corrections).values({ id, attemptId, ...row, withLetter });
-  return id;
-}
 
 /**
  * Keeps the layers of a correction. Where somebody else changed it since it was seen, it is kept beside theirs: both stand, and
@@ -45,44 +28,31 @@ export async function keepCorrection(
   given: unknown,
   seen: number,
 ): Promise<KeptCorrection> {
-  const { attempt } = await openCritique(house, teacher, attemptId);
+  const own = await openCritique(house, teacher, attemptId);
   const { id, name, layers } = givenSchema.parse(given);
-  const pictureHash = attempt.stripHash ?? attempt.previewHash;
-  if (pictureHash === null) throw new Refused('There is no picture yet that could be corrected. Wait a moment.');
+  const pictureHash = pictureOf(own.attempt);
   return house.db.transaction(async (tx) => {
-    if (id === null) {
-      const own = await add(tx, attemptId, { name, layers: stored(layers), pictureHash });
-      return { id: own, written: 0, isApart: false };
-    }
+    const drawn = { name, layers: stored(layers) };
+    const begin = async (row: NewCorrection) => {
+      const begun = await add(tx, attemptId, row);
+      await noteCorrected(tx, teacher, own, { did: 'corrected', id: begun, before: null, after: drawnOf(row) });
+      return begun;
+    };
+    if (id === null) return { id: await begin({ ...drawn, pictureHash }), written: 0, isApart: false };
     const standing = await one(tx, attemptId, id);
-    if (isSame(standing.layers.layers, layers) && standing.name === name)
-      return { id, written: standing.written, isApart: false };
+    if (isSame(drawnOf(standing), drawn)) return { id, written: standing.written, isApart: false };
     if (standing.written !== seen) {
-      const apart = { name: nameSchema.parse(`${name.slice(0, 60)} (kept beside)`), layers: stored(layers) };
-      return {
-        id: await add(tx, attemptId, { ...apart, pictureHash: standing.pictureHash }),
-        written: 0,
-        isApart: true,
-      };
+      const apart = { name: nameSchema.parse(`${name.slice(0, 60)} (kept beside)`), layers: drawn.layers };
+      return { id: await begin({ ...apart, pictureHash: standing.pictureHash }), written: 0, isApart: true };
     }
     const written = standing.written + 1;
     await tx
       .update(corrections)
-      .set({ name, layers: stored(layers), written })
+      .set({ ...drawn, written })
       .where(eq(corrections.id, id));
+    await noteCorrected(tx, teacher, own, { did: 'corrected', id, before: drawnOf(standing), after: drawn });
     return { id, written, isApart: false };
   });
-}
-
-/** A correction of an attempt, held for whoever writes it. Throws NotFound where it is not there. */
-async function one(tx: Transaction, attemptId: string, id: string): Promise<Row> {
-  const [row] = await tx
-    .select()
-    .from(corrections)
-    .where(and(eq(corrections.id, id), eq(corrections.attemptId, attemptId)))
-    .for('update');
-  if (!row) throw new NotFound();
-  return row;
 }
 
 /** Says which one goes with the letter; null for none of them. One that was set aside is taken back for it. */
@@ -92,12 +62,14 @@ export async function sendWithLetter(
   attemptId: string,
   id: string | null,
 ): Promise<void> {
-  await openCritique(house, teacher, attemptId);
+  const own = await openCritique(house, teacher, attemptId);
   await house.db.transaction(async (tx) => {
-    if (id !== null) await one(tx, attemptId, id);
-    await tx.update(corrections).set({ withLetter: false }).where(eq(corrections.attemptId, attemptId));
-    if (id !== null)
-      await tx.update(corrections).set({ withLetter: true, setAside: null }).where(eq(corrections.id, id));
+    const chosen = id === null ? null : await one(tx, attemptId, id);
+    const before = await enclosed(tx, attemptId);
+    if (before === id) return;
+    await enclose(tx, attemptId, id);
+    const aside = chosen?.setAside ?? null;
+    await noteDeed(tx, teacher, own, { did: 'enclosed', before, after: id, aside });
   });
 }
 
@@ -109,21 +81,23 @@ export async function setCorrectionAside(
   id: string,
   why: string,
 ): Promise<void> {
-  await openCritique(house, teacher, attemptId);
+  const own = await openCritique(house, teacher, attemptId);
   const setAside = textSchema.parse(why);
   await house.db.transaction(async (tx) => {
-    await one(tx, attemptId, id);
+    const { setAside: before, withLetter } = await one(tx, attemptId, id);
     await tx.update(corrections).set({ setAside, withLetter: false }).where(eq(corrections.id, id));
+    await noteDeed(tx, teacher, own, { did: 'set-aside', id, before, after: setAside, withLetter });
   });
 }
 
 export async function removeCorrection(house: House, teacher: Teacher, attemptId: string, id: string): Promise<void> {
-  await openCritique(house, teacher, attemptId);
-  const gone = await house.db
-    .delete(corrections)
-    .where(and(eq(corrections.id, id), eq(corrections.attemptId, attemptId)))
-    .returning({ id: corrections.id });
-  if (gone.length === 0) throw new NotFound();
+  const own = await openCritique(house, teacher, attemptId);
+  await house.db.transaction(async (tx) => {
+    const gone = await one(tx, attemptId, id);
+    await tx.delete(corrections).where(eq(corrections.id, id));
+    const { setAside, withLetter } = gone;
+    await noteDeed(tx, teacher, own, { did: 'uncorrected', id, was: { ...drawnOf(gone), setAside, withLetter } });
+  });
 }
 
 /** What a correction can be had as: what it was drawn on, what came of it, and both to take along. */

@@ -2,8 +2,8 @@
 import type { Deed } from '@/core/critique/deed';
 import type { Transaction } from '@/data/database/engine';
 import { newId } from '@/data/schema/ids';
-import { type Chronicled, deeds } from '@/data/schema/tables';
-import { lt } from 'drizzle-orm';
+import { type Chronicled, deeds, sittings } from '@/data/schema/tables';
+import { and, desc, eq, gte, isNull, lt } from 'drizzle-orm';
 import type { Teacher } from '../access/actor';
 import type { House } from '../house';
 import { aboutHandIn, writeDown } from '../staff/chronicle';
@@ -30,6 +30,36 @@ export async function noteDeed(tx: Transaction, teacher: Teacher, done: DoneTo, 
   await tx
     .insert(deeds)
     .values({ id: newId(), teacherId: teacher.userId, handInId: handIn.id, attemptId: attempt?.id ?? null, deed });
+}
+
+/** The last thing that a teacher did in their sitting and has not taken back, whatever it was done to. */
+async function lastOf(tx: Transaction, teacher: Teacher) {
+  const [last] = await tx
+    .select({ id: deeds.id, deed: deeds.deed })
+    .from(deeds)
+    .innerJoin(sittings, eq(sittings.teacherId, deeds.teacherId))
+    .where(and(eq(deeds.teacherId, teacher.userId), isNull(deeds.takenBackAt), gte(deeds.createdAt, sittings.begunAt)))
+    .orderBy(desc(deeds.seq))
+    .limit(1);
+  return last ?? null;
+}
+
+/**
+ * Keeps that a correction was drawn or changed. It is written with every stroke: as long as nothing else is done in between, all of
+ * them are taken back as one.
+ */
+export async function noteCorrected(
+  tx: Transaction,
+  teacher: Teacher,
+  done: DoneTo,
+  deed: Extract<Deed, { did: 'corrected' }>,
+): Promise<void> {
+  const last = await lastOf(tx, teacher);
+  if (last?.deed.did !== 'corrected' || last.deed.id !== deed.id) return noteDeed(tx, teacher, done, deed);
+  await tx
+    .update(deeds)
+    .set({ deed: { ...last.deed, after: deed.after } })
+    .where(eq(deeds.id, last.id));
 }
 
 /** Nobody takes back what was done longer ago than that; it is not kept either. */

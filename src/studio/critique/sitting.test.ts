@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm';
 import { Refused } from '../access/actor';
 import { grade, setScheme } from '../grading/grading';
 import { measureAttempt } from '../hand-in/measuring';
-import { eachInNewStudio, saidOf, type TestStudio, viewOf } from '../test-studio';
+import { eachInNewStudio, saidOf, takenBack, type TestStudio, viewOf } from '../test-studio';
 import { myExercise } from '../views/my-work';
 import { gradesOf } from '../views/grading';
 import { heldLetters, nextInLine, sittingAt } from '../views/sitting';
@@ -33,13 +33,7 @@ async function handedIn(student: 'bea' | 'ruta', shade: number) {
 const stateOf = async (handInId: string) =>
   (await studio.house.db.select().from(handIns).where(eq(handIns.id, handInId)))[0]?.state;
 
-/** Takes back what was done last; says what that was. */
-async function back() {
-  const last = await lastDeed(studio.house, studio.teacher);
-  if (!last) return null;
-  await takeBack(studio.house, studio.teacher, last.id);
-  return last.say;
-}
+const back = () => takenBack(studio);
 
 test('a decision that is held is no news to the student, and can still be edited until its letter is sent', async () => {
   const { house, teacher, bea, exerciseId } = studio;

@@ -5,9 +5,11 @@ import { and, desc, eq, gte, isNull } from 'drizzle-orm';
 import { NotFound, Refused, type Teacher } from '../access/actor';
 import { isSame } from '../access/meanwhile';
 import { grade } from '../grading/grading';
-import { takeReadingBack } from '../hand-in/notan-hand-ins';
+import { setFrameIsDark, takeReadingBack } from '../hand-in/notan-hand-ins';
 import type { House } from '../house';
+import { unpaintMasses } from '../reference/set-ups';
 import { gradesOf } from '../views/grading';
+import { CHANGED_SINCE, encloseAsBefore, putCorrectionBack, takeInAgain, undraw } from './corrections-back';
 import { editItem, setWord } from './critiquing';
 import { decide, fetchBack, withdraw } from './deciding';
 import { putMarkBack, takeMarkBack } from './marking';
@@ -42,8 +44,6 @@ interface At {
 const asGiven = ({ points, level }: { readonly points: number | null; readonly level: string | null }) =>
   level === null ? { kind: 'points' as const, points } : { kind: 'level' as const, level };
 
-const CHANGED_SINCE = 'This was changed once more since then, and stays as it is now.';
-
 /** How each is undone. */
 const UNDO: { readonly [D in Deed['did']]: (at: At, deed: Extract<Deed, { did: D }>) => Promise<unknown> } = {
   decided: ({ house, teacher, attemptId }) => withdraw(house, teacher, attemptId, null),
@@ -74,6 +74,14 @@ const UNDO: { readonly [D in Deed['did']]: (at: At, deed: Extract<Deed, { did: D
     if (stands?.points !== after?.points || stands?.level !== after?.level) throw new Refused(CHANGED_SINCE);
     await grade(house, teacher, attemptId, criterion, before && asGiven(before), null);
   },
+  corrected: ({ house, teacher, attemptId }, deed) => undraw(house, teacher, attemptId, deed),
+  uncorrected: ({ house, teacher, attemptId }, deed) => putCorrectionBack(house, teacher, attemptId, deed),
+  enclosed: ({ house, teacher, attemptId }, deed) => encloseAsBefore(house, teacher, attemptId, deed),
+  'set-aside': ({ house, teacher, attemptId }, deed) => takeInAgain(house, teacher, attemptId, deed),
+  async brushed({ house, teacher, attemptId }, { before, after }) {
+    if (!(await unpaintMasses(house, teacher, attemptId, before, after))) throw new Refused(CHANGED_SINCE);
+  },
+  framed: ({ house, teacher, attemptId }, { after }) => setFrameIsDark(house, teacher, attemptId, !after, null),
 };
 
 /**

@@ -2,7 +2,6 @@ import { defaultScale } from '@/core/exercise/scale';
 import { attempts, decisions, handIns } from '@/data/schema/tables';
 import { log } from '@/watch/log';
 import { TaskCancelled, TaskTimedOut } from '@/workers/pool';
-import { jest } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import { editItem, setWord } from '../critique/critiquing';
 import { decide, withdraw } from '../critique/deciding';

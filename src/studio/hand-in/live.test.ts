@@ -1,6 +1,5 @@
 /** News of attempts, told through a database that stands in: what is told is heard where it was asked for, and nowhere else. */
 import { log } from '@/watch/log';
-import { jest } from '@jest/globals';
 import { openLive } from './live';
 
 /** Passes on what it is told, as two processes on one database hear each other. */

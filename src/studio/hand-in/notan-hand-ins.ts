@@ -1,4 +1,5 @@
 /** Paintings in few tones: measured against what the exercise is painted from, and judged again when a reading is accepted or masses are painted. */
+import type { Deed } from '@/core/critique/deed';
 import { keyedEnds } from '@/core/exercise/key';
 import { kindOf, kindsOnSheetOf, sittingIn } from '@/core/kinds/table';
 import { newId } from '@/data/schema/ids';
@@ -199,13 +200,15 @@ export async function measureAnew(
   teacher: Teacher,
   attemptId: string,
   change: { readonly frameIsDark?: boolean } = {},
+  deed: Deed | null = null,
 ): Promise<void> {
-  const { attempt } = await attemptFor(house, teacher, attemptId);
+  const own = await attemptFor(house, teacher, attemptId);
   await standsUnsent(house, attemptId);
   await house.db.transaction(async (tx) => {
-    await holdHandIn(tx, attempt.handInId);
+    await holdHandIn(tx, own.attempt.handInId);
     if (!(await changeAttempt(tx, attemptId, 'measureAnew', change)))
       throw new Refused('This picture is not one that was measured.');
+    if (deed) await noteDeed(tx, teacher, own, deed);
     await house.queue.send({ attemptId }, tx);
   });
   house.live.tell(attemptId, { state: 'queued', stage: null });
@@ -220,8 +223,9 @@ export async function setFrameIsDark(
   teacher: Teacher,
   attemptId: string,
   frameIsDark: boolean,
+  deed: Deed | null = { did: 'framed', after: frameIsDark },
 ): Promise<void> {
-  await measureAnew(house, teacher, attemptId, { frameIsDark });
+  await measureAnew(house, teacher, attemptId, { frameIsDark }, deed);
 }
 
 /** How many readings of an exercise were accepted for everyone. */

@@ -8,10 +8,11 @@ import { massSchema } from '@/core/tones/mass';
 import { planesToPng } from '@/workers/decoding/planes';
 import { attemptFor, NotFound, Refused, type Teacher } from '../access/actor';
 import { decide } from '../critique/deciding';
+import { sitDownAt } from '../critique/sitting';
 import { measureAttempt } from '../hand-in/measuring';
 import { acceptReading, judgeAgain, setFrameIsDark } from '../hand-in/notan-hand-ins';
 import { setExercise } from '../plan/exercises';
-import { eachInNewStudio, saidOf, type TestStudio } from '../test-studio';
+import { eachInNewStudio, saidOf, takenBack, type TestStudio } from '../test-studio';
 import { myExercise } from '../views/my-work';
 import { standingOf, tableOf } from '../views/table';
 import { dropSetUp, keepNewSetUp, keepSetUp, paintMasses, setUpFor, setUpsOf, usesOfSetUp } from './set-ups';
@@ -157,6 +158,28 @@ test('masses that are painted stay when the picture is measured once more', asyn
   await setFrameIsDark(house, teacher, attemptId, true);
   await measureAttempt(house, attemptId);
   expect(studio.lastTask()).toMatchObject({ task: 'measure-notan', frameIsDark: true, painted: { edits: [press] } });
+});
+
+test('masses that were shown, and a frame that was taken as dark, are taken back with all else of the evening', async () => {
+  const { house, teacher } = studio;
+  const { attemptId } = await fromLife();
+  const masses = async () => (await attemptFor(house, teacher, attemptId)).attempt.masses?.edits ?? null;
+  await sitDownAt(house, teacher, (await attemptFor(house, teacher, attemptId)).handIn.id);
+  await paintMasses(house, teacher, attemptId, [press]);
+  await paintMasses(house, teacher, attemptId, [press, { ...press, x: 0.7 }]);
+  await setFrameIsDark(house, teacher, attemptId, true);
+  await measureAttempt(house, attemptId);
+  expect(await takenBack(studio)).toContain('the frame that was taken as the dark end');
+  await measureAttempt(house, attemptId);
+  expect(studio.lastTask()).toMatchObject({ task: 'measure-notan', frameIsDark: false });
+  expect(await takenBack(studio)).toContain('the masses that were shown');
+  expect(await masses()).toEqual([press]);
+  expect((await said(attemptId)).map((f) => f.code)).toContain('outside_steps');
+  await takenBack(studio);
+  expect(await masses()).toBeNull();
+  // With no masses there is nothing to judge it by: it is read as it was at first.
+  await measureAttempt(house, attemptId);
+  expect(studio.lastTask()).toMatchObject({ task: 'measure-notan', painted: null });
 });
 
 test('a hand-in says when what is asked of its masses was changed, and is judged by what is asked now', async () => {

@@ -11,7 +11,8 @@ import { newId } from '@/data/schema/ids';
 import { attempts, classes, exercises, setUps } from '@/data/schema/tables';
 import { and, asc, desc, eq, inArray, or } from 'drizzle-orm';
 import { attemptFor, isTaughtBy, NotFound, Refused, type Teacher } from '../access/actor';
-import { isToWrite } from '../access/meanwhile';
+import { isSame, isToWrite } from '../access/meanwhile';
+import { noteDeed } from '../critique/noting';
 import { judgeAgain, measureAnew, standsUnsent } from '../hand-in/notan-hand-ins';
 import type { House } from '../house';
 import { nameSchema, textSchema } from '../words';
@@ -121,11 +122,45 @@ export async function dropSetUp(house: House, teacher: Teacher, setUpId: string)
 
 /** Keeps where the masses lie on one student's picture, and judges it by them. Throws Refused where the critique was sent. */
 export async function paintMasses(house: House, teacher: Teacher, attemptId: string, edits: unknown): Promise<void> {
-  const { attempt, exercise } = await attemptFor(house, teacher, attemptId);
+  const own = await attemptFor(house, teacher, attemptId);
   await standsUnsent(house, attemptId);
   const masses: PaintedMasses = paintedMassesSchema.parse({ version: PAINTED_MASSES_VERSION, edits });
-  await house.db.update(attempts).set({ masses }).where(eq(attempts.id, attemptId));
-  // A painting in all its values is read once more: its edges show on the photograph alone.
-  const inValues = kindOf(attempt.terms ?? exercise.terms).family === 'paintings';
-  await (inValues ? measureAnew(house, teacher, attemptId) : judgeAgain(house, teacher, attemptId));
+  await house.db.transaction(async (tx) => {
+    await tx.update(attempts).set({ masses }).where(eq(attempts.id, attemptId));
+    await noteDeed(tx, teacher, own, { did: 'brushed', before: own.attempt.masses, after: masses });
+  });
+  await judgeByMasses(house, teacher, own);
+}
+
+/**
+ * Lets the masses lie as they lay before, null for nowhere; says whether it did: not where somebody painted others since.
+ * Throws Refused where the critique was sent.
+ */
+export async function unpaintMasses(
+  house: House,
+  teacher: Teacher,
+  attemptId: string,
+  before: PaintedMasses | null,
+  after: PaintedMasses,
+): Promise<boolean> {
+  const own = await attemptFor(house, teacher, attemptId);
+  await standsUnsent(house, attemptId);
+  if (!isSame(own.attempt.masses, after)) return false;
+  await house.db.update(attempts).set({ masses: before }).where(eq(attempts.id, attemptId));
+  await judgeByMasses(house, teacher, own, before === null);
+  return true;
+}
+
+/**
+ * A painting in all its values is read once more, as its edges show on the photograph alone; and one without masses, as there is
+ * nothing to judge it by.
+ */
+async function judgeByMasses(
+  house: House,
+  teacher: Teacher,
+  { attempt, exercise }: Pick<Awaited<ReturnType<typeof attemptFor>>, 'attempt' | 'exercise'>,
+  isBare = false,
+): Promise<void> {
+  const isReadAnew = isBare || kindOf(attempt.terms ?? exercise.terms).family === 'paintings';
+  await (isReadAnew ? measureAnew(house, teacher, attempt.id) : judgeAgain(house, teacher, attempt.id));
 }

@@ -1,12 +1,9 @@
 /** A look in mid-work as markup: before the measurement is asked, and after. */
 import type { LookView } from '@/studio/hand-in/looks';
-import { jest } from '@jest/globals';
-import { renderToStaticMarkup } from 'react-dom/server';
 import { cssGrey } from '../parts/grey';
 import { LookPicture, WantedPicture } from './LookPicture';
-
-jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
-const { Look } = await import('./Look');
+import { Look } from './Look';
+import { markupOf } from '../test-markup';
 
 const square = (step: number, x: number) => ({
   step,
@@ -32,7 +29,7 @@ const look: LookView = {
 };
 const fine = () => Promise.resolve({ ok: true });
 const page = (more: Partial<LookView> = {}) =>
-  renderToStaticMarkup(<Look picture="/look/ex" look={{ ...look, ...more }} ask={fine} />);
+  markupOf(<Look picture="/look/ex" look={{ ...look, ...more }} ask={fine} />);
 
 test('what is painted stands over what is wanted, in greys and in the same size', () => {
   const html = page();
@@ -74,14 +71,14 @@ test('where no white is known it is said that the ends are taken for granted', (
 });
 
 test('squinting blurs light, of what is painted and of what is wanted alike', () => {
-  const painted = renderToStaticMarkup(<LookPicture picture="/look/ex" look={look} squint swapped={false} />);
+  const painted = markupOf(<LookPicture picture="/look/ex" look={look} squint swapped={false} />);
   expect(painted).toMatch(/color-interpolation-filters="linearRGB"/);
   expect(painted).toContain('stdDeviation="12"');
   expect(painted).toContain('<g filter="url(#look-squint)">');
-  expect(renderToStaticMarkup(<WantedPicture look={look} squint />)).toContain('<g filter="url(#look-squint)">');
-  expect(renderToStaticMarkup(<WantedPicture look={look} squint={false} />)).not.toContain('filter=');
+  expect(markupOf(<WantedPicture look={look} squint />)).toContain('<g filter="url(#look-squint)">');
+  expect(markupOf(<WantedPicture look={look} squint={false} />)).not.toContain('filter=');
   // Held to swap: the wanted greys stand where the painting was.
-  const swapped = renderToStaticMarkup(<LookPicture picture="/look/ex" look={look} squint={false} swapped />);
+  const swapped = markupOf(<LookPicture picture="/look/ex" look={look} squint={false} swapped />);
   expect(swapped).not.toContain('<image');
   expect(swapped).toContain(cssGrey(40));
 });

@@ -2,24 +2,21 @@
 import { defaultScale } from '@/core/exercise/scale';
 import { defaultTerms } from '@/core/kinds/table';
 import type { StudentAttempt } from '@/studio/views/my-work';
-import { jest } from '@jest/globals';
-import { renderToStaticMarkup } from 'react-dom/server';
 import { Tray } from '../rack/Tray';
 import { FIRST_MARKS, MarkCorners } from './MarkCorners';
-
-jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
-const { CardPanel } = await import('../ledger/CardPanel');
-const { AttemptNow } = await import('./AttemptNow');
-const { HandInPhoto } = await import('./HandInPhoto');
-const { PileDrop } = await import('../rack/PileDrop');
-const { TakePhoto } = await import('./TakePhoto');
+import { CardPanel } from '../ledger/CardPanel';
+import { AttemptNow } from './AttemptNow';
+import { HandInPhoto } from './HandInPhoto';
+import { PileDrop } from '../rack/PileDrop';
+import { TakePhoto } from './TakePhoto';
+import { markupOf } from '../test-markup';
 
 const count = (html: string, what: RegExp) => [...html.matchAll(what)].length;
 const fine = () => Promise.resolve({ ok: true });
 const terms = defaultScale('gouache', 9);
 
 test('four corners can be dragged, each named, each told where it is', () => {
-  const html = renderToStaticMarkup(
+  const html = markupOf(
     <MarkCorners source="" alt="The photograph to mark" marks={FIRST_MARKS} onChange={() => undefined} />,
   );
   expect([...html.matchAll(/role="slider" aria-label="([^"]+)"/g)].map((m) => m[1])).toEqual([
@@ -45,7 +42,7 @@ test('the first corners make an outline that does not cross itself', () => {
 });
 
 const handIn = (more: Partial<Parameters<typeof HandInPhoto>[0]> = {}) =>
-  renderToStaticMarkup(
+  markupOf(
     <HandInPhoto
       {...{ exerciseId: 'ex', terms, measured: true, practice: false, again: false, stages: [], nextStage: null }}
       {...more}
@@ -83,7 +80,7 @@ test('plain strips, and pictures in few tones, can be framed in other ways than 
 
 test('phones’ own formats are taken, and the chief button is told from a quiet one', () => {
   const take = (chief: boolean) =>
-    renderToStaticMarkup(
+    markupOf(
       <TakePhoto
         url="/look/ex"
         terms={terms}
@@ -101,14 +98,14 @@ test('phones’ own formats are taken, and the chief button is told from a quiet
 });
 
 test('a pile has one place to drop it and one button to choose it', () => {
-  const html = renderToStaticMarkup(<PileDrop classId="class" />);
+  const html = markupOf(<PileDrop classId="class" />);
   expect(html).toContain('aria-label="Photographs of a pile, or a ZIP of them"');
   expect(html).toContain('Choose files');
   expect(html).not.toContain('<progress');
 });
 
 const tray = (items: Parameters<typeof Tray>[0]['items']) =>
-  renderToStaticMarkup(
+  markupOf(
     <Tray
       items={items}
       students={[
@@ -137,12 +134,12 @@ test('an empty tray is not there; a stray says why it is one and can be given wi
 });
 
 test('what is known of the printed greys is said, with a way out in both formats', () => {
-  const none = renderToStaticMarkup(<CardPanel classId="c" card={null} bringIn={fine} forget={fine} />);
+  const none = markupOf(<CardPanel classId="c" card={null} bringIn={fine} forget={fine} />);
   expect(none).toContain('Nothing is known of your printer');
   expect(none).not.toContain('As CSV');
   // There is nothing to carry over yet.
   expect(none).not.toContain('Photograph of both sheets');
-  const known = renderToStaticMarkup(
+  const known = markupOf(
     <CardPanel
       classId="c"
       card={{ basis: 'measured', name: 'read on 2026-11-20', patches: 24 }}
@@ -182,7 +179,7 @@ const now = (more: Partial<StudentAttempt>) => {
     letter: null,
     ...more,
   };
-  return renderToStaticMarkup(<AttemptNow attempt={attempt} measured stop={fine} again={fine} anyway={fine} />);
+  return markupOf(<AttemptNow attempt={attempt} measured stop={fine} again={fine} anyway={fine} />);
 };
 
 test('until there is a letter the phone says that the picture will do; then the letter alone speaks', () => {

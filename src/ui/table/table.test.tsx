@@ -5,14 +5,11 @@ import { defaultTerms, labelsOf } from '@/core/kinds/table';
 import { measureGaps, targetsFor } from '@/core/scale/flags';
 import { sampleScale, sampleSteps } from '@/core/scale/sample-result';
 import { samplePainting, sampleRegion, sampleShape } from '@/core/painting/sample-result';
-import { jest } from '@jest/globals';
-import { renderToStaticMarkup } from 'react-dom/server';
 import { FindingForm } from './FindingForm';
 import type { TableProps } from './table-props';
 import { WhyFold } from './WhyFold';
-
-jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
-const { Table } = await import('./Table');
+import { Table } from './Table';
+import { markupOf } from '../test-markup';
 
 const terms = { ...defaultTerms('scale'), steps: 5 };
 const targets = targetsFor(terms, []);
@@ -71,7 +68,7 @@ test('a scale: its strip over what was wanted, the ruler, least work, findings a
     row: { perRow: 5, gapPercent: 1, tall: false },
   };
   const shown = { ...attempt, terms, measured: scale, critique };
-  const html = renderToStaticMarkup(
+  const html = markupOf(
     <Table
       handIn={handIn}
       attempts={[shown]}
@@ -114,7 +111,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
   const painting = { kind: 'painting' as const, result, against: null };
   const said = withEdits(draftOf(result, own, 'white-is-one'), []);
   const shown = { ...attempt, terms: own, measured: painting, critique: { ...critique, items: said } };
-  const html = renderToStaticMarkup(
+  const html = markupOf(
     <Table
       handIn={handIn}
       attempts={[shown]}
@@ -148,7 +145,7 @@ test('a painting in many values: laid beside what was wanted, its parts outlined
 test('by eye: the photograph as it came, no findings, and both decisions', () => {
   const own = defaultTerms('master-copy');
   const shown = { ...attempt, terms: own, measured: null, hasStrip: false, critique: { ...critique, items: [] } };
-  const html = renderToStaticMarkup(
+  const html = markupOf(
     <Table
       handIn={handIn}
       attempts={[shown]}
@@ -175,7 +172,7 @@ test('by eye: the photograph as it came, no findings, and both decisions', () =>
 test('words that were said of the same thing before are offered while it is edited', () => {
   const [item] = critique.items;
   if (!item) throw new Error('Nothing is said.');
-  const html = renderToStaticMarkup(
+  const html = markupOf(
     <FindingForm
       item={item}
       written={0}
@@ -191,7 +188,7 @@ test('words that were said of the same thing before are offered while it is edit
 
 test('why a finding is said stands folded away, and is opened with its numbers', () => {
   const why = { numbers: [{ label: 'the gap is', value: '4.1 L*' }], weight: 0.3, source: 'beyond the tolerance' };
-  const fold = (open: boolean) => renderToStaticMarkup(<WhyFold why={why} open={open} onOpen={() => undefined} />);
+  const fold = (open: boolean) => markupOf(<WhyFold why={why} open={open} onOpen={() => undefined} />);
   expect(fold(false)).not.toContain('4.1');
   for (const words of ['the gap is', '4.1 L*', 'weighs, beside the rest', 'Judged by: beyond the tolerance.'])
     expect(fold(true)).toContain(words);
