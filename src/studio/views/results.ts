@@ -10,7 +10,7 @@ import { classOf, type Teacher } from '../access/actor';
 import { studentsOf } from '../class/people';
 import type { House } from '../house';
 import { sayFigure } from './grading';
-import { type TriedHere, triesOfClass } from './tried';
+import { handedInBy, type TriedHere, triesOfClass } from './tried';
 
 const DAY_MS = 86_400_000;
 
@@ -21,8 +21,8 @@ const exercisesOf = (house: House, classId: string) =>
     .where(eq(exercises.classId, classId))
     .orderBy(asc(exercises.createdAt), asc(exercises.id));
 
-/** Every try of a class that was graded, with its grades: one query. */
-async function gradedOf(house: House, classId: string): Promise<Graded[]> {
+/** Every try of a class, or of one student in it, that was graded, with its grades: one query. */
+async function gradedOf(house: House, classId: string, studentId: string | null = null): Promise<Graded[]> {
   const rows = await house.db
     .select({
       ...{ attemptId: attempts.id, number: attempts.number },
@@ -32,7 +32,7 @@ async function gradedOf(house: House, classId: string): Promise<Graded[]> {
     .innerJoin(attempts, eq(grades.attemptId, attempts.id))
     .innerJoin(handIns, eq(attempts.handInId, handIns.id))
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-    .where(eq(exercises.classId, classId))
+    .where(handedInBy(classId, studentId))
     .orderBy(asc(attempts.seq), asc(grades.criterion));
   const found = new Map<string, Graded & { grades: Graded['grades'][number][] }>();
   for (const { attemptId, number, studentId, exerciseId, grade } of rows) {
@@ -76,13 +76,13 @@ export async function resultRows(
   const [people, work, tried, graded, ins, allowed] = await Promise.all([
     studentsOf(house, teacher, classId),
     exercisesOf(house, classId),
-    triesOfClass(house, classId),
-    gradedOf(house, classId),
+    triesOfClass(house, classId, studentId),
+    gradedOf(house, classId, studentId),
     house.db
       .select({ studentId: handIns.studentId, exerciseId: handIns.exerciseId, state: handIns.state })
       .from(handIns)
       .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
-      .where(eq(exercises.classId, classId)),
+      .where(handedInBy(classId, studentId)),
     house.db
       .select({ allowance: allowances })
       .from(allowances)

@@ -7,8 +7,16 @@ import type { House } from '../house';
 
 export type TriedHere = Tried & { readonly attemptId: string; readonly kind: MeasuredKind; readonly cameAt: Date };
 
-/** Every try of a class that counts, with its standing verdict: one query. */
-export async function triesOfClass(house: House, classId: string): Promise<TriedHere[]> {
+/** Hand-ins of a class, or of one student in it. */
+export const handedInBy = (classId: string, studentId: string | null) =>
+  and(eq(exercises.classId, classId), studentId === null ? undefined : eq(handIns.studentId, studentId));
+
+/** Every try of a class, or of one student in it, that counts, with its standing verdict: one query. */
+export async function triesOfClass(
+  house: House,
+  classId: string,
+  studentId: string | null = null,
+): Promise<TriedHere[]> {
   const rows = await house.db
     .select({
       attemptId: attempts.id,
@@ -25,7 +33,7 @@ export async function triesOfClass(house: House, classId: string): Promise<Tried
     .innerJoin(exercises, eq(handIns.exerciseId, exercises.id))
     .innerJoin(attemptFigures, eq(attemptFigures.attemptId, attempts.id))
     .leftJoin(decisions, and(eq(decisions.attemptId, attempts.id), isNull(decisions.withdrawnAt)))
-    .where(and(eq(exercises.classId, classId), eq(attempts.state, 'measured'), isNotNull(attempts.number)))
+    .where(and(handedInBy(classId, studentId), eq(attempts.state, 'measured'), isNotNull(attempts.number)))
     .orderBy(asc(attempts.seq));
   return rows.map(({ number, ...row }) => ({ ...row, number: number ?? 0 }));
 }

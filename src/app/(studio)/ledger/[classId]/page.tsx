@@ -14,6 +14,7 @@ import { keptInCopies } from '@/studio/forgetting';
 import { Roster } from '@/ui/ledger/Roster';
 import { StudentRow } from '@/ui/ledger/StudentRow';
 import { SharedWith } from '@/ui/staff/SharedWith';
+import { PageHead } from '@/ui/parts/PageHead';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../access';
 import {
@@ -82,31 +83,28 @@ export default async function ClassLedger({ params }: { params: Promise<{ classI
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_22rem]">
       <section className="panel self-start">
-        <div className="mb-3 flex flex-wrap items-center gap-3">
-          <h1 className="text-24 font-semibold">{group.name}</h1>
-          <span className="ml-auto flex flex-wrap gap-2">
-            {sharing.isOwn && (
-              <a href={`/archive/${classId}`} className="calm">
-                Take the class out
-              </a>
-            )}
-            <Link href={`/ledger/${classId}/seen`} className="calm">
-              Who saw what
-            </Link>
-            <Link href={`/ledger/${classId}/post`} className="calm">
-              Post
-            </Link>
-            <Link href={`/ledger/${classId}/grades`} className="calm">
-              Grades
-            </Link>
-            <a href={`/results/${classId}/results`} className="calm">
-              Results as CSV
+        <PageHead title={group.name}>
+          {sharing.isOwn && (
+            <a href={`/archive/${classId}`} className="calm">
+              Take the class out
             </a>
-            <Link href={`/ledger/${classId}/record`} className="calm">
-              The record
-            </Link>
-          </span>
-        </div>
+          )}
+          <Link href={`/ledger/${classId}/seen`} className="calm">
+            Who saw what
+          </Link>
+          <Link href={`/ledger/${classId}/post`} className="calm">
+            Post
+          </Link>
+          <Link href={`/ledger/${classId}/grades`} className="calm">
+            Grades
+          </Link>
+          <a href={`/results/${classId}/results`} className="calm">
+            Results as CSV
+          </a>
+          <Link href={`/ledger/${classId}/record`} className="calm">
+            The record
+          </Link>
+        </PageHead>
         <p className="mb-3">
           Class code <strong>{group.code}</strong>. Students sign in with it and with their own code.
         </p>

@@ -1,6 +1,7 @@
 import { gradeBook } from '@/studio/views/results';
 import { SchemeForm } from '@/ui/grading/SchemeForm';
 import { PlainTable } from '@/ui/ledger/record/PlainTable';
+import { PageHead } from '@/ui/parts/PageHead';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../../access';
 import { keepScheme } from '../../grading-actions';
@@ -14,19 +15,16 @@ export default async function Grades({ params }: { params: Promise<{ classId: st
   return (
     <div className="grid gap-4 p-4">
       <section className="panel">
-        <div className="mb-3 flex flex-wrap items-center gap-3">
-          <h1 className="text-24 font-semibold">{group.name}, grades</h1>
-          <span className="ml-auto flex flex-wrap gap-2">
-            {!isEmpty && (
-              <a className="calm" href={`/results/${classId}/grades`}>
-                All grades as CSV
-              </a>
-            )}
-            <Link href={`/ledger/${classId}`} className="calm">
-              The class
-            </Link>
-          </span>
-        </div>
+        <PageHead title={`${group.name}, grades`}>
+          {!isEmpty && (
+            <a className="calm" href={`/results/${classId}/grades`}>
+              All grades as CSV
+            </a>
+          )}
+          <Link href={`/ledger/${classId}`} className="calm">
+            The class
+          </Link>
+        </PageHead>
         {isEmpty ? (
           <p>No grades are given yet. They are given at the Table, each beside what was measured.</p>
         ) : (

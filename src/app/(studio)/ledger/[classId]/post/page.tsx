@@ -5,6 +5,7 @@ import { announcementsOf, postOf } from '@/studio/post/mailing';
 import { sayDay, sayMoment } from '@/ui/parts/dates';
 import { Announcements } from '@/ui/post/Announcements';
 import { CalendarAddress } from '@/ui/post/CalendarAddress';
+import { PageHead } from '@/ui/parts/PageHead';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../../access';
 import { endCalendar, newCalendar, tellClass, untellClass } from '../../post-actions';
@@ -27,19 +28,16 @@ export default async function Post({ params }: { params: Promise<{ classId: stri
   return (
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_26rem]">
       <section className="panel self-start">
-        <div className="mb-3 flex flex-wrap items-center gap-3">
-          <h1 className="text-24 font-semibold">{group.name}, post</h1>
-          <span className="ml-auto flex flex-wrap gap-2">
-            {waiting > 0 && (
-              <a className="act" href={`/post/${classId}`}>
-                Take {waiting === 1 ? 'the letter' : `all ${waiting} letters`} out
-              </a>
-            )}
-            <Link href={`/ledger/${classId}`} className="calm">
-              The class
-            </Link>
-          </span>
-        </div>
+        <PageHead title={`${group.name}, post`}>
+          {waiting > 0 && (
+            <a className="act" href={`/post/${classId}`}>
+              Take {waiting === 1 ? 'the letter' : `all ${waiting} letters`} out
+            </a>
+          )}
+          <Link href={`/ledger/${classId}`} className="calm">
+            The class
+          </Link>
+        </PageHead>
         <p className="mb-3 max-w-prose">
           Letters that were sent, of students with an address: each comes as a file that your own mail program opens and
           sends. Nothing leaves this studio by itself.

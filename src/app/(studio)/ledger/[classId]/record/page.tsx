@@ -2,6 +2,7 @@ import { COURSE_KEYS, COURSE_WORDS, recordOf } from '@/studio/views/record';
 import { recordWishSchema } from '@/studio/views/record-wish';
 import { ChartWithTable } from '@/ui/ledger/record/ChartWithTable';
 import { RecordTools } from '@/ui/ledger/record/RecordTools';
+import { PageHead } from '@/ui/parts/PageHead';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../../access';
 
@@ -34,13 +35,12 @@ export default async function RecordPage({ params, searchParams }: Props) {
   };
   return (
     <div className="grid gap-4 p-4">
-      <section className="panel grid gap-3">
-        <div className="flex flex-wrap items-center gap-3">
-          <h1 className="text-24 font-semibold">{group.name}, the record</h1>
-          <Link href={`/ledger/${classId}`} className="calm ml-auto">
+      <section className="panel">
+        <PageHead title={`${group.name}, the record`}>
+          <Link href={`/ledger/${classId}`} className="calm">
             The class
           </Link>
-        </div>
+        </PageHead>
         <RecordTools
           address={`/ledger/${classId}/record`}
           figure={key}

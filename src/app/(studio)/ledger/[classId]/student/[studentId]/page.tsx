@@ -6,6 +6,7 @@ import { PlainTable } from '@/ui/ledger/record/PlainTable';
 import { sayDay } from '@/ui/parts/dates';
 import { AddressField } from '@/ui/post/AddressField';
 import { CalendarAddress } from '@/ui/post/CalendarAddress';
+import { PageHead } from '@/ui/parts/PageHead';
 import Link from 'next/link';
 import { orNotFound, teacherOnly } from '../../../../../access';
 import { addNote, rewriteNote } from '../../../grading-actions';
@@ -42,23 +43,20 @@ export default async function StudentPage({ params }: Props) {
     <div className="grid gap-4 p-4 lg:grid-cols-[1fr_24rem]">
       <div className="grid content-start gap-4">
         <section className="panel">
-          <div className="mb-3 flex flex-wrap items-center gap-3">
-            <h1 className="text-24 font-semibold">{student.name}</h1>
-            <span className="ml-auto flex flex-wrap gap-2">
-              <a className="calm" href={`/portfolio/${studentId}?as=pdf`}>
-                Portfolio to print
-              </a>
-              <a className="calm" href={`/portfolio/${studentId}`}>
-                Portfolio with pictures
-              </a>
-              <Link href={`/ledger/${classId}/record?student=${studentId}`} className="calm">
-                In the record
-              </Link>
-              <Link href={`/ledger/${classId}`} className="calm">
-                {group.name}
-              </Link>
-            </span>
-          </div>
+          <PageHead title={student.name}>
+            <a className="calm" href={`/portfolio/${studentId}?as=pdf`}>
+              Portfolio to print
+            </a>
+            <a className="calm" href={`/portfolio/${studentId}`}>
+              Portfolio with pictures
+            </a>
+            <Link href={`/ledger/${classId}/record?student=${studentId}`} className="calm">
+              In the record
+            </Link>
+            <Link href={`/ledger/${classId}`} className="calm">
+              {group.name}
+            </Link>
+          </PageHead>
           {results.length === 0 ? <p>Nothing is set to this class yet.</p> : <PlainTable table={table} />}
         </section>
       </div>
