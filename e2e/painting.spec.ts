@@ -123,15 +123,24 @@ test('keys alone draw an arrow and an outline on the picture, and take one back'
 });
 
 test('keys alone draw a mask, make it darker, and take back, and each is kept', async () => {
-  await page.keyboard.press('l');
   const board = page.getByRole('application', { name: /The correction/ });
-  await board.waitFor();
-  await expect(board).toBeFocused();
-  const round = ['Enter', 'Shift+ArrowLeft', 'Shift+ArrowLeft', 'Enter', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Enter'];
-  for (const key of ['1', ...round, 'f']) await page.keyboard.press(key);
   const slider = page.getByRole('slider', { name: /Lighter or darker/ });
-  await slider.waitFor();
-  await expect(slider).toHaveAttribute('aria-valuetext', /half a step darker/);
+  const draw = async () => {
+    await page.keyboard.press('l');
+    await board.waitFor();
+    await expect(board).toBeFocused();
+    const across = ['Enter', 'Shift+ArrowLeft', 'Shift+ArrowLeft', 'Enter'];
+    for (const key of ['1', ...across, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Enter', 'f'])
+      await page.keyboard.press(key);
+    await slider.waitFor();
+    await expect(slider).toHaveAttribute('aria-valuetext', /half a step darker/);
+  };
+  const leave = async () => {
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Show a correction (1)' }).waitFor();
+    await page.locator('[data-code="corrected_lightness"]').waitFor();
+  };
+  await draw();
   await slider.focus();
   for (let k = 0; k < 9; k++) await page.keyboard.press('ArrowLeft');
   await expect(slider).toHaveAttribute('aria-valuetext', /a whole step darker/);
@@ -143,9 +152,14 @@ test('keys alone draw a mask, make it darker, and take back, and each is kept', 
   const kept = page.getByRole('link', { name: 'one picture' });
   const png = await page.request.get((await kept.getAttribute('href')) ?? '');
   expect((await png.body()).subarray(1, 4).toString()).toBe('PNG');
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Show a correction (1)' }).waitFor();
-  await page.locator('[data-code="corrected_lightness"]').waitFor();
+  await leave();
+  // With all else of the evening it is taken back, every stroke of it at once; then it is drawn anew.
+  await page.getByRole('button', { name: /^Take back the correction/ }).waitFor();
+  await page.keyboard.press('u');
+  await page.getByRole('button', { name: 'Show a correction', exact: true }).waitFor();
+  await draw();
+  await page.getByText('goes with the letter').waitFor();
+  await leave();
 });
 
 test('it stands beside another picture as a whole', async () => {

@@ -81,7 +81,12 @@ test('a second step is asked for once a code of it was typed in, and not before'
   expect(await auth.accounts.signIn(email, PASSWORD, '123456')).toBe('second');
   // A code of an hour ago is none.
   expect(await auth.accounts.signIn(email, PASSWORD, codeOf(begun.uri, Date.now() - 3_600_000))).toBe('second');
-  expect(await isIn(await headersOf(await auth.accounts.signIn(email, PASSWORD, codeOf(begun.uri))))).toBe(true);
+  const shown = codeOf(begun.uri);
+  expect(await isIn(await headersOf(await auth.accounts.signIn(email, PASSWORD, shown)))).toBe(true);
+  // Whoever saw it typed in does not come in by it as well, and leaves no session behind.
+  const before = (await auth.accounts.sessions(still)).length;
+  expect(await auth.accounts.signIn(email, PASSWORD, shown)).toBe('second');
+  expect(await auth.accounts.sessions(still)).toHaveLength(before);
   // With the wrong password no code helps.
   expect(await auth.accounts.signIn(email, 'not the password', codeOf(begun.uri))).toBeNull();
   // What was begun at the door and never ended is forgotten when its time is over.

@@ -4,6 +4,7 @@
  */
 import { hash } from '@node-rs/argon2';
 import { APIError } from 'better-auth';
+import { createHash } from 'node:crypto';
 import { and, desc, eq, gt, lt } from 'drizzle-orm';
 import type { Database } from '../database/engine';
 import * as schema from '../schema/tables';
@@ -53,6 +54,9 @@ async function orNull<T>(asked: Promise<T>): Promise<T | null> {
   }
 }
 
+/** As long as an authenticator's code may be right, and a little more: the half minutes before and after its own. */
+const CODE_LASTS_MS = 120_000;
+
 /** Cookies that were set, as they are sent back. */
 const cookiesOf = (headers: Headers): string =>
   headers
@@ -74,13 +78,28 @@ export function openAccounts(db: Database, auth: Inner): Accounts {
     return sessionBy(decodeURIComponent(value).split('.')[0] ?? '');
   }
 
+  /** Whether nobody came in by this code before: whoever saw it typed in has no use for it. */
+  async function isFirstUse({ token }: SignedIn, code: string): Promise<boolean> {
+    const [own] = await db.select().from(schema.session).where(eq(schema.session.token, token));
+    const id = createHash('sha256').update(`${own?.userId} ${code}`).digest('hex');
+    const expiresAt = new Date(Date.now() + CODE_LASTS_MS);
+    const ofNow = { id, identifier: 'a code that was used', value: '', expiresAt };
+    await db
+      .delete(schema.verification)
+      .where(and(eq(schema.verification.id, id), lt(schema.verification.expiresAt, new Date())));
+    const used = await db.insert(schema.verification).values(ofNow).onConflictDoNothing().returning();
+    if (used.length === 0) await db.delete(schema.session).where(eq(schema.session.token, token));
+    return used.length > 0;
+  }
+
   async function second(headers: Headers, code: string): Promise<SignedIn | null> {
     const asked = { headers: new Headers({ cookie: cookiesOf(headers) }), returnHeaders: true as const };
     const digits = code.replace(/\s/g, '');
     const done = /^\d{6}$/.test(digits)
       ? await orNull(auth.api.verifyTOTP({ ...asked, body: { code: digits } }))
       : await orNull(auth.api.verifyBackupCode({ ...asked, body: { code: code.trim() } }));
-    return done && sessionIn(done.headers);
+    const signedIn = done && (await sessionIn(done.headers));
+    return signedIn && (await isFirstUse(signedIn, digits)) ? signedIn : null;
   }
 
   return {
