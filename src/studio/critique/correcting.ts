@@ -8,7 +8,16 @@ import { isSame } from '../access/meanwhile';
 import type { House } from '../house';
 import type { KeptCorrection } from '../views/corrections';
 import { nameSchema, textSchema } from '../words';
-import { add, drawnOf, enclose, enclosed, type NewCorrection, one, pictureOf, stored } from './correction-rows';
+import {
+  addCorrection,
+  correctionToWrite,
+  drawnOf,
+  enclose,
+  enclosedOf,
+  type NewCorrection,
+  pictureOf,
+  storedLayers,
+} from './correction-rows';
 import { openCritique } from './critiquing';
 import { noteCorrected, noteDeed } from './noting';
 
@@ -32,14 +41,14 @@ export async function keepCorrection(
   const { id, name, layers } = givenSchema.parse(given);
   const pictureHash = pictureOf(own.attempt);
   return house.db.transaction(async (tx) => {
-    const drawn = { name, layers: stored(layers) };
+    const drawn = { name, layers: storedLayers(layers) };
     const begin = async (row: NewCorrection) => {
-      const begun = await add(tx, attemptId, row);
+      const begun = await addCorrection(tx, attemptId, row);
       await noteCorrected(tx, teacher, own, { did: 'corrected', id: begun, before: null, after: drawnOf(row) });
       return begun;
     };
     if (id === null) return { id: await begin({ ...drawn, pictureHash }), written: 0, isApart: false };
-    const standing = await one(tx, attemptId, id);
+    const standing = await correctionToWrite(tx, attemptId, id);
     if (isSame(drawnOf(standing), drawn)) return { id, written: standing.written, isApart: false };
     if (standing.written !== seen) {
       const apart = { name: nameSchema.parse(`${name.slice(0, 60)} (kept beside)`), layers: drawn.layers };
@@ -64,8 +73,8 @@ export async function sendWithLetter(
 ): Promise<void> {
   const own = await openCritique(house, teacher, attemptId);
   await house.db.transaction(async (tx) => {
-    const chosen = id === null ? null : await one(tx, attemptId, id);
-    const before = await enclosed(tx, attemptId);
+    const chosen = id === null ? null : await correctionToWrite(tx, attemptId, id);
+    const before = await enclosedOf(tx, attemptId);
     if (before === id) return;
     await enclose(tx, attemptId, id);
     const aside = chosen?.setAside ?? null;
@@ -84,7 +93,7 @@ export async function setCorrectionAside(
   const own = await openCritique(house, teacher, attemptId);
   const setAside = textSchema.parse(why);
   await house.db.transaction(async (tx) => {
-    const { setAside: before, withLetter } = await one(tx, attemptId, id);
+    const { setAside: before, withLetter } = await correctionToWrite(tx, attemptId, id);
     await tx.update(corrections).set({ setAside, withLetter: false }).where(eq(corrections.id, id));
     await noteDeed(tx, teacher, own, { did: 'set-aside', id, before, after: setAside, withLetter });
   });
@@ -93,7 +102,7 @@ export async function setCorrectionAside(
 export async function removeCorrection(house: House, teacher: Teacher, attemptId: string, id: string): Promise<void> {
   const own = await openCritique(house, teacher, attemptId);
   await house.db.transaction(async (tx) => {
-    const gone = await one(tx, attemptId, id);
+    const gone = await correctionToWrite(tx, attemptId, id);
     await tx.delete(corrections).where(eq(corrections.id, id));
     const { setAside, withLetter } = gone;
     await noteDeed(tx, teacher, own, { did: 'uncorrected', id, was: { ...drawnOf(gone), setAside, withLetter } });

@@ -12,15 +12,18 @@ export type NewCorrection = Pick<CorrectionRow, 'name' | 'layers' | 'pictureHash
 
 /** Ways of one correction; nobody compares more. */
 const MOST = 12;
+
 /** What of a row a teacher can take back. */
 export const drawnOf = ({ name, layers }: DrawnCorrection): DrawnCorrection => ({ name, layers });
 
-export const stored = (layers: readonly Layer[]): CorrectionRow['layers'] => ({
+/** Layers as they stand in the database. */
+export const storedLayers = (layers: readonly Layer[]): CorrectionRow['layers'] => ({
   version: CORRECTION_VERSION,
   layers: [...layers],
 });
 
-export async function add(tx: Transaction, attemptId: string, row: NewCorrection) {
+/** One more way of a correction; returns its id. Throws Refused where there are many already. */
+export async function addCorrection(tx: Transaction, attemptId: string, row: NewCorrection) {
   const others = await tx.select().from(corrections).where(eq(corrections.attemptId, attemptId));
   if (others.length >= MOST)
     throw new Refused(`There are ${MOST} ways of this correction. Remove one before you begin another.`);
@@ -39,7 +42,7 @@ export function pictureOf({ stripHash, previewHash }: typeof attempts.$inferSele
 }
 
 /** A correction of an attempt, held for whoever writes it. Throws NotFound where it is not there. */
-export async function one(tx: Transaction, attemptId: string, id: string): Promise<CorrectionRow> {
+export async function correctionToWrite(tx: Transaction, attemptId: string, id: string): Promise<CorrectionRow> {
   const [row] = await tx
     .select()
     .from(corrections)
@@ -50,7 +53,7 @@ export async function one(tx: Transaction, attemptId: string, id: string): Promi
 }
 
 /** The correction that goes with the letter; null where none does. */
-export async function enclosed(tx: Transaction, attemptId: string): Promise<string | null> {
+export async function enclosedOf(tx: Transaction, attemptId: string): Promise<string | null> {
   const [row] = await tx
     .select({ id: corrections.id })
     .from(corrections)
@@ -58,6 +61,7 @@ export async function enclosed(tx: Transaction, attemptId: string): Promise<stri
   return row?.id ?? null;
 }
 
+/** Lets one go with the letter, and no other; null for none. One that was set aside is taken in for it. */
 export async function enclose(tx: Transaction, attemptId: string, id: string | null): Promise<void> {
   await tx.update(corrections).set({ withLetter: false }).where(eq(corrections.attemptId, attemptId));
   if (id !== null) await tx.update(corrections).set({ withLetter: true, setAside: null }).where(eq(corrections.id, id));

@@ -5,7 +5,7 @@ import { eq } from 'drizzle-orm';
 import { Refused, type Teacher } from '../access/actor';
 import { isSame } from '../access/meanwhile';
 import type { House } from '../house';
-import { drawnOf, enclose, enclosed, one, pictureOf } from './correction-rows';
+import { correctionToWrite, drawnOf, enclose, enclosedOf, pictureOf } from './correction-rows';
 import { openCritique } from './critiquing';
 
 type Done<D extends Deed['did']> = Extract<Deed, { did: D }>;
@@ -21,7 +21,7 @@ export async function undraw(
 ): Promise<void> {
   await openCritique(house, teacher, attemptId);
   await house.db.transaction(async (tx) => {
-    const row = await one(tx, attemptId, id);
+    const row = await correctionToWrite(tx, attemptId, id);
     if (!isSame(drawnOf(row), after)) throw new Refused(CHANGED_SINCE);
     const own = eq(corrections.id, id);
     await (before
@@ -44,7 +44,7 @@ export async function putCorrectionBack(
   const pictureHash = pictureOf(attempt);
   await house.db.transaction(async (tx) => {
     // Another may have been chosen for the letter since.
-    const withLetter = was.withLetter && (await enclosed(tx, attemptId)) === null;
+    const withLetter = was.withLetter && (await enclosedOf(tx, attemptId)) === null;
     await tx
       .insert(corrections)
       .values({ id, attemptId, pictureHash, ...was, withLetter })
@@ -61,8 +61,8 @@ export async function encloseAsBefore(
 ): Promise<void> {
   await openCritique(house, teacher, attemptId);
   await house.db.transaction(async (tx) => {
-    if ((await enclosed(tx, attemptId)) !== after) throw new Refused(CHANGED_SINCE);
-    if (before !== null) await one(tx, attemptId, before);
+    if ((await enclosedOf(tx, attemptId)) !== after) throw new Refused(CHANGED_SINCE);
+    if (before !== null) await correctionToWrite(tx, attemptId, before);
     await enclose(tx, attemptId, before);
     if (after !== null) await tx.update(corrections).set({ setAside: aside }).where(eq(corrections.id, after));
   });
@@ -77,8 +77,8 @@ export async function takeInAgain(
 ): Promise<void> {
   await openCritique(house, teacher, attemptId);
   await house.db.transaction(async (tx) => {
-    if ((await one(tx, attemptId, id)).setAside !== after) throw new Refused(CHANGED_SINCE);
+    if ((await correctionToWrite(tx, attemptId, id)).setAside !== after) throw new Refused(CHANGED_SINCE);
     await tx.update(corrections).set({ setAside: before }).where(eq(corrections.id, id));
-    if (withLetter && (await enclosed(tx, attemptId)) === null) await enclose(tx, attemptId, id);
+    if (withLetter && (await enclosedOf(tx, attemptId)) === null) await enclose(tx, attemptId, id);
   });
 }
