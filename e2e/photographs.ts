@@ -21,7 +21,7 @@ import { dpiFor, jpegOf, paintedSheet, sheetWithDabs } from '../bench/stage';
 
 /** Megapixels of photographs of which it does not matter how large they are, and of those in a pile of many. */
 const SMALLER = 4;
-const OF_MANY = 2;
+const OF_MANY = 3;
 
 /** A plain picture: kinds that are judged by eye take any, others miss their sheet in it. */
 export const greySheet = (background = '#8a8a8a'): Promise<Buffer> =>
