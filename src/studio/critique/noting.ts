@@ -32,17 +32,14 @@ export async function noteDeed(tx: Transaction, teacher: Teacher, done: DoneTo, 
     .values({ id: newId(), teacherId: teacher.userId, handInId: handIn.id, attemptId: attempt?.id ?? null, deed });
 }
 
-/** The last thing that a teacher did in their sitting and has not taken back, whatever it was done to. */
-async function lastOf(tx: Transaction, teacher: Teacher) {
-  const [last] = await tx
-    .select({ id: deeds.id, deed: deeds.deed })
-    .from(deeds)
-    .innerJoin(sittings, eq(sittings.teacherId, deeds.teacherId))
-    .where(and(eq(deeds.teacherId, teacher.userId), isNull(deeds.takenBackAt), gte(deeds.createdAt, sittings.begunAt)))
-    .orderBy(desc(deeds.seq))
-    .limit(1);
-  return last ?? null;
-}
+/** What a teacher did in their sitting and has not taken back: `sittings` stands beside it. */
+export const isStanding = ({ userId }: Teacher) =>
+  and(
+    eq(deeds.teacherId, userId),
+    eq(sittings.teacherId, userId),
+    isNull(deeds.takenBackAt),
+    gte(deeds.createdAt, sittings.begunAt),
+  );
 
 /**
  * Keeps that a correction was drawn or changed. It is written with every stroke: as long as nothing else is done in between, all of
@@ -54,7 +51,12 @@ export async function noteCorrected(
   done: DoneTo,
   deed: Extract<Deed, { did: 'corrected' }>,
 ): Promise<void> {
-  const last = await lastOf(tx, teacher);
+  const [last] = await tx
+    .select({ id: deeds.id, deed: deeds.deed })
+    .from(deeds)
+    .innerJoin(sittings, isStanding(teacher))
+    .orderBy(desc(deeds.seq))
+    .limit(1);
   if (last?.deed.did !== 'corrected' || last.deed.id !== deed.id) return noteDeed(tx, teacher, done, deed);
   await tx
     .update(deeds)

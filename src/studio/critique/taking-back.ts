@@ -1,7 +1,7 @@
 /** Taking back what was done at the Table, the last first, over all hand-ins of a sitting. */
 import { type Deed, deedWords } from '@/core/critique/deed';
 import { deeds, handIns, sittings, students } from '@/data/schema/tables';
-import { and, desc, eq, gte, isNull } from 'drizzle-orm';
+import { and, desc, eq, isNull } from 'drizzle-orm';
 import { NotFound, Refused, type Teacher } from '../access/actor';
 import { isSame } from '../access/meanwhile';
 import { grade } from '../grading/grading';
@@ -13,6 +13,7 @@ import { CHANGED_SINCE, encloseAsBefore, putCorrectionBack, takeInAgain, undraw 
 import { editItem, setWord } from './critiquing';
 import { decide, fetchBack, withdraw } from './deciding';
 import { putMarkBack, takeMarkBack } from './marking';
+import { isStanding } from './noting';
 import { takeQuestionBack } from './opinions';
 import { speakTo } from './register';
 import { unsayOwn } from './remarks';
@@ -24,10 +25,9 @@ export async function lastDeed(house: House, teacher: Teacher) {
   const [last] = await house.db
     .select({ id: deeds.id, deed: deeds.deed, handInId: deeds.handInId, student: students.name })
     .from(deeds)
-    .innerJoin(sittings, eq(sittings.teacherId, deeds.teacherId))
+    .innerJoin(sittings, isStanding(teacher))
     .innerJoin(handIns, eq(deeds.handInId, handIns.id))
     .innerJoin(students, eq(handIns.studentId, students.id))
-    .where(and(eq(deeds.teacherId, teacher.userId), isNull(deeds.takenBackAt), gte(deeds.createdAt, sittings.begunAt)))
     .orderBy(desc(deeds.seq))
     .limit(1);
   return last ? { id: last.id, handInId: last.handInId, say: deedWords(last.deed, last.student) } : null;
