@@ -52,11 +52,15 @@ const ACROSS = 900;
 
 /** L* between places of the picture; places count from their middles. */
 function lightnessAt({ lightness, width, height }: SeenPicture, x: number, y: number): number {
-  const [u, v] = [Math.min(width - 1, Math.max(0, x - 0.5)), Math.min(height - 1, Math.max(0, y - 0.5))];
-  const [c, r] = [Math.min(width - 2, Math.floor(u)), Math.min(height - 2, Math.floor(v))];
+  const u = Math.min(width - 1, Math.max(0, x - 0.5));
+  const v = Math.min(height - 1, Math.max(0, y - 0.5));
+  const c = Math.min(width - 2, Math.floor(u));
+  const r = Math.min(height - 2, Math.floor(v));
   const [a, b] = [u - c, v - r];
-  const at = (dx: number, dy: number) => lightness[(r + dy) * width + c + dx] as number;
-  return (1 - b) * ((1 - a) * at(0, 0) + a * at(1, 0)) + b * ((1 - a) * at(0, 1) + a * at(1, 1));
+  const i = r * width + c;
+  const above = (1 - a) * (lightness[i] as number) + a * (lightness[i + 1] as number);
+  const below = (1 - a) * (lightness[i + width] as number) + a * (lightness[i + width + 1] as number);
+  return (1 - b) * above + b * below;
 }
 
 /** A line over what was painted, as light as the picture has it there. */
@@ -141,14 +145,16 @@ export function paintPicture(
   ];
   for (let py = y0; py < y1; py++)
     for (let px = x0; px < x1; px++) {
-      const [x, y] = [(px + 0.5 - x0) / (x1 - x0), (py + 0.5 - y0) / (y1 - y0)];
+      const x = (px + 0.5 - x0) / (x1 - x0);
+      const y = (py + 0.5 - y0) / (y1 - y0);
       const value = lightnessAt(canvas, x * across, y * down);
       const stroke = smoothNoise((x * frame.widthMm) / 1.3, (y * frame.heightMm) / 14, strokes);
-      const paint = labToLinearRgb([value + (0.4 + plan.streaks) * stroke, ...hueAt(x, y)]);
-      data.set(
-        paint.map((c) => Math.max(DARKEST, c)),
-        (py * width + px) * 3,
-      );
+      const [a, b] = hueAt(x, y);
+      const [red, green, blue] = labToLinearRgb([value + (0.4 + plan.streaks) * stroke, a, b]);
+      const i = (py * width + px) * 3;
+      data[i] = Math.max(DARKEST, red);
+      data[i + 1] = Math.max(DARKEST, green);
+      data[i + 2] = Math.max(DARKEST, blue);
     }
   return {
     surface: { reflectance: raster('linear', width, height, 3, data), dpi: printed.dpi },
