@@ -11,7 +11,7 @@ const trial = (seed: number, faults: readonly FormFault[], asReference = false):
 });
 
 test('rules that were broken are told of their object, and nothing is of a faithful painting', async () => {
-  const asked: readonly FormFault[] = ['separation'];
+  const asked: readonly FormFault[] = ['separation', 'counterchange', 'cast_edge_hard'];
   const outcomes = await form.run([...asked.map((fault, k) => trial(4100 + k, [fault])), trial(4200, [])]);
   expect(outcomes.every((o) => o.accepted)).toBe(true);
   asked.forEach((code, k) => {

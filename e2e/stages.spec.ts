@@ -98,8 +98,7 @@ test('an old painting is handed in as it was and reworked, and seen beside itsel
   await awake(tries);
   await tries.click();
   const ways = page.getByRole('list', { name: 'Ways to mend it' }).getByRole('listitem');
-  // All sets of shapes are tried: the longest computation that there is.
-  await ways.first().getByText('painted over').waitFor({ timeout: 400_000 });
+  await ways.first().getByText('painted over').waitFor();
   expect(await faultsOf(page)).toEqual([]);
   await ways.first().getByRole('button', { name: 'Take this one' }).click();
   await page.locator('[data-code="corrected_lightness"]').first().waitFor();

@@ -1,8 +1,14 @@
 import { brushesFor } from '../exercise/brushes';
 import { defaultScale } from '../exercise/scale';
+import { ALL_KINDS } from './all';
 import { defaultTerms, exerciseTermsSchema, inShort, KIND_IDS, kindById, valuesOf, workLines } from './table';
 
 const labels = Array.from({ length: 15 }, (_, i) => String(i + 1));
+
+test('every kind of the table is offered, once', () => {
+  expect(KIND_IDS).toEqual(ALL_KINDS.map((kind) => kind.id));
+  expect(new Set(KIND_IDS).size).toBe(KIND_IDS.length);
+});
 
 test.each(KIND_IDS)('%s: its usual terms are whole, and survive being stored', (kind) => {
   const terms = defaultTerms(kind);

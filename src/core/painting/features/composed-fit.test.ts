@@ -58,7 +58,7 @@ test('a thing that stands a little elsewhere, wider and slanted, is found so, wh
         }
       },
     ),
-    { numRuns: 8, endOnFailure: true },
+    { numRuns: 16, endOnFailure: true },
   );
 });
 
