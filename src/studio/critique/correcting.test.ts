@@ -150,7 +150,8 @@ test('a correction that somebody drew on since stays as it is', async () => {
   await sitDownAt(house, teacher, (await attemptFor(house, teacher, id)).handIn.id);
   const own = await keepCorrection(house, teacher, id, given(null), 0);
   const { layers } = given(null, -20);
-  await house.db.update(corrections).set({ name: 'Theirs', layers: { version: CORRECTION_VERSION, layers } as never });
+  const theirs = { name: 'Theirs', layers: { version: CORRECTION_VERSION, layers } as never };
+  await house.db.update(corrections).set(theirs).where(eq(corrections.attemptId, id));
   await expect(takenBack(studio)).rejects.toThrow('changed once more');
   expect((await view(id))?.corrections).toMatchObject([{ id: own.id, name: 'Theirs' }]);
 });

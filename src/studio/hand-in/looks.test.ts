@@ -12,13 +12,13 @@ import { NotFound, Refused } from '../access/actor';
 import { deleteStudent } from '../class/deleting';
 import { exportStudent } from '../class/records';
 import { setExercise } from '../plan/exercises';
-import { eachInNewStudio, type TestStudio } from '../test-studio';
+import { eachInOwnHouse, type TestStudio } from '../test-studio';
 import { rackOf } from '../views/rack';
 import { waitingOf } from '../views/today';
 import { lookPicture, markLook, myLook, takeLook } from './looks';
 
 let studio: TestStudio;
-eachInNewStudio((fresh) => {
+eachInOwnHouse((fresh) => {
   studio = fresh;
 });
 

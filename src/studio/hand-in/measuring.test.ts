@@ -1,14 +1,14 @@
 /** What becomes of a measurement when processes end, when several are at work, and when it goes wrong again and again. */
 import { attempts } from '@/data/schema/tables';
 import { eq, sql } from 'drizzle-orm';
-import { eachInNewStudio, resultWith, type TestStudio } from '../test-studio';
+import { eachInOwnHouse, resultWith, type TestStudio } from '../test-studio';
 import { myExercise } from '../views/my-work';
 import { notMeasuredOf } from '../views/today';
 import { giveUpOn, measureAttempt, queueWhatWaits, takeUpAgain } from './measuring';
 import { tryAgain } from './receive';
 
 let studio: TestStudio;
-eachInNewStudio((fresh) => {
+eachInOwnHouse((fresh) => {
   studio = fresh;
 });
 

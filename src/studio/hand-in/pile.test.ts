@@ -10,12 +10,12 @@ import sharp from 'sharp';
 import { NotFound, Refused } from '../access/actor';
 import { bringInCard, cardFile, forgetCard } from '../class/cards';
 import { createClass } from '../class/people';
-import { eachInNewStudio, type TestStudio } from '../test-studio';
+import { eachInOwnHouse, type TestStudio } from '../test-studio';
 import { measureAttempt } from './measuring';
 import { discardFromTray, giveFromTray, sortIntoClass, trayOf, trayPicture } from './pile';
 
 let s: TestStudio;
-eachInNewStudio((studio) => {
+eachInOwnHouse((studio) => {
   s = studio;
 });
 
