@@ -36,11 +36,11 @@ test('those who look on hear what happens in another process, in its order, unti
 test('news that cannot be told stops nobody, and what comes after it is told', async () => {
   const between = wire();
   let broken = true;
+  const lost = new Error('No connection.');
   const quiet = jest.spyOn(log, 'error').mockReturnValue(undefined);
   const live = await openLive({
     ...between,
-    notify: (channel, message) =>
-      broken ? Promise.reject(new Error('No connection.')) : between.notify(channel, message),
+    notify: (channel, message) => (broken ? Promise.reject(lost) : between.notify(channel, message)),
   });
   const heard: string[] = [];
   live.listen('a', (news) => heard.push(news.state));
@@ -50,6 +50,8 @@ test('news that cannot be told stops nobody, and what comes after it is told', a
   live.tell('a', { state: 'measured', stage: null });
   await settled();
   expect(heard).toEqual(['measured']);
-  expect(quiet).toHaveBeenCalledTimes(1);
+  // Others of this process may log meanwhile.
+  const told = quiet.mock.calls.filter(([said]) => (said as { err?: unknown }).err === lost);
+  expect(told).toHaveLength(1);
   quiet.mockRestore();
 });
