@@ -4,13 +4,7 @@ import { useState } from 'react';
 import type { Answer } from '../parts/answer';
 import { Choice } from '../parts/fields';
 import { Trouble, useAsking } from '../parts/use-asking';
-import { type Standing, STANDING_CHOICES, STANDING_WORDS } from './standing-words';
-
-interface Colleague {
-  readonly id: string;
-  readonly name: string;
-  readonly standing: Standing;
-}
+import { type Colleague, type Standing, STANDING_CHOICES, STANDING_WORDS } from './standing-words';
 
 interface Props {
   readonly own: { readonly name: string; readonly standing: Standing };
